@@ -1,0 +1,78 @@
+import { checkDesign } from '../core/design/check-design.ts';
+import { threadFacts } from '../core/design/design-facts.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { toDecimal, toNumber, toText } from '../core/exact/rational.ts';
+import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import { fromMillimetres } from '../core/units/length.ts';
+import { lengthText, ppmText } from '../wording/measures.ts';
+import {
+  directionSentence,
+  offerSentence,
+  paintedSentence,
+  perThreadText,
+  verdictSentence,
+} from '../wording/verdict.ts';
+import { EXIT, readDesignFile } from './run.ts';
+
+/** `vetro check`: the verdict and its reasons, in words or as JSON. */
+export function checkCommand(path: string, options: { json?: boolean; dpi?: string }): number {
+  const design = readDesignFile(path);
+  const report = checkDesign(design, options.dpi);
+  const text = options.json === true ? JSON.stringify(jsonReport(design, report), null, 2) : wordReport(design, report);
+  process.stdout.write(`${text}\n`);
+  return report.verdict === 'Open' ? EXIT.open : EXIT.fine;
+}
+
+/** The report as docs/formats.md describes it. Exact numbers travel as text; ratios are also given as doubles. */
+function jsonReport({ lay }: Design, { verdict, repeat, size, pixels, painted, offers, dpi }: RepeatReport) {
+  const fit = pixels.fits[0];
+  return {
+    verdict,
+    repeat: {
+      ends: repeat && Number(repeat.width.n),
+      picks: repeat && Number(repeat.height.n),
+      width: size && toText(fromMillimetres(size.width, lay.unit)),
+      height: size && toText(fromMillimetres(size.height, lay.unit)),
+      unit: lay.unit,
+    },
+    pixels: {
+      dpi: toText(dpi),
+      width: fit?.width ?? 0,
+      height: fit?.height ?? 0,
+      exactWidth: pixels.exact && toText(pixels.exact.width),
+      exactHeight: pixels.exact && toText(pixels.exact.height),
+      perThread: { x: toText(pixels.perStep.x), y: toText(pixels.perStep.y) },
+      errorPpm: fit === undefined ? null : { x: toNumber(fit.errorX) * 1e6, y: toNumber(fit.errorY) * 1e6 },
+    },
+    painted: painted && {
+      width: painted.width,
+      height: painted.height,
+      comparedBytes: painted.comparedBytes,
+      differingBytes: painted.differingBytes,
+    },
+    offers: offers.map((offer) => ({
+      dpi: toText(offer.dpi),
+      whole: offer.whole,
+      width: offer.width,
+      height: offer.height,
+    })),
+  };
+}
+
+function wordReport(design: Design, report: RepeatReport): string {
+  const facts = threadFacts(design);
+  const { size, pixels } = report;
+  const { unit } = design.lay;
+  const fit = pixels.fits[0];
+  const lines = [
+    `${report.verdict}. ${verdictSentence(report)}`,
+    `Warp: ${directionSentence(facts.warp, 'end')}`,
+    `Weft: ${directionSentence(facts.weft, 'pick')}`,
+    size && `Size: ${lengthText(size.width, unit)} × ${lengthText(size.height, unit)} ${unit}`,
+    fit &&
+      `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)}), ${perThreadText(pixels)}`,
+    paintedSentence(report),
+    ...report.offers.map((offer) => `Offer: ${offerSentence(offer)}`),
+  ];
+  return lines.filter((line) => line !== null && line !== undefined).join('\n');
+}

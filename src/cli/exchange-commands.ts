@@ -1,0 +1,46 @@
+import { designToCsv } from '../core/design/exchange/counts-csv.ts';
+import { designToText, parseDensityPair } from '../core/design/exchange/counts-text.ts';
+import { designFromFile, fileKind } from '../core/design/exchange/read-file.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { compile } from '../core/design/compile-design.ts';
+import { readDesign, writeDesignText } from '../core/design/read-design.ts';
+import { parseTwill } from '../core/thread/weave.ts';
+import { EXIT, readDesignFile, readText, writeText } from './run.ts';
+
+export interface ImportOptions {
+  readonly output?: string;
+  readonly name?: string;
+  readonly weave?: string;
+  readonly density?: string;
+}
+
+/** `vetro import`: a design document from a thread-count text, a CSV table or another design document. */
+export function importCommand(path: string, options: ImportOptions): number {
+  const design = designFromFile(path, readText(path));
+  const { construction, lay } = design;
+  const weave = options.weave === undefined ? construction.weave : { kind: 'twill', ...parseTwill(options.weave) };
+  const density = options.density === undefined ? {} : parseDensityPair(options.density);
+  const changed = readDesign({
+    ...design,
+    name: options.name ?? design.name,
+    construction: { ...construction, weave },
+    lay: { ...lay, ...density },
+  });
+  compile(changed);
+  writeText(options.output, writeDesignText(changed));
+  return EXIT.fine;
+}
+
+/** `vetro export`: a design as thread-count text, CSV table or design document, by the file's ending or `--to`. */
+export function exportCommand(path: string, options: { output?: string; to?: string }): number {
+  const design = readDesignFile(path);
+  const kind = fileKind(options.to === undefined ? (options.output ?? 'counts.txt') : `counts.${options.to}`);
+  writeText(options.output, WRITERS[kind](design));
+  return EXIT.fine;
+}
+
+const WRITERS: Readonly<Record<ReturnType<typeof fileKind>, (design: Design) => string>> = {
+  json: writeDesignText,
+  csv: designToCsv,
+  txt: designToText,
+};

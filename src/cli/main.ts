@@ -1,0 +1,73 @@
+import { Command, CommanderError, Option } from 'commander';
+import { checkCommand } from './check-command.ts';
+import { exportCommand, importCommand } from './exchange-commands.ts';
+import { newPlaidCommand } from './new-command.ts';
+import { renderCommand } from './render-command.ts';
+import { EXIT, run } from './run.ts';
+
+const program = new Command('vetro')
+  .description('Repeats from exact numbers: make, check and render designs.')
+  .exitOverride()
+  .configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'vetro: ').replace(/\n(?=.)/g, ' ')) });
+
+const density = new Option('--density <threads>', 'threads per inch or cm, such as 24/in or 24 x 22/cm');
+
+program
+  .command('new')
+  .description('make a design document')
+  .command('plaid')
+  .description('a warp sequence crossed with a weft sequence')
+  .requiredOption('--warp <counts>', 'thread counts, such as "A/12 B6 C/4"')
+  .option('--weft <counts>', 'thread counts of the weft; left out, it follows the warp')
+  .option('--shades <list>', 'shades, such as "A=#20304a,B=#c8a24a Signal ochre"')
+  .option('--weave <weave>', 'plain, or a twill such as 2/2Z or 3/1S', '2/2Z')
+  .option('--pivots <convention>', 'shared or doubled', 'shared')
+  .addOption(density.default('24/in'))
+  .option('--resolution <dpi>', 'pixels per inch at which it is checked', '300')
+  .option('--name <name>', 'name of the design', 'Untitled')
+  .option('--number <number>', 'number on its ticket')
+  .option('-o, --output <file>', 'design document; left out, it is printed')
+  .action((options) => run(() => newPlaidCommand(options)));
+
+program
+  .command('check')
+  .description('tell whether a design repeats, and why; exit 0 Exact or Fitted, 1 Open')
+  .argument('<design>', 'design document, thread-count text or CSV')
+  .option('--json', 'print the report as JSON')
+  .option('--dpi <dpi>', 'resolution, instead of the design’s own')
+  .action((path, options) => run(() => checkCommand(path, options)));
+
+program
+  .command('render')
+  .description('paint one repeat, or a sheet of repeats')
+  .argument('<design>', 'design document, thread-count text or CSV')
+  .requiredOption('-o, --output <file>', 'picture to write, .png or .svg')
+  .addOption(new Option('--per-thread <pixels>', 'whole pixels a thread').conflicts('dpi'))
+  .option('--dpi <dpi>', 'pixels per inch at true size')
+  .option('--size <size>', 'a sheet of repeats, such as 12inx12in')
+  .action((path, options) => run(() => renderCommand(path, options)));
+
+program
+  .command('import')
+  .description('make a design document from thread counts (.txt, .csv) or bring an older one up to date (.json)')
+  .argument('<file>')
+  .option('--name <name>', 'name of the design')
+  .option('--weave <weave>', 'plain, or a twill such as 2/2Z')
+  .addOption(new Option('--density <threads>', density.description))
+  .option('-o, --output <file>', 'design document; left out, it is printed')
+  .action((path, options) => run(() => importCommand(path, options)));
+
+program
+  .command('export')
+  .description('write a design’s thread counts')
+  .argument('<design>')
+  .addOption(new Option('--to <kind>', 'kind of file, when no output is named').choices(['txt', 'csv', 'json']))
+  .option('-o, --output <file>', 'file to write, .txt, .csv or .json; left out, it is printed')
+  .action((path, options) => run(() => exportCommand(path, options)));
+
+try {
+  await program.parseAsync();
+} catch (error) {
+  if (!(error instanceof CommanderError)) throw error;
+  process.exitCode = error.exitCode === 0 ? EXIT.fine : EXIT.badInput;
+}

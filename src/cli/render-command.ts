@@ -1,0 +1,52 @@
+import { createWriteStream } from 'node:fs';
+import { rm } from 'node:fs/promises';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { compile } from '../core/design/compile-design.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { CoreError } from '../core/error.ts';
+import { orderPicture, parsePerStep, parseSheet, type PictureScale } from '../core/formats/picture-order.ts';
+import { unitToPng } from '../core/formats/unit-png.ts';
+import { unitToSvg } from '../core/formats/unit-svg.ts';
+import { parseResolution } from '../core/units/resolution.ts';
+import { nodeCompressor } from '../server/sending/node-compressor.ts';
+import { EXIT, readDesignFile, writeText } from './run.ts';
+
+export interface RenderOptions {
+  readonly output: string;
+  readonly perThread?: string;
+  readonly dpi?: string;
+  readonly size?: string;
+}
+
+/** `vetro render`: a tile, or a sheet of repeats, as PNG or SVG by the file's ending. */
+export async function renderCommand(path: string, options: RenderOptions): Promise<number> {
+  const design = readDesignFile(path);
+  const unit = compile(design);
+  const sheet = options.size === undefined ? undefined : parseSheet(options.size, design.lay.unit);
+  if (/\.svg$/i.test(options.output)) {
+    writeText(options.output, unitToSvg(unit, design.name, sheet));
+  } else if (/\.png$/i.test(options.output)) {
+    const order = orderPicture(unit, scaleOf(design, options), sheet);
+    await writeStream(options.output, unitToPng(unit, order, nodeCompressor));
+  } else {
+    throw new CoreError('file/kind', { name: options.output, kinds: ['png', 'svg'] });
+  }
+  return EXIT.fine;
+}
+
+function scaleOf(design: Design, { perThread, dpi }: RenderOptions): PictureScale {
+  return perThread === undefined
+    ? { dpi: parseResolution(dpi ?? design.resolution) }
+    : { perStep: parsePerStep(perThread) };
+}
+
+async function writeStream(path: string, bytes: AsyncIterable<Uint8Array>): Promise<void> {
+  try {
+    await pipeline(Readable.from(bytes), createWriteStream(path));
+  } catch (error) {
+    if (error instanceof CoreError) throw error;
+    await rm(path, { force: true }).catch(() => {});
+    throw new CoreError('file/unwritable', { name: path });
+  }
+}

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+
+/** What the shelf knows of a design without opening it. */
+export const summarySchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  number: z.string(),
+  kind: z.enum(['stripe', 'plaid']),
+  version: z.int(),
+  verdict: z.enum(['Exact', 'Fitted', 'Open']),
+  ends: z.int(),
+  picks: z.int(),
+  search: z.string(),
+  updatedAt: z.string(),
+});
+export type Summary = z.infer<typeof summarySchema>;
+
+/** A named group of designs; the one without a name holds those in no range. */
+export const rangeSchema = z.object({ id: z.string(), name: z.string(), designs: z.array(summarySchema) });
+export type Range = z.infer<typeof rangeSchema>;
+
+export const shelfSchema = z.object({ title: z.string(), ranges: z.array(rangeSchema) });
+export type Shelf = z.infer<typeof shelfSchema>;

@@ -1,0 +1,84 @@
+import { z } from 'zod';
+import { HEX } from '../colour/hex.ts';
+import { MAX_SHADES, SHADE_KEY } from '../colour/shade.ts';
+import { MAX_NUMBER_TEXT } from '../exact/parse-exact.ts';
+import { DENSITY_BASES, parseDensity } from '../units/density.ts';
+import { LENGTH_UNITS } from '../units/length.ts';
+import { parseResolution } from '../units/resolution.ts';
+import { plaidSchema } from './plaid/plaid-schema.ts';
+
+/** What every design document says of itself. */
+export const DESIGN_FORMAT = 'vetro-design';
+export const DESIGN_VERSION = 2;
+
+/** Longest name and number. */
+export const MAX_NAME = 120;
+
+/** Text that resolves to an exact number by the given reader; stored as it was typed. */
+function exactText(read: (text: string) => unknown) {
+  return z
+    .string()
+    .max(MAX_NUMBER_TEXT)
+    .refine((text) => {
+      try {
+        read(text);
+        return true;
+      } catch {
+        return false;
+      }
+    });
+}
+
+const shadeSchema = z.strictObject({
+  key: z.string().regex(SHADE_KEY),
+  name: z.string().min(1).max(MAX_NAME),
+  hex: z.string().regex(HEX),
+});
+
+const laySchema = z.strictObject({
+  kind: z.literal('straight'),
+  ends: exactText(parseDensity),
+  picks: exactText(parseDensity),
+  per: z.enum(DENSITY_BASES),
+  unit: z.enum(LENGTH_UNITS),
+});
+
+/** The stored document of one design: its numbers, never its pixels. docs/formats.md explains each field. */
+export const designSchema = z
+  .strictObject({
+    format: z.literal(DESIGN_FORMAT),
+    version: z.literal(DESIGN_VERSION),
+    name: z.string().trim().min(1).max(MAX_NAME),
+    number: z.string().max(MAX_NAME),
+    shades: z.array(shadeSchema).min(1).max(MAX_SHADES),
+    construction: z.discriminatedUnion('kind', [plaidSchema]),
+    lay: laySchema,
+    resolution: exactText(parseResolution),
+  })
+  .superRefine((design, context) => {
+    const keys = new Set<string>();
+    design.shades.forEach(({ key }, index) => {
+      if (keys.has(key)) {
+        context.addIssue({ code: 'custom', path: ['shades', index, 'key'], message: 'shade/twice' });
+      }
+      keys.add(key);
+    });
+    const { warp, weft } = design.construction;
+    for (const [path, own] of [
+      [['construction', 'warp'], warp],
+      [['construction', 'weft', 'own'], weft.own],
+    ] as const) {
+      (own?.bands ?? []).forEach(({ shade }, index) => {
+        if (!keys.has(shade)) {
+          context.addIssue({
+            code: 'custom',
+            path: [...path, 'bands', index, 'shade'],
+            message: 'band/shade',
+          });
+        }
+      });
+    }
+  });
+
+export type Design = z.infer<typeof designSchema>;
+export type Lay = Design['lay'];

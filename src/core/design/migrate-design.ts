@@ -1,0 +1,43 @@
+import { CoreError } from '../error.ts';
+import { DESIGN_FORMAT, DESIGN_VERSION } from './design-schema.ts';
+
+/** One step up: takes a document of version n, gives one of version n + 1. Fields are checked afterwards. */
+type Migration = (document: Readonly<Record<string, unknown>>) => Record<string, unknown>;
+
+const MIGRATIONS: Readonly<Record<number, Migration>> = {
+  1: splitDensity,
+};
+
+/** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
+function splitDensity(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const { density, ...lay } = document['lay'] as { density?: unknown };
+  const match = /^(.+)\/(in|cm)$/.exec(String(density));
+  const threads = match?.[1] ?? '';
+  return { ...document, version: 2, lay: { ...lay, ends: threads, picks: threads, per: match?.[2] } };
+}
+
+/**
+ * Brings a stored document to the newest version; one that is new already is returned as it is.
+ * @throws CoreError "design/format" | "design/newer" {version, known} | "design/version" {version}
+ */
+export function migrateDesign(document: unknown): unknown {
+  if (typeof document !== 'object' || document === null || !('format' in document)) {
+    throw new CoreError('design/format', { format: 'none' });
+  }
+  if (document.format !== DESIGN_FORMAT) {
+    throw new CoreError('design/format', { format: String(document.format).slice(0, 80) });
+  }
+  let current = document as Record<string, unknown>;
+  while (current['version'] !== DESIGN_VERSION) {
+    const version = current['version'];
+    if (typeof version === 'number' && version > DESIGN_VERSION) {
+      throw new CoreError('design/newer', { version, known: DESIGN_VERSION });
+    }
+    const step = typeof version === 'number' ? MIGRATIONS[version] : undefined;
+    if (step === undefined || typeof current['lay'] !== 'object' || current['lay'] === null) {
+      throw new CoreError('design/version', { version: String(version).slice(0, 40) });
+    }
+    current = step(current);
+  }
+  return current;
+}

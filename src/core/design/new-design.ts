@@ -1,0 +1,38 @@
+import type { Shade } from '../colour/shade.ts';
+import type { Sequence } from '../thread/sequence.ts';
+import type { Twill } from '../thread/weave.ts';
+import { DESIGN_FORMAT, DESIGN_VERSION, type Design, type Lay } from './design-schema.ts';
+
+/** What a new plaid is made of; what is left out takes the usual value. */
+export interface PlaidOrder {
+  readonly name: string;
+  readonly number?: string;
+  readonly shades: readonly Shade[];
+  readonly warp: Sequence;
+  /** Undefined: follows the warp. */
+  readonly weft?: Sequence | undefined;
+  readonly weave?: Twill | undefined;
+  readonly lay?: Partial<Lay> | undefined;
+  readonly resolution?: string | undefined;
+}
+
+/** A plaid's design document, checked later where it is read. */
+export function newPlaid(order: PlaidOrder): Design {
+  const weave = order.weave ?? { over: 2, under: 2, hand: 'Z' };
+  const copy = ({ bands, mirror }: Sequence) => ({ bands: bands.map((band) => ({ ...band })), mirror });
+  return {
+    format: DESIGN_FORMAT,
+    version: DESIGN_VERSION,
+    name: order.name,
+    number: order.number ?? '',
+    shades: order.shades.map((shade) => ({ ...shade })),
+    construction: {
+      kind: 'plaid',
+      warp: copy(order.warp),
+      weft: { follows: order.weft === undefined, own: order.weft === undefined ? null : copy(order.weft) },
+      weave: { kind: 'twill', ...weave },
+    },
+    lay: { kind: 'straight', ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
+    resolution: order.resolution ?? '300',
+  };
+}

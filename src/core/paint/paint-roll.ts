@@ -1,0 +1,58 @@
+import { modulo } from '../exact/modulo.ts';
+import type { PaintedProof, PaintRoll } from '../repeat/check-repeat.ts';
+import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import { paintRows, preparePainting } from './painting.ts';
+
+/** Most pixels that are painted for the proof; a larger tile is proven at a smaller size, and the report says so. */
+export const MAX_PROOF_PIXELS = 1 << 24;
+
+/** Rows painted at a time. */
+const BAND = 64;
+
+/**
+ * Paints one repeat at offset (0, 0) and again half a tile away each way, rolls the second back and compares
+ * byte for byte.
+ */
+export const paintRoll: PaintRoll = (unit, tile) => {
+  const { width, height } = proofSize(tile);
+  const half = { x: Math.floor(width / 2), y: Math.floor(height / 2) };
+  const straight = painter(unit, { width, height }, { x: 0, y: 0 });
+  const shifted = painter(unit, { width, height }, half);
+  const rows = Math.min(BAND, height);
+  const first = new Uint32Array(width * rows);
+  const second = new Uint32Array(width);
+  let differingBytes = 0;
+  for (let from = 0; from < height; from += rows) {
+    const count = Math.min(rows, height - from);
+    paintRows(straight, from, count, first);
+    for (let row = 0; row < count; row += 1) {
+      paintRows(shifted, modulo(from + row - half.y, height), 1, second);
+      differingBytes += differences(first.subarray(row * width, (row + 1) * width), second, half.x);
+    }
+  }
+  return { width, height, comparedBytes: width * height * 4, differingBytes } satisfies PaintedProof;
+};
+
+function painter(
+  unit: RepeatUnit,
+  tile: { width: number; height: number },
+  offset: { x: number; y: number },
+) {
+  return preparePainting(unit, { tile, width: tile.width, offset, look: 'flat' });
+}
+
+function proofSize({ width, height }: { width: number; height: number }): { width: number; height: number } {
+  const shrink = Math.sqrt(MAX_PROOF_PIXELS / (width * height));
+  if (shrink >= 1) return { width, height };
+  return { width: Math.max(1, Math.floor(width * shrink)), height: Math.max(1, Math.floor(height * shrink)) };
+}
+
+/** Bytes in which a row differs from one painted `shift` pixels further on, rolled back. */
+function differences(row: Uint32Array, shifted: Uint32Array, shift: number): number {
+  let count = 0;
+  for (let x = 0; x < row.length; x += 1) {
+    const gap = row[x]! ^ shifted[(x + row.length - shift) % row.length]!;
+    for (let bits = gap; bits !== 0; bits >>>= 8) if ((bits & 255) !== 0) count += 1;
+  }
+  return count;
+}

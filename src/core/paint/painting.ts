@@ -1,0 +1,70 @@
+import { CoreError } from '../error.ts';
+import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import { paintAveragedCells } from './averaged-cells.ts';
+import { paintSharpCells } from './sharp-cells.ts';
+import { paintThreads } from './threads.ts';
+
+/** What part of the endless pattern is painted, and at what size. All in whole pixels. */
+export interface PaintWindow {
+  /** One repeat. */
+  readonly tile: { readonly width: number; readonly height: number };
+  /** Width of what is painted; rows are asked for one by one. */
+  readonly width: number;
+  /** Place of the window's upper left corner in the pattern; any whole numbers. */
+  readonly offset: { readonly x: number; readonly y: number };
+  /** Flat shades, or threads drawn over and under (cloth only). */
+  readonly look: Look;
+}
+
+export const LOOKS = ['flat', 'threads'] as const;
+export type Look = (typeof LOOKS)[number];
+
+/** Paints one row of the window, counted from its top, into `width` packed RGBA pixels at `at`. */
+export type RowPainter = (row: number, out: Uint32Array, at: number) => void;
+
+/** A unit made ready for painting in one window. What was computed for one row serves every row like it. */
+export interface Painting {
+  readonly width: number;
+  readonly paintRow: RowPainter;
+}
+
+/** @throws CoreError "paint/size" */
+export function preparePainting(unit: RepeatUnit, window: PaintWindow): Painting {
+  const { tile, width } = window;
+  if (![tile.width, tile.height, width].every((size) => Number.isSafeInteger(size) && size >= 1)) {
+    throw new CoreError('paint/size', { width: tile.width, height: tile.height });
+  }
+  return { width, paintRow: painterFor(unit, window) };
+}
+
+function painterFor({ content }: RepeatUnit, window: PaintWindow): RowPainter {
+  switch (content.kind) {
+    case 'cells': {
+      const whole = window.tile.width % content.width === 0 && window.tile.height % content.height === 0;
+      if (window.look === 'threads' && content.over !== undefined) return paintThreads(content, window);
+      return whole ? paintSharpCells(content, window) : paintAveragedCells(content, window);
+    }
+    default:
+      return content.kind satisfies never;
+  }
+}
+
+/**
+ * Paints rows of a window, top row first, four bytes a pixel (red, green, blue, alpha), no gaps between rows.
+ *
+ * @param fromRow   first row, counted from the window's top; any whole number
+ * @param out       at least width × rowCount pixels; views of it share its memory
+ */
+export function paintRows(painting: Painting, fromRow: number, rowCount: number, out: Uint32Array): void {
+  for (let row = 0; row < rowCount; row += 1) {
+    painting.paintRow(fromRow + row, out, row * painting.width);
+  }
+}
+
+/** One whole repeat, flat, as bytes; for tiles that fit in memory. */
+export function paintTile(unit: RepeatUnit, tile: PaintWindow['tile']): Uint8Array {
+  const window: PaintWindow = { tile, width: tile.width, offset: { x: 0, y: 0 }, look: 'flat' };
+  const out = new Uint32Array(tile.width * tile.height);
+  paintRows(preparePainting(unit, window), 0, tile.height, out);
+  return new Uint8Array(out.buffer);
+}

@@ -1,0 +1,97 @@
+import type { Rational } from '../exact/rational.ts';
+import { isWhole } from '../exact/rational.ts';
+import type { Rectangle } from '../exact/vector.ts';
+import { pixelsIn } from '../units/resolution.ts';
+import { closeNumbers, type NumberProof } from './close-numbers.ts';
+import { type FittingResolution, fittingResolutions } from './fitting-resolutions.ts';
+import { isWholePixels, MAX_PIXELS, type PixelFit, pixelFits } from './pixel-fit.ts';
+import { type RepeatUnit, repeatSize } from './repeat-unit.ts';
+
+/**
+ * Exact: closes in numbers and in whole pixels. Fitted: closes in numbers, rounded to whole pixels by a stated
+ * amount. Open: does not repeat.
+ */
+export type Verdict = 'Exact' | 'Fitted' | 'Open';
+
+/** What painting twice showed. */
+export interface PaintedProof {
+  /** Size of the tile that was painted, in pixels. */
+  readonly width: number;
+  readonly height: number;
+  readonly comparedBytes: number;
+  /** Bytes that differ after the second painting is rolled back by half a tile each way. */
+  readonly differingBytes: number;
+}
+
+/** Paints one repeat at the given pixels twice, half a tile apart, and compares. */
+export type PaintRoll = (unit: RepeatUnit, tile: { width: number; height: number }) => PaintedProof;
+
+export type OpenReason = 'no-repeat' | 'numbers' | 'pixels-vanish' | 'pixels-too-many' | 'painted';
+
+export interface RepeatReport {
+  readonly verdict: Verdict;
+  /** The first thing that keeps the design open; undefined when nothing does. */
+  readonly open: OpenReason | undefined;
+  readonly dpi: Rational;
+  /** In steps of the grid: threads. */
+  readonly repeat: Rectangle | null;
+  /** In millimetres. */
+  readonly size: Rectangle | null;
+  readonly numbers: NumberProof;
+  readonly pixels: {
+    /** True size of the repeat at this resolution. */
+    readonly exact: Rectangle | null;
+    /** Pixels of one thread, across and up. */
+    readonly perStep: { readonly x: Rational; readonly y: Rational };
+    /** Whether every thread has whole pixels, so that no pixel mixes two. */
+    readonly crisp: boolean;
+    /** The nearest whole-pixel size first. */
+    readonly fits: readonly PixelFit[];
+  };
+  readonly painted: PaintedProof | null;
+  /** Resolutions at which threads or repeat come out whole; empty when they do already. */
+  readonly offers: readonly FittingResolution[];
+}
+
+/** How many whole-pixel sizes a report lists. */
+const FITS = 4;
+
+/** The repeat check: what a unit's repeat is, why it closes, and what rounding to pixels costs. */
+export function checkRepeat(unit: RepeatUnit, dpi: Rational, roll: PaintRoll): RepeatReport {
+  const size = repeatSize(unit);
+  const numbers = closeNumbers(unit);
+  const perStep = { x: pixelsIn(unit.pitch.x, dpi), y: pixelsIn(unit.pitch.y, dpi) };
+  const crisp = isWhole(perStep.x) && isWhole(perStep.y);
+  const exact = size && { width: pixelsIn(size.width, dpi), height: pixelsIn(size.height, dpi) };
+  const fits = exact === null ? [] : pixelFits(exact, FITS);
+  const tile = fits[0];
+  const paintable = tile !== undefined && tile.width <= MAX_PIXELS && tile.height <= MAX_PIXELS;
+  const painted = paintable ? roll(unit, tile) : null;
+  const open = openReason({ numbers, exact, tile, painted });
+  return {
+    verdict: open !== undefined ? 'Open' : exact !== null && isWholePixels(exact) ? 'Exact' : 'Fitted',
+    open,
+    dpi,
+    repeat: unit.repeat,
+    size,
+    numbers,
+    pixels: { exact, perStep, crisp, fits },
+    painted,
+    offers: crisp ? [] : fittingResolutions(unit, dpi),
+  };
+}
+
+interface Findings {
+  readonly numbers: NumberProof;
+  readonly exact: Rectangle | null;
+  readonly tile: PixelFit | undefined;
+  readonly painted: PaintedProof | null;
+}
+
+function openReason({ numbers, exact, tile, painted }: Findings): OpenReason | undefined {
+  if (!numbers.closed) return 'numbers';
+  if (exact === null) return 'no-repeat';
+  if (tile === undefined) return 'pixels-vanish';
+  if (painted === null) return 'pixels-too-many';
+  return painted.differingBytes === 0 ? undefined : 'painted';
+}

@@ -1,0 +1,55 @@
+import { add, compare, divide, floor, gcd, multiply, type Rational, rational } from '../exact/rational.ts';
+import { MAX_RESOLUTION, pixelsIn, resolutionFor } from '../units/resolution.ts';
+import { type RepeatUnit, repeatSize } from './repeat-unit.ts';
+
+/** A resolution at which every thread, or at least the whole repeat, is whole pixels. */
+export interface FittingResolution {
+  readonly dpi: Rational;
+  /** What is whole there. */
+  readonly whole: 'threads' | 'repeat';
+  readonly width: number;
+  readonly height: number;
+  /** Pixels of one step of the grid, across and up. */
+  readonly perStep: { readonly x: Rational; readonly y: Rational };
+}
+
+/** The resolutions nearest below and above `dpi` that give whole pixels a thread, and a repeat. */
+export function fittingResolutions(unit: RepeatUnit, dpi: Rational): readonly FittingResolution[] {
+  const size = repeatSize(unit);
+  if (size === null) return [];
+  const resolutionAt = (at: Rational, whole: FittingResolution['whole']): FittingResolution => ({
+    dpi: at,
+    whole,
+    width: Number(pixelsIn(size.width, at).n),
+    height: Number(pixelsIn(size.height, at).n),
+    perStep: { x: pixelsIn(unit.pitch.x, at), y: pixelsIn(unit.pitch.y, at) },
+  });
+  const threads = around(stepFor(unit.pitch.x, unit.pitch.y), dpi).map((at) => resolutionAt(at, 'threads'));
+  const repeats = around(stepFor(size.width, size.height), dpi)
+    .map((at) => resolutionAt(at, 'repeat'))
+    .filter((each) => !threads.some((known) => compare(known.dpi, each.dpi) === 0));
+  return [...threads, ...repeats];
+}
+
+/** The coarsest resolution at which both lengths are whole pixels; all others are its multiples. */
+function stepFor(width: Rational, height: Rational): Rational {
+  return commonMultiple(resolutionFor(rational(1), width), resolutionFor(rational(1), height));
+}
+
+/** Least common multiple of two positive rationals in lowest terms: lcm of the tops over gcd of the bottoms. */
+function commonMultiple(a: Rational, b: Rational): Rational {
+  return rational((a.n * b.n) / gcd(a.n, b.n), gcd(a.d, b.d));
+}
+
+function around(step: Rational, dpi: Rational): readonly Rational[] {
+  const below = rational(floor(divide(dpi, step)));
+  return [below, add(below, rational(1))]
+    .map((times) => multiply(times, step))
+    .filter((at) => at.n > 0n && compare(at, rational(MAX_RESOLUTION)) <= 0 && compare(at, dpi) !== 0)
+    .sort((a, b) => compare(distance(a, dpi), distance(b, dpi)));
+}
+
+function distance(a: Rational, b: Rational): Rational {
+  const gap = add(a, multiply(rational(-1), b));
+  return gap.n < 0n ? multiply(rational(-1), gap) : gap;
+}

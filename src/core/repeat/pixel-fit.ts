@@ -1,0 +1,82 @@
+import { convergents } from '../exact/continued-fraction.ts';
+import {
+  add,
+  compare,
+  divide,
+  equals,
+  isWhole,
+  multiply,
+  ONE,
+  type Rational,
+  rational,
+  round,
+  subtract,
+} from '../exact/rational.ts';
+import type { Rectangle } from '../exact/vector.ts';
+
+/** A whole-pixel size for a repeat, with what it costs. */
+export interface PixelFit {
+  readonly width: number;
+  readonly height: number;
+  /** Relative error of each side against its true size: painted / true − 1. */
+  readonly errorX: Rational;
+  readonly errorY: Rational;
+  /** Relative error of height : width. 0 when the ratio is kept. */
+  readonly errorRatio: Rational;
+}
+
+/** Most pixels along a side of a tile. */
+export const MAX_PIXELS = 1_000_000;
+
+/** The nearest whole-pixel size; a side that would vanish is undefined. */
+export function nearestFit(exact: Rectangle): PixelFit | undefined {
+  return fitOf(Number(round(exact.width)), Number(round(exact.height)), exact);
+}
+
+/**
+ * Whole-pixel sizes near `exact` that keep its ratio best, nearest first: for each convergent of the ratio's
+ * continued fraction, the multiple of it that lies nearest. The plain nearest size leads.
+ */
+export function pixelFits(exact: Rectangle, most: number): readonly PixelFit[] {
+  const found: PixelFit[] = [];
+  const offer = (fit: PixelFit | undefined) => {
+    const known = found.some((each) => each.width === fit?.width && each.height === fit.height);
+    if (fit !== undefined && !known) found.push(fit);
+  };
+  offer(nearestFit(exact));
+  for (const ratio of convergents(divide(exact.height, exact.width))) {
+    if (ratio.n <= 0n || compare(rational(ratio.d), exact.width) > 0) continue;
+    const times = round(divide(exact.width, rational(ratio.d)));
+    const width = Number(times * ratio.d);
+    const height = Number(times * ratio.n);
+    if (width <= MAX_PIXELS && height <= MAX_PIXELS) offer(fitOf(width, height, exact));
+  }
+  const [nearest, ...others] = found;
+  if (nearest === undefined) return [];
+  others.sort((a, b) => compare(strain(a), strain(b)));
+  return [nearest, ...others].slice(0, most);
+}
+
+/** Whether a size is whole pixels already. */
+export function isWholePixels({ width, height }: Rectangle): boolean {
+  return isWhole(width) && isWhole(height) && width.n > 0n && height.n > 0n;
+}
+
+function fitOf(width: number, height: number, exact: Rectangle): PixelFit | undefined {
+  if (width < 1 || height < 1) return undefined;
+  const x = divide(rational(width), exact.width);
+  const y = divide(rational(height), exact.height);
+  return {
+    width,
+    height,
+    errorX: subtract(x, ONE),
+    errorY: subtract(y, ONE),
+    errorRatio: equals(x, y) ? rational(0) : subtract(divide(y, x), ONE),
+  };
+}
+
+/** How far a size lies from the true one, both ways squared. */
+function strain({ errorX, errorY }: PixelFit): Rational {
+  const sum = [errorX, errorY].map((error) => multiply(error, error));
+  return add(sum[0]!, sum[1]!);
+}

@@ -1,0 +1,22 @@
+import { CoreError } from '../error.ts';
+
+/** One run of threads of one shade. */
+export interface Band {
+  /** Key of a shade of the design. */
+  readonly shade: string;
+  /** Threads, whole, 1 … MAX_COUNT. */
+  readonly count: number;
+}
+
+/** Most threads of one band, and of one sequence laid out. */
+export const MAX_COUNT = 100_000;
+
+/** Most bands of one typed sequence. */
+export const MAX_BANDS = 2_000;
+
+/** @throws CoreError "band/count" {shade, count, most} */
+export function checkBand(band: Band): void {
+  if (!Number.isSafeInteger(band.count) || band.count < 1 || band.count > MAX_COUNT) {
+    throw new CoreError('band/count', { shade: band.shade, count: band.count, most: MAX_COUNT });
+  }
+}

@@ -1,0 +1,37 @@
+import { CoreError } from '../error.ts';
+import { parseExact } from '../exact/parse-exact.ts';
+import { divide, multiply, type Rational, rational } from '../exact/rational.ts';
+
+/** Units of length that designs are measured in. */
+export const LENGTH_UNITS = ['mm', 'cm', 'in'] as const;
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
+
+/** Millimetres in one unit; 1 in = 25.4 mm exactly (international yard and pound agreement, 1959). */
+const MILLIMETRES: Readonly<Record<LengthUnit, Rational>> = {
+  mm: rational(1),
+  cm: rational(10),
+  in: rational(254, 10),
+};
+
+/** Exact length in `unit` of a length in millimetres. */
+export function fromMillimetres(millimetres: Rational, unit: LengthUnit): Rational {
+  return divide(millimetres, MILLIMETRES[unit]);
+}
+
+/** Exact length in millimetres of `value` in `unit`. */
+export function toMillimetres(value: Rational, unit: LengthUnit): Rational {
+  return multiply(value, MILLIMETRES[unit]);
+}
+
+/**
+ * Reads "12in", "0.35 cm", `3/4"`; a bare number is in `unit`.
+ * @returns millimetres
+ * @throws CoreError as `parseExact`, or "length/not-positive"
+ */
+export function parseLength(text: string, unit: LengthUnit): Rational {
+  const match = /^(.*?)\s*(mm|cm|in|inch|inches|")?$/i.exec(text.trim())!;
+  const given = (match[2] ?? unit).toLowerCase();
+  const value = toMillimetres(parseExact(match[1]!), given === 'mm' || given === 'cm' ? given : 'in');
+  if (value.n <= 0n) throw new CoreError('length/not-positive', { text });
+  return value;
+}

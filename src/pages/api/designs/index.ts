@@ -1,0 +1,11 @@
+import { createRequest } from '../../../contracts/design.ts';
+import { readDesign } from '../../../core/design/read-design.ts';
+import { endpoint, otherMethods } from '../../../server/endpoint.ts';
+import { addDesign } from '../../../server/shelf.ts';
+
+export const POST = endpoint({
+  body: createRequest,
+  run: ({ db, body, now }) =>
+    addDesign(db, { design: readDesign(body.document), rangeId: body.rangeId, now }),
+});
+export const ALL = otherMethods;

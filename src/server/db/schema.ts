@@ -1,0 +1,47 @@
+import type { Generated } from 'kysely';
+
+/** Times are ISO 8601 in UTC. JSON columns are text and are parsed with their schema on the way out. */
+export interface Database {
+  design: DesignTable;
+  range: RangeTable;
+  range_design: RangeDesignTable;
+  setting: SettingTable;
+}
+
+export interface DesignTable {
+  id: string;
+  name: string;
+  number: string;
+  kind: string;
+  /** The design document as JSON. */
+  document: string;
+  /** Goes up by one with every write. */
+  version: Generated<number>;
+  /** Found at the last write, so that the shelf need not compile every design. */
+  verdict: string;
+  ends: number;
+  picks: number;
+  /** Small letters: everything the shelf's search looks at. */
+  search: string;
+  created_at: string;
+  updated_at: string;
+  /** Set while it lies in the bin. */
+  deleted_at: string | null;
+}
+
+export interface RangeTable {
+  id: string;
+  name: string;
+  position: number;
+}
+
+export interface RangeDesignTable {
+  range_id: string;
+  design_id: string;
+  position: number;
+}
+
+export interface SettingTable {
+  key: string;
+  value: string;
+}

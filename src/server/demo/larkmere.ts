@@ -1,0 +1,173 @@
+/** The Larkmere Light Railway's cloth: an invented line's carriages, stations, uniform and tea room. */
+
+/** The line's shades: letter, name, colour. */
+export const LINE_SHADES = {
+  G: ['Boiler green', '#24402f'],
+  R: ['Brake red', '#8c2f25'],
+  Y: ['Signal ochre', '#c79a3b'],
+  C: ['Ticket cream', '#efe6cf'],
+  B: ['Slate water', '#2e4c63'],
+  S: ['Ballast', '#7f96a3'],
+  K: ['Lamp black', '#262b2d'],
+  W: ['Steam white', '#fbf8f0'],
+  P: ['Copper pipe', '#b86f52'],
+  H: ['Heather bank', '#6d4f63'],
+  M: ['Mossy sleeper', '#5f6b43'],
+  L: ['Lake mist', '#b4c5c6'],
+} as const satisfies Record<string, readonly [name: string, hex: string]>;
+
+export interface DemoDesign {
+  readonly number: string;
+  readonly name: string;
+  readonly range: string;
+  /** Thread counts; slashes mark pivots that are shared unless `pivots` says otherwise. */
+  readonly warp: string;
+  readonly weft?: string;
+  readonly weave: string;
+  readonly pivots?: 'doubled';
+  readonly density: string;
+}
+
+export const LARKMERE: readonly DemoDesign[] = [
+  {
+    number: 'LLR 014',
+    name: 'Third-class moquette',
+    range: 'Carriages',
+    warp: 'G/8 R6 Y2 G4 C/4',
+    weave: '2/2Z',
+    density: '24/in',
+  },
+  {
+    number: 'LLR 015',
+    name: 'First-class rug',
+    range: 'Carriages',
+    warp: 'B/20 K4 B4 C2 P10 C/4',
+    weave: '2/2Z',
+    density: '24/in',
+  },
+  {
+    number: 'LLR 016',
+    name: 'Lakeside saloon curtain',
+    range: 'Carriages',
+    warp: 'H/16 M6 C2 M6 L12 Y/4',
+    weave: '2/2S',
+    density: '32/in',
+  },
+  {
+    number: 'LLR 017',
+    name: 'Blind ticking',
+    range: 'Carriages',
+    warp: 'W12 B2 W2 B4 W2 B2',
+    weft: 'W4',
+    weave: '3/1Z',
+    density: '48 x 40/in',
+  },
+  {
+    number: 'LLR 018',
+    name: 'Luggage-rack webbing',
+    range: 'Carriages',
+    warp: 'M/12 K2 Y2 K2 M4 C/4',
+    weft: 'M4',
+    weave: '3/1Z',
+    density: '24 x 20/in',
+  },
+  {
+    number: 'LLR 021',
+    name: 'Booking-hall bench',
+    range: 'Stations',
+    warp: 'S/14 W2 B8 W2 K/10',
+    weave: '2/2Z',
+    density: '24/in',
+  },
+  {
+    number: 'LLR 022',
+    name: 'Lamp-room stripe',
+    range: 'Stations',
+    warp: 'G10 C2 G2 C2 G2 C2 Y12',
+    weft: 'G4',
+    weave: '3/1S',
+    density: '24/in',
+  },
+  {
+    number: 'LLR 023',
+    name: 'Porter’s apron check',
+    range: 'Stations',
+    warp: 'B8 W8',
+    weave: 'plain',
+    density: '32/in',
+  },
+  {
+    number: 'LLR 024',
+    name: 'Waiting-room cushion',
+    range: 'Stations',
+    warp: 'R/18 Y2 R4 Y2 G12 C2 G/4',
+    weave: '2/2Z',
+    pivots: 'doubled',
+    density: '32/in',
+  },
+  {
+    number: 'LLR 031',
+    name: 'Guard’s shepherd check',
+    range: 'Uniform',
+    warp: 'K6 W6',
+    weave: '2/2Z',
+    density: '24/in',
+  },
+  {
+    number: 'LLR 032',
+    name: 'Houndstooth van coat',
+    range: 'Uniform',
+    warp: 'K4 C4',
+    weave: '2/2Z',
+    density: '16/in',
+  },
+  {
+    number: 'LLR 033',
+    name: 'Stationmaster’s tattersall',
+    range: 'Uniform',
+    warp: 'C10 B2 C10 P2',
+    weave: 'plain',
+    density: '48/in',
+  },
+  {
+    number: 'LLR 034',
+    name: 'Driver’s neckerchief',
+    range: 'Uniform',
+    warp: 'R/20 W2 R4 W2 R4 K/8',
+    weave: '2/2Z',
+    density: '48/in',
+  },
+  {
+    number: 'LLR 041',
+    name: 'Platform gingham',
+    range: 'Tea room',
+    warp: 'R12 W12',
+    weave: 'plain',
+    density: '48/in',
+  },
+  {
+    number: 'LLR 042',
+    name: 'Tea-towel windowpane',
+    range: 'Tea room',
+    warp: 'W18 B2 W18 Y2',
+    weave: 'plain',
+    density: '32/in',
+  },
+  {
+    number: 'LLR 043',
+    name: 'Tattersall napkin',
+    range: 'Tea room',
+    warp: 'C10 R2 C12 G2 C10 Y2 C10',
+    weave: 'plain',
+    density: '32/in',
+  },
+  {
+    number: 'LLR 044',
+    name: 'Scullery glass cloth',
+    range: 'Tea room',
+    warp: 'W/24 R2 W2 R8 W2 R/2',
+    weft: 'W/36 R2 W2 R/2',
+    weave: 'plain',
+    density: '32 x 28/in',
+  },
+];

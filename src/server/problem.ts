@@ -1,0 +1,41 @@
+import type { Problem } from '../contracts/design.ts';
+import { CoreError, type Facts } from '../core/error.ts';
+import { sentenceFor } from '../wording/sentences.ts';
+
+/** Statuses other than 422 for wrong data. */
+const STATUS: Readonly<Record<string, number>> = {
+  'design/missing': 404,
+  'range/missing': 404,
+  'request/missing': 404,
+  'design/stale': 409,
+  'request/too-large': 413,
+  'request/json': 400,
+  'request/field': 400,
+  'request/foreign': 403,
+  'request/method': 405,
+  'request/type': 415,
+  'database/not-one': 503,
+  'database/unusable': 503,
+};
+
+/** An error as RFC 9457 problem details; one of our own is logged and told without its secrets. */
+export function problemResponse(error: unknown): Response {
+  if (error instanceof CoreError) return answer(STATUS[error.code] ?? 422, error.code, error.facts);
+  console.error(error);
+  return answer(500, 'server/fault', {});
+}
+
+function answer(status: number, code: string, facts: Facts): Response {
+  const problem: Problem & { facts: Facts } = {
+    type: 'about:blank',
+    title: code,
+    status,
+    detail: sentenceFor(code, facts),
+    code,
+    facts,
+  };
+  return new Response(JSON.stringify(problem), {
+    status,
+    headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
+  });
+}

@@ -1,0 +1,90 @@
+import { Readable } from 'node:stream';
+import { compile } from '../../core/design/compile-design.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
+import { designToText } from '../../core/design/exchange/counts-text.ts';
+import { writeDesignText } from '../../core/design/read-design.ts';
+import { CoreError } from '../../core/error.ts';
+import { rational } from '../../core/exact/rational.ts';
+import { orderPicture, parsePerStep, parseSheet, type PictureScale } from '../../core/formats/picture-order.ts';
+import { unitToPng } from '../../core/formats/unit-png.ts';
+import { unitToSvg } from '../../core/formats/unit-svg.ts';
+import { parseResolution } from '../../core/units/resolution.ts';
+import { nodeCompressor } from './node-compressor.ts';
+
+/** Makes one kind of file from a design and the wishes in the query. */
+type Sender = (design: Design, query: URLSearchParams) => Response;
+
+const SENDERS: Readonly<Record<string, Sender>> = {
+  'tile.png': (design, query) => {
+    const unit = compile(design);
+    const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query));
+    return picture(unitToPng(unit, order, nodeCompressor));
+  },
+  'tile.svg': (design, query) =>
+    text('image/svg+xml', unitToSvg(compile(design), design.name, sheetOf(design, query))),
+  'swatch.png': (design, query) => picture(swatch(design, query)),
+  'design.json': (design) => text('application/json', writeDesignText(design)),
+  'counts.csv': (design) => text('text/csv; charset=utf-8', designToCsv(design)),
+  'counts.txt': (design) => text('text/plain; charset=utf-8', designToText(design)),
+};
+
+/**
+ * The file of that name for a design. Query: `perThread` or `dpi`, `size` for a sheet; `save` to download it.
+ * @throws CoreError "request/missing", or of the sender
+ */
+export function sendFile(design: Design, file: string, query: URLSearchParams): Response {
+  const sender = SENDERS[file];
+  if (sender === undefined) throw new CoreError('request/missing');
+  const response = sender(design, query);
+  if (query.has('save')) {
+    response.headers.set('content-disposition', disposition(`${design.name}.${file.split('.')[1]}`));
+  }
+  return response;
+}
+
+/** Pixels an inch at which the shelf shows every swatch: half true size on an ordinary monitor. */
+const SWATCH_DPI = 48;
+
+/** A crop of the cloth at the shelf's one scale. Query: `across`, `down` in pixels, `times` for finer monitors. */
+function swatch(design: Design, query: URLSearchParams): AsyncIterable<Uint8Array> {
+  const times = clamp(query.get('times'), 1, 4);
+  const unit = compile(design);
+  const dpi = rational(SWATCH_DPI * times);
+  const order = orderPicture(unit, { dpi }, undefined);
+  const width = clamp(query.get('across'), 1, 800) * times;
+  const height = clamp(query.get('down'), 1, 800) * times;
+  return unitToPng(unit, { ...order, width, height }, nodeCompressor);
+}
+
+function clamp(text: string | null, least: number, most: number): number {
+  const value = Math.round(Number(text ?? least));
+  return value >= least ? Math.min(value, most) : least;
+}
+
+function scaleOf(design: Design, query: URLSearchParams): PictureScale {
+  const perThread = query.get('perThread');
+  return perThread === null
+    ? { dpi: parseResolution(query.get('dpi') ?? design.resolution) }
+    : { perStep: parsePerStep(perThread) };
+}
+
+function sheetOf(design: Design, query: URLSearchParams) {
+  const size = query.get('size');
+  return size === null || size === '' ? undefined : parseSheet(size, design.lay.unit);
+}
+
+function picture(bytes: AsyncIterable<Uint8Array>): Response {
+  const stream = Readable.toWeb(Readable.from(bytes)) as ReadableStream<Uint8Array>;
+  return new Response(stream, { headers: { 'content-type': 'image/png', 'cache-control': 'private, max-age=86400' } });
+}
+
+function text(type: string, body: string): Response {
+  return new Response(body, { headers: { 'content-type': type, 'cache-control': 'no-store' } });
+}
+
+/** A download's name, for old and new readers. Source: RFC 6266, §4.3. */
+function disposition(name: string): string {
+  const plain = name.replace(/[^\w .-]/g, '_');
+  return `attachment; filename="${plain}"; filename*=UTF-8''${encodeURIComponent(name)}`;
+}

@@ -1,0 +1,136 @@
+import type { Facts } from '../core/error.ts';
+
+/** A sentence for one kind of wrong data: what is wrong, and what to do. */
+type Sentence = (facts: Readonly<Record<string, string>>) => string;
+
+const SENTENCES: Readonly<Record<string, Sentence>> = {
+  'number/empty': () => 'Type a number.',
+  'number/too-long': ({ most }) => `That number is too long: at most ${most} characters.`,
+  'number/syntax': ({ text }) => `“${text}” is not a number. Write one such as 24, 0.35, 3/4 or 2*12.`,
+  'number/zero-divisor': ({ text }) => `${text} divides by zero.`,
+  'length/not-positive': ({ text }) => `A length must be above zero, got “${text}”.`,
+  'density/range': ({ text, most }) =>
+    `A density must be above 0 and at most ${most} threads per inch or cm, got “${text}”.`,
+  'resolution/range': ({ text, most }) =>
+    `A resolution must be above 0 and at most ${most} pixels per inch, got “${text}”.`,
+  'colour/hex': ({ text }) => `“${text}” is not a colour. Write six digits such as #24402f.`,
+
+  'band/count': ({ shade, count, most }) =>
+    `Band ${shade} has ${count} threads: a count must be a whole number from 1 to ${most}.`,
+  'band/shade': ({ shade }) => `No shade has the letter ${shade}. Add it to the shade card, or use another letter.`,
+  'sequence/empty': () => 'A sequence needs at least one band.',
+  'sequence/bands': ({ bands, most }) => `That is ${bands} bands; a sequence takes at most ${most}.`,
+  'sequence/threads': ({ threads, most }) =>
+    `That sett is ${threads} threads long when laid out; at most ${most} threads are taken. Make the counts smaller.`,
+  'weave/float': ({ over, under, most }) =>
+    `A twill goes over and under at least 1 and at most ${most} threads, got ${over}/${under}.`,
+  'weave/text': ({ text }) => `“${text}” is not a weave. Write plain, or a twill such as 2/2Z or 3/1S.`,
+  'repeat/too-large': ({ ends, picks, most }) =>
+    `Sett and weave come round together only after ${ends} ends and ${picks} picks, more than can be woven here (${most} threads). Choose counts that divide the weave.`,
+
+  'notation/empty': () => 'Type a thread count, such as A/12 B6 C/4.',
+  'notation/too-long': ({ length, most }) => `That text is ${length} characters long; at most ${most} are read.`,
+  'notation/band': ({ word }) => `“${word}” is not a band. Write a shade’s letter and a count, such as B6.`,
+  'notation/shade': ({ shade, known }) =>
+    `No shade has the letter ${shade}.${known === '' ? '' : ` The card has ${known}.`}`,
+  'notation/count': ({ word, count, most }) =>
+    count === ''
+      ? `“${word}” has no count. Write the threads behind the letter, such as ${word}4.`
+      : `“${count}” is not a thread count: it must be a whole number from 1 to ${most}.`,
+  'notation/pivot': ({ word, marked }) =>
+    marked === 'true'
+      ? `“${word}” is marked as a pivot, but only the first and the last band can be.`
+      : `Mark both pivots with a slash, or neither: “${word}” has none.`,
+
+  'csv/too-long': ({ length, most }) =>
+    `That table is ${length} characters long; at most ${most} are read. A sett is a few hundred rows.`,
+  'csv/columns': ({ found }) =>
+    `The table needs the columns “shade” and “count” in its first line. ${found === '' ? 'It is empty.' : `Found: ${found}.`}`,
+  'csv/empty': () => 'The table has no rows below its first line.',
+  'csv/no-warp': () => 'The table has no warp rows.',
+  'csv/shade': ({ line }) => `Line ${line}: no shade is named.`,
+  'csv/count': ({ line, count, most }) =>
+    `Line ${line}: “${count}” is not a thread count. It must be a whole number from 1 to ${most}.`,
+  'csv/direction': ({ line, direction }) => `Line ${line}: the direction must be warp or weft, got “${direction}”.`,
+  'csv/pivot': ({ line, pivot }) => `Line ${line}: the pivot must be shared, doubled or empty, got “${pivot}”.`,
+  'csv/colour': ({ line, text }) =>
+    `Line ${line}: “${text}” is no colour. Give #rrggbb or a colour name, or add a column “colour”.`,
+
+  'counts/line': ({ line, text }) =>
+    `Line ${line}: “${text}” is not a field. Use name, shades, warp, weft, pivots, weave or density.`,
+  'counts/twice': ({ line, field }) => `Line ${line}: “${field}” stands there a second time.`,
+  'counts/no-warp': () => 'There is no warp. Write one such as A/12 B6 C/4.',
+  'counts/pivots': ({ text }) => `Pivots are shared or doubled, got “${text}”.`,
+  'counts/density': ({ text }) => `“${text}” is not a density. Write one such as 24/in or 24 x 22/cm.`,
+
+  'shades/entry': ({ text }) => `“${text}” is not a shade. Write its letter and colour, such as A=#20304a.`,
+  'shades/twice': ({ key }) => `Two shades have the letter ${key}.`,
+  'shades/too-many': ({ shades, most }) => `That is ${shades} shades; a design takes at most ${most}.`,
+  'shades/colour': ({ text }) => `“${text}” is not a colour. Write #rrggbb or a colour name.`,
+
+  'design/format': () => 'This is not a Vetro design.',
+  'design/newer': ({ version, known }) =>
+    `This design was made by a newer Vetro (version ${version}; this one knows ${known}). Update Vetro to open it.`,
+  'design/version': ({ version }) => `This design’s version, “${version}”, is unknown.`,
+  'design/json': () => 'This file is broken: it is not JSON.',
+  'design/too-long': ({ length, most }) =>
+    `This design is ${length} characters long; at most ${most} are read.`,
+  'design/field': ({ path, problem }) =>
+    problem === 'band/shade'
+      ? `The design is not right at “${path}”: no shade has that letter.`
+      : problem === 'shade/twice'
+        ? `The design is not right at “${path}”: another shade has that letter.`
+        : `The design is not right${path === '' ? '' : ` at “${path}”`}. ${problem}`.trim(),
+  'file/kind': ({ name, kinds }) => `“${name}” is of a kind that cannot be read here. Known kinds: ${kinds}.`,
+  'file/too-large': ({ size, most }) => `That file has ${size} bytes; at most ${most} are read.`,
+  'file/missing': ({ name }) => `There is no file “${name}”.`,
+  'file/unwritable': ({ name }) => `“${name}” could not be written.`,
+
+  'svg/too-many': ({ boxes, most }) =>
+    `As a drawing this repeat has over ${boxes} boxes (at most ${most}). Send it as a PNG.`,
+  'svg/no-repeat': () => 'A design that does not repeat cannot be sent as a tile.',
+  'paint/size': ({ width, height }) => `A tile of ${width} × ${height} pixels cannot be painted.`,
+  'send/too-large': ({ width, height, most }) =>
+    `That would be ${width} × ${height} pixels; a side may have at most ${most}. Choose a smaller size or resolution.`,
+  'send/vanishes': ({ dpi }) => `At ${dpi} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
+  'send/size': ({ text }) => `“${text}” is not a size. Write one such as 12inx12in or 300 x 200 mm.`,
+  'send/per-thread': ({ text, most }) => `Pixels a thread must be a whole number from 1 to ${most}, got “${text}”.`,
+
+  'design/missing': () => 'This design is not on the shelf. It may have been deleted.',
+  'design/stale': () => 'This design was saved somewhere else in the meantime.',
+  'range/missing': () => 'That range is not on the shelf.',
+  'request/too-large': ({ most }) => `That is too large to be taken: at most ${most} bytes.`,
+  'request/json': () => 'The request was not JSON.',
+  'request/missing': () => 'There is nothing at this address.',
+  'request/method': () => 'That cannot be done at this address.',
+  'request/foreign': () => 'Another site’s page cannot change designs.',
+  'request/type': () => 'The request must be JSON.',
+  'server/fault': () => 'Something went wrong in Vetro itself. Your saved designs are safe; try again.',
+  'database/not-one': ({ file }) =>
+    `“${file}” is not a Vetro database. Move it away, or name another file with VETRO_DATA.`,
+  'database/unusable': ({ file, reason }) => `The database “${file}” cannot be used: ${reason}.`,
+  'request/field': ({ path, problem }) => `“${path}” is not right. ${problem}`.trim(),
+};
+
+/** What is wrong, in words that a designer understands. */
+export function sentenceFor(code: string, facts: Facts): string {
+  const words = Object.fromEntries(
+    Object.entries(facts).map(([name, value]) => [
+      name,
+      Array.isArray(value) ? value.join(', ') : typeof value === 'number' ? grouped(value) : String(value),
+    ]),
+  );
+  const sentence = SENTENCES[code];
+  return sentence === undefined ? `Something is not right here (${code}).` : sentence(words);
+}
+
+/** Whether a code has a sentence of its own; a test asks for every code of the core. */
+export function hasSentence(code: string): boolean {
+  return Object.hasOwn(SENTENCES, code);
+}
+
+/** 100000 → "100 000", with spaces that do not break. */
+export function grouped(value: number): string {
+  const text = String(value);
+  return /^\d{5,}$/.test(text) ? text.replace(/\B(?=(\d{3})+$)/g, '\u00a0') : text;
+}

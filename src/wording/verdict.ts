@@ -1,0 +1,62 @@
+import { equals, toDecimal } from '../core/exact/rational.ts';
+import type { DirectionFacts } from '../core/design/design-facts.ts';
+import type { OpenReason, RepeatReport } from '../core/repeat/check-repeat.ts';
+import type { FittingResolution } from '../core/repeat/fitting-resolutions.ts';
+import { perMetreText, plural } from './measures.ts';
+import { grouped } from './sentences.ts';
+
+/** One line under the verdict. */
+export function verdictSentence(report: RepeatReport): string {
+  const { fits } = report.pixels;
+  switch (report.verdict) {
+    case 'Exact':
+      return 'It repeats, in numbers and in whole pixels.';
+    case 'Fitted':
+      return `It repeats in numbers. In pixels it is rounded by ${perMetreText(fits[0]!.errorX)} across and ${perMetreText(fits[0]!.errorY)} down.`;
+    case 'Open':
+      return OPEN[report.open!](report);
+    default:
+      return report.verdict satisfies never;
+  }
+}
+
+const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
+  numbers: ({ numbers }) =>
+    `It does not repeat: ${grouped(numbers.differing[0] + numbers.differing[1])} places differ one step of the lattice away.`,
+  'no-repeat': () => 'It has no upright repeat.',
+  'pixels-vanish': ({ dpi }) =>
+    `At ${toDecimal(dpi, 3)} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
+  'pixels-too-many': ({ dpi }) => `At ${toDecimal(dpi, 3)} dpi one repeat has more pixels than a file can hold.`,
+  painted: ({ painted }) =>
+    `Painted twice, half a tile apart, ${grouped(painted?.differingBytes ?? 0)} bytes differ.`,
+};
+
+/** Why one direction's repeat is as long as it is: "24 ends laid out; with the weave’s 4 they come round after 24." */
+export function directionSentence(facts: DirectionFacts, one: string): string {
+  const { laidOut, period, weave, repeat } = facts;
+  const laid = `${plural(laidOut, one)} laid out${period === laidOut ? '' : `, the same again after ${period}`}.`;
+  const met =
+    repeat === period
+      ? `The weave’s ${weave} fit whole into ${period}.`
+      : `With the weave’s ${weave} it comes round only after ${grouped(repeat)}, ${repeat / period} times as many.`;
+  return `${laid} ${met}`;
+}
+
+/** What was painted and compared. */
+export function paintedSentence({ painted }: RepeatReport): string {
+  if (painted === null) return 'Not painted.';
+  const { width, height, comparedBytes, differingBytes } = painted;
+  return `Painted twice at ${width} × ${height} px, half a tile apart, and rolled back: ${grouped(differingBytes)} of ${grouped(comparedBytes)} bytes differ.`;
+}
+
+/** "12 px a thread", "12.5 × 13.636 px a thread". */
+export function perThreadText({ perStep }: Pick<RepeatReport['pixels'], 'perStep'>): string {
+  const [x, y] = [toDecimal(perStep.x, 3), toDecimal(perStep.y, 3)];
+  return `${equals(perStep.x, perStep.y) ? x : `${x} × ${y}`} px a thread`;
+}
+
+/** "288 dpi: 12 px a thread". */
+export function offerSentence(offer: FittingResolution): string {
+  const what = offer.whole === 'threads' ? perThreadText(offer) : `the repeat is ${offer.width} × ${offer.height} px`;
+  return `${toDecimal(offer.dpi, 3)} dpi: ${what}`;
+}
