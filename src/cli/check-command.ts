@@ -18,7 +18,8 @@ import { EXIT, readDesignFile } from './run.ts';
 export function checkCommand(path: string, options: { json?: boolean; dpi?: string }): number {
   const design = readDesignFile(path);
   const report = checkDesign(design, options.dpi);
-  const text = options.json === true ? JSON.stringify(jsonReport(design, report), null, 2) : wordReport(design, report);
+  const text =
+    options.json === true ? JSON.stringify(jsonReport(design, report), null, 2) : wordReport(design, report);
   process.stdout.write(`${text}\n`);
   return report.verdict === 'Open' ? EXIT.open : EXIT.fine;
 }

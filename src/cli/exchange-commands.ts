@@ -1,8 +1,8 @@
+import { compile } from '../core/design/compile-design.ts';
+import type { Design } from '../core/design/design-schema.ts';
 import { designToCsv } from '../core/design/exchange/counts-csv.ts';
 import { designToText, parseDensityPair } from '../core/design/exchange/counts-text.ts';
 import { designFromFile, fileKind } from '../core/design/exchange/read-file.ts';
-import type { Design } from '../core/design/design-schema.ts';
-import { compile } from '../core/design/compile-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { parseTwill } from '../core/thread/weave.ts';
 import { EXIT, readDesignFile, readText, writeText } from './run.ts';
@@ -18,7 +18,8 @@ export interface ImportOptions {
 export function importCommand(path: string, options: ImportOptions): number {
   const design = designFromFile(path, readText(path));
   const { construction, lay } = design;
-  const weave = options.weave === undefined ? construction.weave : { kind: 'twill', ...parseTwill(options.weave) };
+  const weave =
+    options.weave === undefined ? construction.weave : { kind: 'twill', ...parseTwill(options.weave) };
   const density = options.density === undefined ? {} : parseDensityPair(options.density);
   const changed = readDesign({
     ...design,

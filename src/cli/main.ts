@@ -8,7 +8,9 @@ import { EXIT, run } from './run.ts';
 const program = new Command('vetro')
   .description('Repeats from exact numbers: make, check and render designs.')
   .exitOverride()
-  .configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'vetro: ').replace(/\n(?=.)/g, ' ')) });
+  .configureOutput({
+    outputError: (text, write) => write(text.replace(/^error: /, 'vetro: ').replace(/\n(?=.)/g, ' ')),
+  });
 
 const density = new Option('--density <threads>', 'threads per inch or cm, such as 24/in or 24 x 22/cm');
 
@@ -49,7 +51,9 @@ program
 
 program
   .command('import')
-  .description('make a design document from thread counts (.txt, .csv) or bring an older one up to date (.json)')
+  .description(
+    'make a design document from thread counts (.txt, .csv) or bring an older one up to date (.json)',
+  )
   .argument('<file>')
   .option('--name <name>', 'name of the design')
   .option('--weave <weave>', 'plain, or a twill such as 2/2Z')
@@ -61,7 +65,9 @@ program
   .command('export')
   .description('write a design’s thread counts')
   .argument('<design>')
-  .addOption(new Option('--to <kind>', 'kind of file, when no output is named').choices(['txt', 'csv', 'json']))
+  .addOption(
+    new Option('--to <kind>', 'kind of file, when no output is named').choices(['txt', 'csv', 'json']),
+  )
   .option('-o, --output <file>', 'file to write, .txt, .csv or .json; left out, it is printed')
   .action((path, options) => run(() => exportCommand(path, options)));
 

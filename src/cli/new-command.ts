@@ -1,6 +1,6 @@
-import { parseDensityPair, pivotsOf, starterShades } from '../core/design/exchange/counts-text.ts';
-import type { Design } from '../core/design/design-schema.ts';
 import { compile } from '../core/design/compile-design.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { parseDensityPair, pivotsOf, starterShades } from '../core/design/exchange/counts-text.ts';
 import { newPlaid } from '../core/design/new-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';

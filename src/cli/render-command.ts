@@ -5,7 +5,7 @@ import { pipeline } from 'node:stream/promises';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
-import { orderPicture, parsePerStep, parseSheet, type PictureScale } from '../core/formats/picture-order.ts';
+import { orderPicture, type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
 import { unitToPng } from '../core/formats/unit-png.ts';
 import { unitToSvg } from '../core/formats/unit-svg.ts';
 import { parseResolution } from '../core/units/resolution.ts';

@@ -1,14 +1,11 @@
 import { readFileSync, statSync, writeFileSync } from 'node:fs';
-import { CoreError } from '../core/error.ts';
-import { designFromFile } from '../core/design/exchange/read-file.ts';
 import type { Design } from '../core/design/design-schema.ts';
+import { designFromFile, MAX_FILE } from '../core/design/exchange/read-file.ts';
+import { CoreError } from '../core/error.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 
 /** Exit codes, as the README states them. */
 export const EXIT = { fine: 0, open: 1, badInput: 2 } as const;
-
-/** Largest file that is read, in bytes. */
-const MAX_FILE = 8_000_000;
 
 /** Runs a command and tells what went wrong in one line; our own faults keep their trace. */
 export async function run(work: () => number | Promise<number>): Promise<void> {

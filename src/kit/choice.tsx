@@ -3,16 +3,23 @@ import type { ReactNode } from 'react';
 
 interface ChoiceProps<T extends string> {
   readonly label: string;
+  readonly hideLabel?: boolean;
   readonly value: T;
   readonly options: readonly { readonly value: T; readonly text: ReactNode }[];
   readonly onChange: (value: T) => void;
 }
 
 /** A few words side by side, one of them chosen. */
-export function Choice<T extends string>({ label, value, options, onChange }: ChoiceProps<T>) {
+export function Choice<T extends string>({
+  label,
+  hideLabel = false,
+  value,
+  options,
+  onChange,
+}: ChoiceProps<T>) {
   return (
     <div>
-      <span className="label">{label}</span>
+      {!hideLabel && <span className="label">{label}</span>}
       <ToggleGroup.Root
         type="single"
         aria-label={label}
@@ -24,7 +31,7 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            className="min-h-8 flex-1 border-rule border-r px-1.5 py-1 text-[13px] first:rounded-l-lg last:rounded-r-lg last:border-r-0 data-[state=on]:bg-woad-pale data-[state=on]:font-semibold data-[state=on]:text-woad"
+            className="min-h-8 flex-1 border-rule border-r whitespace-nowrap px-1.5 py-1 text-[13px] first:rounded-l-lg last:rounded-r-lg last:border-r-0 data-[state=on]:bg-woad-pale data-[state=on]:font-semibold data-[state=on]:text-woad"
           >
             {option.text}
           </ToggleGroup.Item>

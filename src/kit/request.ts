@@ -27,10 +27,15 @@ export async function request(method: string, path: string, body?: unknown): Pro
   });
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer;
+  throw refusal(response.status, answer);
+}
+
+/** An answer that was no success, as an error with its sentence. */
+export function refusal(status: number, answer: unknown): RequestError {
   const problem = problemSchema.safeParse(answer);
-  throw new RequestError(
-    response.status,
+  return new RequestError(
+    status,
     problem.data?.code ?? 'request/unknown',
-    problem.data?.detail ?? `The server answered ${response.status}.`,
+    problem.data?.detail ?? `The server answered ${status}.`,
   );
 }

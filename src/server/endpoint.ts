@@ -45,7 +45,8 @@ export function endpoint<Body = undefined>({ body, run }: Endpoint<Body>): APIRo
 /** Another site's page may read nothing here and must not write either. Source: W3C Fetch Metadata, Sec-Fetch-Site. */
 function refuseForeign({ method, headers }: Request): void {
   const site = headers.get('sec-fetch-site');
-  if (method !== 'GET' && (site === 'cross-site' || site === 'same-site')) throw new CoreError('request/foreign');
+  if (method !== 'GET' && (site === 'cross-site' || site === 'same-site'))
+    throw new CoreError('request/foreign');
 }
 
 /** The answer to every method that an address does not know. */
@@ -53,7 +54,8 @@ export const otherMethods: APIRoute = () => problemResponse(new CoreError('reque
 
 async function readBody(request: Request): Promise<unknown> {
   // A page elsewhere cannot send this type without asking first, so it cannot write here.
-  if (!request.headers.get('content-type')?.startsWith('application/json')) throw new CoreError('request/type');
+  if (!request.headers.get('content-type')?.startsWith('application/json'))
+    throw new CoreError('request/type');
   const tooLarge = new CoreError('request/too-large', { most: MAX_BODY });
   if (Number(request.headers.get('content-length')) > MAX_BODY) throw tooLarge;
   const pieces: Uint8Array[] = [];

@@ -18,9 +18,22 @@ const STATUS: Readonly<Record<string, number>> = {
   'database/unusable': 503,
 };
 
+/** An error as a page shows it. */
+export function troubleFor(error: unknown): { sentence: string; status: number } {
+  if (error instanceof CoreError) {
+    return { sentence: sentenceFor(error.code, error.facts), status: statusOf(error) };
+  }
+  console.error(error);
+  return { sentence: sentenceFor('server/fault', {}), status: 500 };
+}
+
+function statusOf({ code }: CoreError): number {
+  return STATUS[code] ?? 422;
+}
+
 /** An error as RFC 9457 problem details; one of our own is logged and told without its secrets. */
 export function problemResponse(error: unknown): Response {
-  if (error instanceof CoreError) return answer(STATUS[error.code] ?? 422, error.code, error.facts);
+  if (error instanceof CoreError) return answer(statusOf(error), error.code, error.facts);
   console.error(error);
   return answer(500, 'server/fault', {});
 }

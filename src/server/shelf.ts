@@ -2,7 +2,15 @@ import { randomUUID } from 'node:crypto';
 import type { Kysely } from 'kysely';
 import type { Shelf } from '../contracts/shelf.ts';
 import type { Design } from '../core/design/design-schema.ts';
-import { findDesign, insertDesign, listDesigns, nextNumber, type Saved, updateDesign } from './db/design-table.ts';
+import {
+  findDesign,
+  insertDesign,
+  listDesigns,
+  nextNumber,
+  type Saved,
+  type StoredDesign,
+  updateDesign,
+} from './db/design-table.ts';
 import { ensureRange, listRanges, placeInRange, rangeOf } from './db/range-table.ts';
 import type { Database } from './db/schema.ts';
 import { readSetting } from './db/setting-table.ts';
@@ -19,10 +27,19 @@ export async function readShelf(db: Kysely<Database>): Promise<Shelf> {
   const loose = designs.filter((design) => !hung.has(design.id));
   return {
     title: (await readSetting(db, 'shelf-title')) ?? 'Shelf',
-    ranges: [...ranges.filter((range) => range.designs.length > 0), { id: '', name: '', designs: loose }].filter(
-      (range) => range.designs.length > 0,
-    ),
+    ranges: [
+      ...ranges.filter((range) => range.designs.length > 0),
+      { id: '', name: '', designs: loose },
+    ].filter((range) => range.designs.length > 0),
   };
+}
+
+/** A stored design with the name of its range, as the bench opens it. */
+export async function openStored(
+  db: Kysely<Database>,
+  id: string,
+): Promise<StoredDesign & { range: string }> {
+  return { ...(await findDesign(db, id)), range: await rangeOf(db, id) };
 }
 
 /** Adds a design; one without a number gets the next one. */
@@ -46,7 +63,12 @@ export async function copyDesign(db: Kysely<Database>, id: string, now: string):
   return saved;
 }
 
-export async function renameDesign(db: Kysely<Database>, id: string, name: string, now: string): Promise<Saved> {
+export async function renameDesign(
+  db: Kysely<Database>,
+  id: string,
+  name: string,
+  now: string,
+): Promise<Saved> {
   const { version, document } = await findDesign(db, id);
   return updateDesign(db, { id, version, design: { ...document, name }, now });
 }

@@ -17,7 +17,8 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
 
   'band/count': ({ shade, count, most }) =>
     `Band ${shade} has ${count} threads: a count must be a whole number from 1 to ${most}.`,
-  'band/shade': ({ shade }) => `No shade has the letter ${shade}. Add it to the shade card, or use another letter.`,
+  'band/shade': ({ shade }) =>
+    `No shade has the letter ${shade}. Add it to the shade card, or use another letter.`,
   'sequence/empty': () => 'A sequence needs at least one band.',
   'sequence/bands': ({ bands, most }) => `That is ${bands} bands; a sequence takes at most ${most}.`,
   'sequence/threads': ({ threads, most }) =>
@@ -29,7 +30,8 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `Sett and weave come round together only after ${ends} ends and ${picks} picks, more than can be woven here (${most} threads). Choose counts that divide the weave.`,
 
   'notation/empty': () => 'Type a thread count, such as A/12 B6 C/4.',
-  'notation/too-long': ({ length, most }) => `That text is ${length} characters long; at most ${most} are read.`,
+  'notation/too-long': ({ length, most }) =>
+    `That text is ${length} characters long; at most ${most} are read.`,
   'notation/band': ({ word }) => `“${word}” is not a band. Write a shade’s letter and a count, such as B6.`,
   'notation/shade': ({ shade, known }) =>
     `No shade has the letter ${shade}.${known === '' ? '' : ` The card has ${known}.`}`,
@@ -51,8 +53,10 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'csv/shade': ({ line }) => `Line ${line}: no shade is named.`,
   'csv/count': ({ line, count, most }) =>
     `Line ${line}: “${count}” is not a thread count. It must be a whole number from 1 to ${most}.`,
-  'csv/direction': ({ line, direction }) => `Line ${line}: the direction must be warp or weft, got “${direction}”.`,
-  'csv/pivot': ({ line, pivot }) => `Line ${line}: the pivot must be shared, doubled or empty, got “${pivot}”.`,
+  'csv/direction': ({ line, direction }) =>
+    `Line ${line}: the direction must be warp or weft, got “${direction}”.`,
+  'csv/pivot': ({ line, pivot }) =>
+    `Line ${line}: the pivot must be shared, doubled or empty, got “${pivot}”.`,
   'csv/colour': ({ line, text }) =>
     `Line ${line}: “${text}” is no colour. Give #rrggbb or a colour name, or add a column “colour”.`,
 
@@ -92,9 +96,11 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'paint/size': ({ width, height }) => `A tile of ${width} × ${height} pixels cannot be painted.`,
   'send/too-large': ({ width, height, most }) =>
     `That would be ${width} × ${height} pixels; a side may have at most ${most}. Choose a smaller size or resolution.`,
-  'send/vanishes': ({ dpi }) => `At ${dpi} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
+  'send/vanishes': ({ dpi }) =>
+    `At ${dpi} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
   'send/size': ({ text }) => `“${text}” is not a size. Write one such as 12inx12in or 300 x 200 mm.`,
-  'send/per-thread': ({ text, most }) => `Pixels a thread must be a whole number from 1 to ${most}, got “${text}”.`,
+  'send/per-thread': ({ text, most }) =>
+    `Pixels a thread must be a whole number from 1 to ${most}, got “${text}”.`,
 
   'design/missing': () => 'This design is not on the shelf. It may have been deleted.',
   'design/stale': () => 'This design was saved somewhere else in the meantime.',

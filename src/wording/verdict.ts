@@ -1,5 +1,5 @@
-import { equals, toDecimal } from '../core/exact/rational.ts';
 import type { DirectionFacts } from '../core/design/design-facts.ts';
+import { equals, toDecimal } from '../core/exact/rational.ts';
 import type { OpenReason, RepeatReport } from '../core/repeat/check-repeat.ts';
 import type { FittingResolution } from '../core/repeat/fitting-resolutions.ts';
 import { perMetreText, plural } from './measures.ts';
@@ -26,7 +26,8 @@ const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
   'no-repeat': () => 'It has no upright repeat.',
   'pixels-vanish': ({ dpi }) =>
     `At ${toDecimal(dpi, 3)} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
-  'pixels-too-many': ({ dpi }) => `At ${toDecimal(dpi, 3)} dpi one repeat has more pixels than a file can hold.`,
+  'pixels-too-many': ({ dpi }) =>
+    `At ${toDecimal(dpi, 3)} dpi one repeat has more pixels than a file can hold.`,
   painted: ({ painted }) =>
     `Painted twice, half a tile apart, ${grouped(painted?.differingBytes ?? 0)} bytes differ.`,
 };
@@ -57,6 +58,7 @@ export function perThreadText({ perStep }: Pick<RepeatReport['pixels'], 'perStep
 
 /** "288 dpi: 12 px a thread". */
 export function offerSentence(offer: FittingResolution): string {
-  const what = offer.whole === 'threads' ? perThreadText(offer) : `the repeat is ${offer.width} × ${offer.height} px`;
+  const what =
+    offer.whole === 'threads' ? perThreadText(offer) : `the repeat is ${offer.width} × ${offer.height} px`;
   return `${toDecimal(offer.dpi, 3)} dpi: ${what}`;
 }

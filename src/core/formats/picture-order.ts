@@ -3,7 +3,7 @@ import { parseExact } from '../exact/parse-exact.ts';
 import { divide, multiply, type Rational, rational, round, toText } from '../exact/rational.ts';
 import type { Rectangle } from '../exact/vector.ts';
 import { nearestFit } from '../repeat/pixel-fit.ts';
-import { repeatSize, type RepeatUnit } from '../repeat/repeat-unit.ts';
+import { type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
 import { type LengthUnit, parseLength } from '../units/length.ts';
 import { pixelsIn, pixelsPerMetre } from '../units/resolution.ts';
 
@@ -32,10 +32,18 @@ export const MAX_PER_STEP = 200;
  * @param sheet  size in millimetres of a sheet of repeats; undefined for one repeat
  * @throws CoreError "svg/no-repeat" | "send/vanishes" | "send/too-large"
  */
-export function orderPicture(unit: RepeatUnit, scale: PictureScale, sheet: Rectangle | undefined): PictureOrder {
+export function orderPicture(
+  unit: RepeatUnit,
+  scale: PictureScale,
+  sheet: Rectangle | undefined,
+): PictureOrder {
   const order = 'dpi' in scale ? byResolution(unit, scale.dpi, sheet) : byStep(unit, scale.perStep, sheet);
   if (!(Math.max(order.width, order.height, order.tile.width, order.tile.height) <= MAX_PICTURE_SIDE)) {
-    throw new CoreError('send/too-large', { width: order.width, height: order.height, most: MAX_PICTURE_SIDE });
+    throw new CoreError('send/too-large', {
+      width: order.width,
+      height: order.height,
+      most: MAX_PICTURE_SIDE,
+    });
   }
   return order;
 }

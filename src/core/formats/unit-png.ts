@@ -1,4 +1,4 @@
-import { paintRows, type PaintWindow, preparePainting } from '../paint/painting.ts';
+import { type PaintWindow, paintRows, preparePainting } from '../paint/painting.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { PictureOrder } from './picture-order.ts';
 import { type Compressor, encodePng } from './png.ts';
@@ -10,12 +10,19 @@ const MAX_PALETTE = 256;
  * Writes a repeat, or a sheet of repeats, as PNG: indexes when the tile has up to 256 colours, else RGB. Only one
  * repeat is painted; its rows are copied to the sheet's width.
  */
-export function unitToPng(unit: RepeatUnit, order: PictureOrder, compressor: Compressor): AsyncIterable<Uint8Array> {
+export function unitToPng(
+  unit: RepeatUnit,
+  order: PictureOrder,
+  compressor: Compressor,
+): AsyncIterable<Uint8Array> {
   const { width, height, pixelsPerMetre, tile } = order;
   const colours = coloursOf(unit, tile);
-  const writeRow = colours === undefined ? writeRgb : (pixels: Uint32Array, line: Uint8Array) => {
-    for (let x = 0; x < pixels.length; x += 1) line[x] = colours.get(pixels[x]!)!;
-  };
+  const writeRow =
+    colours === undefined
+      ? writeRgb
+      : (pixels: Uint32Array, line: Uint8Array) => {
+          for (let x = 0; x < pixels.length; x += 1) line[x] = colours.get(pixels[x]!)!;
+        };
   const bytesPerPixel = colours === undefined ? 3 : 1;
   const rows = function* () {
     let before: Uint32Array | undefined;

@@ -27,7 +27,7 @@ export function unitToSvg(unit: RepeatUnit, title: string, sheet?: Rectangle): s
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${length(box.width)}" height="${length(box.height)}" ` +
     `viewBox="${view}" preserveAspectRatio="none" shape-rendering="crispEdges">\n` +
-    `<title>${escape(title)}</title>\n${body}\n</svg>\n`
+    `<title>${escapeXml(title)}</title>\n${body}\n</svg>\n`
   );
 }
 
@@ -40,7 +40,7 @@ function length(millimetres: Rational): string {
   return `${toDecimal(millimetres, 6)}mm`;
 }
 
-function escape(text: string): string {
+function escapeXml(text: string): string {
   return text.replace(/[&<>]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[sign]!);
 }
 

@@ -37,7 +37,8 @@ function openFile(file: string): BetterSqlite3.Database {
     return sqlite;
   } catch (error) {
     const code = (error as { code?: unknown }).code;
-    if (code === 'SQLITE_NOTADB' || code === 'SQLITE_CORRUPT') throw new CoreError('database/not-one', { file });
+    if (code === 'SQLITE_NOTADB' || code === 'SQLITE_CORRUPT')
+      throw new CoreError('database/not-one', { file });
     throw new CoreError('database/unusable', { file, reason: (error as Error).message });
   }
 }

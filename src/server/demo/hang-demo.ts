@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Kysely } from 'kysely';
-import { parseDensityPair } from '../../core/design/exchange/counts-text.ts';
 import type { Design } from '../../core/design/design-schema.ts';
+import { parseDensityPair } from '../../core/design/exchange/counts-text.ts';
 import { newPlaid } from '../../core/design/new-design.ts';
 import { readDesign } from '../../core/design/read-design.ts';
 import { parseThreadCount } from '../../core/formats/thread-count.ts';

@@ -6,7 +6,12 @@ import { designToText } from '../../core/design/exchange/counts-text.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import { rational } from '../../core/exact/rational.ts';
-import { orderPicture, parsePerStep, parseSheet, type PictureScale } from '../../core/formats/picture-order.ts';
+import {
+  orderPicture,
+  type PictureScale,
+  parsePerStep,
+  parseSheet,
+} from '../../core/formats/picture-order.ts';
 import { unitToPng } from '../../core/formats/unit-png.ts';
 import { unitToSvg } from '../../core/formats/unit-svg.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
@@ -76,7 +81,9 @@ function sheetOf(design: Design, query: URLSearchParams) {
 
 function picture(bytes: AsyncIterable<Uint8Array>): Response {
   const stream = Readable.toWeb(Readable.from(bytes)) as ReadableStream<Uint8Array>;
-  return new Response(stream, { headers: { 'content-type': 'image/png', 'cache-control': 'private, max-age=86400' } });
+  return new Response(stream, {
+    headers: { 'content-type': 'image/png', 'cache-control': 'private, max-age=86400' },
+  });
 }
 
 function text(type: string, body: string): Response {

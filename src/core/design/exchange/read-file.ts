@@ -8,6 +8,9 @@ import { designFromText } from './counts-text.ts';
 export const FILE_KINDS = ['json', 'csv', 'txt'] as const;
 export type FileKind = (typeof FILE_KINDS)[number];
 
+/** Largest file that is read, in bytes. */
+export const MAX_FILE = 8_000_000;
+
 /**
  * The kind of a file by its name's ending.
  * @throws CoreError "file/kind" {name}

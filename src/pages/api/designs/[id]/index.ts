@@ -1,15 +1,10 @@
 import { saveRequest } from '../../../../contracts/design.ts';
 import { readDesign } from '../../../../core/design/read-design.ts';
-import { binDesign, findDesign, updateDesign } from '../../../../server/db/design-table.ts';
-import { rangeOf } from '../../../../server/db/range-table.ts';
+import { binDesign, updateDesign } from '../../../../server/db/design-table.ts';
 import { endpoint, otherMethods } from '../../../../server/endpoint.ts';
+import { openStored } from '../../../../server/shelf.ts';
 
-export const GET = endpoint({
-  run: async ({ db, params }) => ({
-    ...(await findDesign(db, params['id']!)),
-    range: await rangeOf(db, params['id']!),
-  }),
-});
+export const GET = endpoint({ run: ({ db, params }) => openStored(db, params['id']!) });
 export const PUT = endpoint({
   body: saveRequest,
   run: ({ db, params, body, now }) =>

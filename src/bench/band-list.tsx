@@ -1,0 +1,173 @@
+import { Minus, Plus, Scissors, Trash2 } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import type { Shade } from '../core/colour/shade.ts';
+import { CoreError } from '../core/error.ts';
+import { parseExact } from '../core/exact/parse-exact.ts';
+import { isWhole, toText } from '../core/exact/rational.ts';
+import { type Band, MAX_COUNT } from '../core/thread/band.ts';
+import { type Bands, removeBand, setCount, setShade, splitBand } from '../core/thread/edit-bands.ts';
+import { NumberField } from '../kit/number-field.tsx';
+import { dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { type Direction, editBands, sequenceOf } from './design-edits.ts';
+
+/** The typed bands of a sequence, one a row; the selected one opens. */
+export function BandList({ direction }: { direction: Direction }) {
+  const design = useDesign();
+  const { bands, mirror } = sequenceOf(design, direction);
+  const selection = useBenchState((state) => state.selection);
+  const selected =
+    selection?.direction === direction || design.construction.weft.follows ? selection?.band : undefined;
+  const open = useRef<HTMLLIElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: scrolls whenever another band is selected
+  useEffect(() => open.current?.scrollIntoView({ block: 'nearest' }), [selected]);
+  return (
+    <ul className="m-0 max-h-[300px] list-none overflow-y-auto border-rule border-t p-0" aria-label="Bands">
+      {bands.map((band, index) => {
+        const pivot = mirror !== 'none' && (index === 0 || index === bands.length - 1);
+        const shade = design.shades.find(({ key }) => key === band.shade)!;
+        return (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a band has no identity but its place
+          <li key={index} ref={index === selected ? open : undefined} className="border-rule/70 border-b">
+            {index === selected ? (
+              <OpenBand direction={direction} index={index} band={band} only={bands.length === 1} />
+            ) : (
+              <button
+                type="button"
+                className="flex w-full items-center gap-3 px-1 py-1 text-left hover:bg-linen"
+                onClick={() => dispatch({ kind: 'select', selection: { direction, band: index } })}
+              >
+                <span className="chip" style={{ backgroundColor: shade.hex }} />
+                <span className="min-w-0 flex-1 truncate">{shade.name}</span>
+                <span className="numbers">{band.count}</span>
+                <span className="w-10 text-right text-[12.5px] text-ash">{pivot ? 'pivot' : ''}</span>
+              </button>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+interface OpenBandProps {
+  readonly direction: Direction;
+  readonly index: number;
+  readonly band: Band;
+  readonly only: boolean;
+}
+
+/** The band that is worked on: its shade, its count, cut and remove. */
+function OpenBand({ direction, index, band, only }: OpenBandProps) {
+  const { shades } = useDesign();
+  const change = (edit: (bands: Bands) => Bands, tag?: string) =>
+    dispatch({ kind: 'edit', edit: editBands(direction, edit), ...(tag === undefined ? {} : { tag }) });
+  return (
+    <div className="bg-woad-pale px-2 py-2">
+      <div className="flex items-start gap-2">
+        <NumberField
+          label="Threads of this band"
+          hideLabel
+          text={String(band.count)}
+          resolve={resolveCount}
+          onChange={(text) =>
+            change(
+              (bands) => setCount(bands, index, Number(resolveCount(text))),
+              `field-${direction}-${index}`,
+            )
+          }
+          after={
+            <span className="flex">
+              <Tool
+                label="One thread less"
+                onClick={() => change((bands) => setCount(bands, index, band.count - 1))}
+              >
+                <Minus size={15} />
+              </Tool>
+              <Tool
+                label="One thread more"
+                onClick={() => change((bands) => setCount(bands, index, band.count + 1))}
+              >
+                <Plus size={15} />
+              </Tool>
+              <Tool
+                label="Split this band"
+                disabled={band.count < 2}
+                onClick={() => change((bands) => splitBand(bands, index))}
+              >
+                <Scissors size={15} />
+              </Tool>
+              <Tool
+                label="Remove this band"
+                disabled={only}
+                onClick={() => change((bands) => removeBand(bands, index))}
+              >
+                <Trash2 size={15} />
+              </Tool>
+            </span>
+          }
+        />
+      </div>
+      <ShadePicker
+        shades={shades}
+        value={band.shade}
+        onChange={(key) => change((bands) => setShade(bands, index, key))}
+      />
+    </div>
+  );
+}
+
+interface ToolProps {
+  readonly label: string;
+  readonly disabled?: boolean;
+  readonly onClick: () => void;
+  readonly children: React.ReactNode;
+}
+
+function Tool({ label, disabled, onClick, children }: ToolProps) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      disabled={disabled}
+      onClick={onClick}
+      className="button button-plain"
+    >
+      {children}
+    </button>
+  );
+}
+
+interface ShadePickerProps {
+  readonly shades: readonly Shade[];
+  readonly value: string;
+  readonly onChange: (key: string) => void;
+}
+
+function ShadePicker({ shades, value, onChange }: ShadePickerProps) {
+  return (
+    <fieldset className="m-0 mt-1 flex flex-wrap gap-1 border-0 p-0" aria-label="Shade of this band">
+      {shades.map(({ key, name, hex }) => (
+        <button
+          key={key}
+          type="button"
+          title={`${name} (${key})`}
+          aria-label={name}
+          aria-pressed={key === value}
+          className={`chip h-7 w-7 ${key === value ? 'ring-2 ring-woad ring-offset-2 ring-offset-woad-pale' : ''}`}
+          style={{ backgroundColor: hex }}
+          onClick={() => onChange(key)}
+        />
+      ))}
+    </fieldset>
+  );
+}
+
+/** A whole count of threads from arithmetic such as 2*12. */
+function resolveCount(text: string): string {
+  const value = parseExact(text);
+  if (!isWhole(value) || value.n < 1n || value.n > BigInt(MAX_COUNT)) {
+    throw new CoreError('notation/count', { word: text, count: toText(value), most: MAX_COUNT });
+  }
+  return toText(value);
+}

@@ -1,0 +1,78 @@
+import { useEffect, useState } from 'react';
+import { Toaster } from 'sonner';
+import { startAutosave } from './autosave.ts';
+import type { OpenedDesign, Step } from './bench-state.ts';
+import { openDesign, useBench, useBenchState } from './bench-store.ts';
+import { BuildPanel } from './build-panel.tsx';
+import { CheckPanel } from './check-panel.tsx';
+import { Cloth } from './cloth.tsx';
+import { ColoursPanel } from './colours-panel.tsx';
+import { Corner } from './corner.tsx';
+import { Header } from './header.tsx';
+import { useBenchKeys } from './keys.ts';
+import { KeysDialog } from './keys-dialog.tsx';
+import { LayPanel } from './lay-panel.tsx';
+import { MeasureLine } from './measure-line.tsx';
+import { Rail } from './rail.tsx';
+import { DraftDialog, StaleDialog } from './saving-dialogs.tsx';
+import { SendPanel } from './send-panel.tsx';
+import { SendView } from './send-view.tsx';
+import { Steps } from './steps.tsx';
+import { Ticket } from './ticket.tsx';
+import { useRepeatCheck } from './use-repeat-check.ts';
+
+const PANELS: Readonly<Record<Step, () => React.ReactNode>> = {
+  Colours: ColoursPanel,
+  Build: BuildPanel,
+  Lay: LayPanel,
+  Check: CheckPanel,
+  Send: SendPanel,
+};
+
+/** The screen where one design is made. */
+export function Bench({ opened }: { opened: OpenedDesign }) {
+  const ready = useBench(({ bench }) => bench?.id === opened.id);
+  useEffect(() => openDesign(opened), [opened]);
+  return ready ? <OpenBench /> : null;
+}
+
+function OpenBench() {
+  const [keys, setKeys] = useState(false);
+  const [showKeys] = useState(() => () => setKeys(true));
+  const step = useBenchState((state) => state.step);
+  const Shown = PANELS[step];
+  useEffect(startAutosave, []);
+  useRepeatCheck();
+  useBenchKeys(showKeys);
+  return (
+    <div className="grid h-dvh grid-rows-[48px_54px_minmax(0,1fr)] overflow-hidden">
+      <Header onKeys={showKeys} />
+      <Steps />
+      <main className="grid grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px]">
+        <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_38px] border-rule border-t">
+          {step === 'Send' ? <SendView /> : <ClothWithRails />}
+          <MeasureLine looking={step !== 'Send'} />
+        </div>
+        <div className="min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
+          <Shown />
+        </div>
+      </main>
+      <KeysDialog open={keys} onOpenChange={setKeys} />
+      <StaleDialog />
+      <DraftDialog />
+      <Toaster position="bottom-left" />
+    </div>
+  );
+}
+
+function ClothWithRails() {
+  return (
+    <div className="relative grid min-h-0 min-w-0 grid-cols-[36px_minmax(0,1fr)] grid-rows-[36px_minmax(0,1fr)]">
+      <Corner />
+      <Rail direction="warp" />
+      <Rail direction="weft" />
+      <Cloth />
+      <Ticket />
+    </div>
+  );
+}

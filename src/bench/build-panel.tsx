@@ -1,0 +1,92 @@
+import { Plus } from 'lucide-react';
+import { insertBand } from '../core/thread/edit-bands.ts';
+import { Choice } from '../kit/choice.tsx';
+import { plural } from '../wording/measures.ts';
+import { BandList } from './band-list.tsx';
+import { dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { type Direction, editBands, sequenceOf, setFollows, setMirror } from './design-edits.ts';
+import { Panel } from './panel.tsx';
+import { ThreadCountField } from './thread-count-field.tsx';
+import { WeaveChoice } from './weave-choice.tsx';
+
+const MIRRORS = [
+  { value: 'none', text: 'No' },
+  { value: 'shared', text: 'Sharing them' },
+  { value: 'doubled', text: 'Doubling them' },
+] as const;
+
+/** The unit: two sequences and how they are woven. */
+export function BuildPanel() {
+  const { follows } = useDesign().construction.weft;
+  const selection = useBenchState((state) => state.selection);
+  const worked: Direction = follows ? 'warp' : (selection?.direction ?? 'warp');
+  return (
+    <Panel title="Build" purpose="Two sequences, crossed thread by thread.">
+      <SequencePart direction="warp" open={worked === 'warp'} />
+      <Choice
+        label="Weft"
+        value={follows ? 'follows' : 'own'}
+        options={[
+          { value: 'follows', text: 'Follows the warp' },
+          { value: 'own', text: 'Its own' },
+        ]}
+        onChange={(choice) => {
+          dispatch({ kind: 'edit', edit: setFollows(choice === 'follows') });
+          dispatch({ kind: 'select', selection: undefined });
+        }}
+      />
+      {!follows && <SequencePart direction="weft" open={worked === 'weft'} />}
+      <WeaveChoice />
+    </Panel>
+  );
+}
+
+/** One sequence as text, with its pivots; the bands as a list when it is the one being worked on. */
+function SequencePart({ direction, open }: { direction: Direction; open: boolean }) {
+  const design = useDesign();
+  const sequence = sequenceOf(design, direction);
+  const selection = useBenchState((state) => state.selection);
+  const last = sequence.bands.length - 1;
+  const after = selection?.direction === direction ? selection.band : last;
+  return (
+    <div className="flex flex-col gap-3">
+      <ThreadCountField direction={direction} />
+      <Choice
+        label={direction === 'warp' ? 'Turns back at its pivots' : 'Weft turns back at its pivots'}
+        value={sequence.mirror}
+        options={MIRRORS}
+        onChange={(mirror) => dispatch({ kind: 'edit', edit: setMirror(direction, mirror) })}
+      />
+      {open ? (
+        <>
+          <BandList direction={direction} />
+          <button
+            type="button"
+            className="button self-start"
+            onClick={() => {
+              const shade = sequence.bands[after]!.shade;
+              const next =
+                design.shades[
+                  (design.shades.findIndex(({ key }) => key === shade) + 1) % design.shades.length
+                ]!;
+              const edit = editBands(direction, (bands) =>
+                insertBand(bands, after + 1, { shade: next.key, count: 4 }),
+              );
+              dispatch({ kind: 'edit', edit, select: { direction, band: after + 1 } });
+            }}
+          >
+            <Plus size={16} aria-hidden="true" /> Add a band
+          </button>
+        </>
+      ) : (
+        <button
+          type="button"
+          className="button button-plain self-start text-woad"
+          onClick={() => dispatch({ kind: 'select', selection: { direction, band: 0 } })}
+        >
+          Show its {plural(sequence.bands.length, 'band')}
+        </button>
+      )}
+    </div>
+  );
+}

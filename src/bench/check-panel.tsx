@@ -1,0 +1,202 @@
+import { Check, Minus, X } from 'lucide-react';
+import { useMemo } from 'react';
+import { threadFacts } from '../core/design/design-facts.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { CoreError } from '../core/error.ts';
+import { toDecimal, toText } from '../core/exact/rational.ts';
+import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import type { PixelFit } from '../core/repeat/pixel-fit.ts';
+import { parseResolution } from '../core/units/resolution.ts';
+import { NumberField } from '../kit/number-field.tsx';
+import { VerdictMark } from '../kit/verdict-mark.tsx';
+import { lengthText, perMetreText, ppmText } from '../wording/measures.ts';
+import { grouped } from '../wording/sentences.ts';
+import {
+  directionSentence,
+  offerSentence,
+  paintedSentence,
+  perThreadText,
+  verdictSentence,
+} from '../wording/verdict.ts';
+import { dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { Measure, Panel } from './panel.tsx';
+
+/** The proof: what the repeat is, why it closes, and what rounding to pixels costs. */
+export function CheckPanel() {
+  const design = useDesign();
+  const report = useBenchState((state) => state.report);
+  const problem = useBenchState((state) => state.problem);
+  return (
+    <Panel title="Check" purpose="Does it repeat, why, and at what cost in pixels?">
+      {problem !== undefined && <p className="rounded-lg bg-madder-pale px-3 py-2 text-madder">{problem}</p>}
+      {report === undefined ? (
+        <p className="text-ash">Checking…</p>
+      ) : (
+        <Proof design={design} report={report} />
+      )}
+    </Panel>
+  );
+}
+
+function Proof({ design, report }: { design: Design; report: RepeatReport }) {
+  const facts = useFacts(design);
+  const { pixels, painted, size, repeat } = report;
+  const { unit } = design.lay;
+  const [nearest, ...others] = pixels.fits;
+  return (
+    <>
+      <div className={`rounded-card px-4 py-3 ${GROUND[report.verdict]}`}>
+        <p className="text-lg">
+          <VerdictMark verdict={report.verdict} size={20} />
+        </p>
+        <p className="text-[13.5px]">{verdictSentence(report)}</p>
+      </div>
+      <ul className="m-0 flex list-none flex-col gap-2 p-0 text-[13px]">
+        <Reason holds={report.numbers.closed}>
+          In numbers: each of {grouped(report.numbers.compared)} cells equals the one a repeat away.
+        </Reason>
+        {facts && (
+          <>
+            <Reason holds={facts.warp.repeat === facts.warp.period ? true : undefined}>
+              Warp: {directionSentence(facts.warp, 'end')}
+            </Reason>
+            <Reason holds={facts.weft.repeat === facts.weft.period ? true : undefined}>
+              Weft: {directionSentence(facts.weft, 'pick')}
+            </Reason>
+          </>
+        )}
+        <Reason holds={painted?.differingBytes === 0}>{paintedSentence(report)}</Reason>
+      </ul>
+      <NumberField
+        label="At a resolution of, pixels per inch"
+        text={design.resolution}
+        resolve={(text) => {
+          const dpi = parseResolution(text);
+          return dpi.d === 1n ? toText(dpi) : toDecimal(dpi, 4);
+        }}
+        onChange={(resolution) => setResolution(resolution, 'resolution')}
+        after={<span className="text-ash">dpi</span>}
+      />
+      <dl className="m-0 flex flex-col gap-1.5">
+        {repeat && (
+          <Measure name="Repeat">
+            {toText(repeat.width)} ends × {toText(repeat.height)} picks
+          </Measure>
+        )}
+        {size && (
+          <Measure name="Size">
+            {lengthText(size.width, unit)} × {lengthText(size.height, unit)} {unit}
+          </Measure>
+        )}
+        {nearest && (
+          <Measure name="Pixels">
+            {nearest.width} × {nearest.height}
+          </Measure>
+        )}
+        <Measure name="A thread">{perThreadText(pixels)}</Measure>
+      </dl>
+      {!pixels.crisp && nearest !== undefined && (
+        <p className="hint">
+          Threads are not whole pixels here, so a pixel on an edge between two shades shows their mean.
+        </p>
+      )}
+      {report.offers.length > 0 && (
+        <div>
+          <h3 className="mb-1 text-[14px]">Resolutions that come out whole</h3>
+          <ul className="m-0 flex list-none flex-col gap-1 p-0">
+            {report.offers.map((offer) => (
+              <li
+                key={`${offer.whole} ${toText(offer.dpi)}`}
+                className="flex items-center justify-between gap-2"
+              >
+                <span className="numbers">{offerSentence(offer)}</span>
+                <button
+                  type="button"
+                  className="button button-plain text-woad"
+                  onClick={() => setResolution(toText(offer.dpi))}
+                >
+                  Use
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {report.verdict === 'Fitted' && nearest !== undefined && <Fits nearest={nearest} others={others} />}
+    </>
+  );
+}
+
+const GROUND = {
+  Exact: 'bg-[#e4f0ea]',
+  Fitted: 'bg-weld-pale',
+  Open: 'bg-madder-pale',
+} as const;
+
+function setResolution(resolution: string, tag?: string): void {
+  dispatch({
+    kind: 'edit',
+    edit: (design) => ({ ...design, resolution }),
+    ...(tag === undefined ? {} : { tag }),
+  });
+}
+
+/** Undefined is neither: true, but worth knowing. */
+function Reason({ holds, children }: { holds: boolean | undefined; children: React.ReactNode }) {
+  const [Icon, colour, word] =
+    holds === undefined
+      ? ([Minus, 'text-weld', 'Note'] as const)
+      : holds
+        ? ([Check, 'text-verdigris', 'Holds'] as const)
+        : ([X, 'text-madder', 'Fails'] as const);
+  return (
+    <li className="flex gap-2">
+      <Icon size={16} className={`mt-0.5 flex-none ${colour}`} aria-label={word} />
+      <span>{children}</span>
+    </li>
+  );
+}
+
+function Fits({ nearest, others }: { nearest: PixelFit; others: readonly PixelFit[] }) {
+  return (
+    <div>
+      <h3 className="mb-1 text-[14px]">Pixel fit</h3>
+      <table className="w-full border-collapse text-right">
+        <thead>
+          <tr className="hint">
+            <th className="text-left font-normal">Size</th>
+            <th className="font-normal">Across</th>
+            <th className="font-normal">Ratio</th>
+          </tr>
+        </thead>
+        <tbody className="numbers">
+          {[nearest, ...others].map((fit) => (
+            <tr
+              key={`${fit.width} ${fit.height}`}
+              className="border-rule border-t"
+              title={perMetreText(fit.errorX)}
+            >
+              <td className="py-1 text-left">
+                {fit.width} × {fit.height}
+              </td>
+              <td>{ppmText(fit.errorX)}</td>
+              <td>{fit.errorRatio.n === 0n ? 'kept' : ppmText(fit.errorRatio)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Undefined while the design cannot be woven; the panel says why. */
+function useFacts(design: Design) {
+  return useMemo(() => {
+    try {
+      return threadFacts(design);
+    } catch (error) {
+      if (error instanceof CoreError) return undefined;
+      throw error;
+    }
+  }, [design]);
+}

@@ -1,0 +1,167 @@
+import { useEffect, useMemo, useRef } from 'react';
+import { pitchOf } from '../core/design/compile-design.ts';
+import { threadCount } from '../core/thread/sequence.ts';
+import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
+import { useBenchState, useDesign } from './bench-store.ts';
+import { settleCamera } from './cloth-actions.ts';
+import {
+  type Camera,
+  type ClothGeometry,
+  centre,
+  fitThree,
+  layGeometry,
+  nextLevel,
+  pickRatio,
+  zoomAbout,
+} from './cloth-camera.ts';
+import { useCloth } from './cloth-store.ts';
+import { sequenceOf } from './design-edits.ts';
+import { type Box, drawCloth } from './draw-cloth.ts';
+import { useClothPainter } from './use-cloth-painter.ts';
+
+/** Turns of the wheel, in its pixels, that make one level. */
+const WHEEL_LEVEL = 50;
+
+/** Width of an end when a design is opened. */
+const FIRST_PER_END = 5;
+
+/** The cloth: the painted repeat as an endless fill; the wheel zooms about the pointer, a drag pans. */
+export function Cloth() {
+  const design = useDesign();
+  const problem = useBenchState((state) => state.problem);
+  const { view, camera, repeat, outlineRepeat, outlineUnit, fade } = useCloth();
+  const pixelRatio = usePixelRatio();
+  const ratio = pickRatio(pitchOf(design.lay));
+  const host = useRef<HTMLDivElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
+
+  useEffect(() => {
+    const observer = new ResizeObserver(([entry]) => {
+      const { width, height } = entry!.contentRect;
+      useCloth.setState({ view: { width, height } });
+    });
+    observer.observe(host.current!);
+    return () => observer.disconnect();
+  }, []);
+
+  useEffect(() => useCloth.setState({ ratio }), [ratio]);
+
+  const placed = useMemo(
+    () => camera ?? { x: 0, y: view.height, perEnd: FIRST_PER_END },
+    [camera, view.height],
+  );
+  const wish = useMemo(
+    () => ({ design, perEnd: placed.perEnd, ratio, pixelRatio, camera: placed, view }),
+    [design, ratio, pixelRatio, placed, view],
+  );
+  const patch = useClothPainter(wish);
+  const geometry = useMemo(
+    () => repeat && layGeometry(repeat, placed.perEnd, ratio, pixelRatio),
+    [repeat, placed.perEnd, ratio, pixelRatio],
+  );
+
+  useEffect(() => {
+    if (camera !== undefined || repeat === undefined || view.width === 0) return;
+    const fit = fitThree(view, repeat, ratio, pixelRatio);
+    const perEnd = Math.min(fit, FIRST_PER_END);
+    useCloth.setState({ camera: settleCamera(centre(view, repeat, perEnd, ratio)) });
+  }, [camera, repeat, view, ratio, pixelRatio]);
+
+  useEffect(() => {
+    if (patch === undefined || geometry === undefined || view.width === 0) return;
+    const element = canvas.current!;
+    const [width, height] = [Math.round(view.width * pixelRatio), Math.round(view.height * pixelRatio)];
+    if (element.width !== width) element.width = width;
+    if (element.height !== height) element.height = height;
+    const unit = boxOf(placed, geometry, {
+      ends: threadCount(sequenceOf(design, 'warp')),
+      picks: threadCount(sequenceOf(design, 'weft')),
+    });
+    drawCloth(element.getContext('2d')!, {
+      view,
+      pixelRatio,
+      camera: placed,
+      geometry,
+      patch,
+      repeat: outlineRepeat && repeat !== undefined ? boxOf(placed, geometry, repeat) : undefined,
+      unit: outlineUnit ? unit : undefined,
+      fade,
+      fadeAround: unit,
+    });
+    element.dataset['painted'] = String(Number(element.dataset['painted'] ?? 0) + 1);
+  }, [patch, geometry, view, placed, pixelRatio, outlineRepeat, outlineUnit, fade, repeat, design]);
+
+  useWheel(host, pixelRatio);
+  return (
+    <div ref={host} className="relative min-h-0 min-w-0 touch-none overflow-hidden bg-linen">
+      <canvas
+        ref={canvas}
+        tabIndex={0}
+        role="img"
+        aria-label={`Cloth of ${design.name}`}
+        className="-outline-offset-4 block h-full w-full cursor-grab active:cursor-grabbing"
+        onPointerDown={startPan}
+      />
+      {problem !== undefined && (
+        <p
+          role="alert"
+          className="absolute inset-x-6 bottom-5 rounded-lg border border-madder/40 bg-paper px-4 py-3 text-madder shadow"
+        >
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function boxOf(
+  camera: Camera,
+  { stepX, stepY }: ClothGeometry,
+  threads: { ends: number; picks: number },
+): Box {
+  const [width, height] = [threads.ends * stepX, threads.picks * stepY];
+  return { left: camera.x, top: camera.y - height, width, height };
+}
+
+function startPan(event: React.PointerEvent<HTMLCanvasElement>): void {
+  if (event.button !== 0 && event.button !== 1) return;
+  const element = event.currentTarget;
+  element.setPointerCapture(event.pointerId);
+  let last = { x: event.clientX, y: event.clientY };
+  const move = (moved: PointerEvent) => {
+    const { camera } = useCloth.getState();
+    if (camera === undefined) return;
+    const x = camera.x + moved.clientX - last.x;
+    const y = camera.y + moved.clientY - last.y;
+    last = { x: moved.clientX, y: moved.clientY };
+    useCloth.setState({ camera: settleCamera({ ...camera, x, y }) });
+  };
+  const end = () => {
+    element.removeEventListener('pointermove', move);
+    element.removeEventListener('pointerup', end);
+    element.removeEventListener('pointercancel', end);
+  };
+  element.addEventListener('pointermove', move);
+  element.addEventListener('pointerup', end);
+  element.addEventListener('pointercancel', end);
+}
+
+function useWheel(host: React.RefObject<HTMLDivElement | null>, pixelRatio: number): void {
+  useEffect(() => {
+    const element = host.current!;
+    let turned = 0;
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      turned += event.deltaMode === 0 ? event.deltaY : event.deltaY * 30;
+      const { camera } = useCloth.getState();
+      if (camera === undefined || Math.abs(turned) < WHEEL_LEVEL) return;
+      const box = element.getBoundingClientRect();
+      const point = { x: event.clientX - box.left, y: event.clientY - box.top };
+      const perEnd = nextLevel(camera.perEnd, turned < 0 ? 1 : -1, pixelRatio);
+      turned = 0;
+      useCloth.setState({ camera: settleCamera(zoomAbout(camera, point, perEnd)) });
+    };
+    element.addEventListener('wheel', wheel, { passive: false });
+    return () => element.removeEventListener('wheel', wheel);
+  }, [host, pixelRatio]);
+}

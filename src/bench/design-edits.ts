@@ -1,0 +1,99 @@
+import type { Shade } from '../core/colour/shade.ts';
+import type { Design, Lay } from '../core/design/design-schema.ts';
+import { weftOf } from '../core/design/plaid/compile-plaid.ts';
+import type { Plaid } from '../core/design/plaid/plaid-schema.ts';
+import { type Bands, replaceShade } from '../core/thread/edit-bands.ts';
+import type { Mirror, Sequence } from '../core/thread/sequence.ts';
+import type { Twill } from '../core/thread/weave.ts';
+
+/** What the bench does to a design: each takes it and gives it changed, or the same object when nothing is. */
+export type Edit = (design: Design) => Design;
+
+export type Direction = 'warp' | 'weft';
+
+/** The sequence that a rail shows. */
+export function sequenceOf({ construction }: Design, direction: Direction): Sequence {
+  return direction === 'warp' ? construction.warp : weftOf(construction);
+}
+
+/** Replaces the sequence that a rail shows; a weft that follows the warp changes both. */
+export function setSequence(direction: Direction, sequence: Sequence): Edit {
+  return (design) => {
+    if (sequence === sequenceOf(design, direction)) return design;
+    const copy = { bands: [...sequence.bands], mirror: sequence.mirror };
+    const { construction } = design;
+    const own = direction === 'weft' && !construction.weft.follows;
+    return withPlaid(design, own ? { weft: { follows: false, own: copy } } : { warp: copy });
+  };
+}
+
+export function editBands(direction: Direction, change: (bands: Bands) => Bands): Edit {
+  return (design) => {
+    const sequence = sequenceOf(design, direction);
+    const bands = change(sequence.bands);
+    return bands === sequence.bands ? design : setSequence(direction, { ...sequence, bands })(design);
+  };
+}
+
+export function setMirror(direction: Direction, mirror: Mirror): Edit {
+  return (design) => setSequence(direction, { ...sequenceOf(design, direction), mirror })(design);
+}
+
+/** Lets the weft follow the warp, or go its own way: the way it had before, or the warp's to begin with. */
+export function setFollows(follows: boolean): Edit {
+  return (design) => {
+    const { warp, weft } = design.construction;
+    if (weft.follows === follows) return design;
+    return withPlaid(design, { weft: { follows, own: follows ? weft.own : (weft.own ?? warp) } });
+  };
+}
+
+export function setWeave(twill: Twill): Edit {
+  return (design) => withPlaid(design, { weave: { kind: 'twill', ...twill } });
+}
+
+export function setLay(change: Partial<Lay>): Edit {
+  return (design) => ({ ...design, lay: { ...design.lay, ...change } });
+}
+
+export function setShades(shades: readonly Shade[]): Edit {
+  return (design) => ({ ...design, shades: [...shades] });
+}
+
+/** Changes a shade; a new key is carried into every band that uses it. */
+export function changeShade(key: string, change: Partial<Shade>): Edit {
+  return (design) => {
+    const shades = design.shades.map((shade) => (shade.key === key ? { ...shade, ...change } : shade));
+    const renamed = change.key === undefined ? design : replaceEverywhere(design, key, change.key);
+    return { ...renamed, shades };
+  };
+}
+
+/** Takes a shade off the card; bands that use it take `replacement`. */
+export function removeShade(key: string, replacement: string | undefined): Edit {
+  return (design) => {
+    if (design.shades.length === 1) return design;
+    const freed = replacement === undefined ? design : replaceEverywhere(design, key, replacement);
+    if (bandsUsing(freed, key) > 0) return design;
+    return { ...freed, shades: design.shades.filter((shade) => shade.key !== key) };
+  };
+}
+
+/** How many typed bands use a shade, those of a weft that rests included. */
+export function bandsUsing({ construction }: Design, key: string): number {
+  const { warp, weft } = construction;
+  return [...warp.bands, ...(weft.own?.bands ?? [])].filter((band) => band.shade === key).length;
+}
+
+function replaceEverywhere(design: Design, from: string, to: string): Design {
+  const { warp, weft } = design.construction;
+  const changed = <T extends Sequence>(sequence: T) => ({
+    ...sequence,
+    bands: [...replaceShade(sequence.bands, from, to)],
+  });
+  return withPlaid(design, { warp: changed(warp), weft: { ...weft, own: weft.own && changed(weft.own) } });
+}
+
+function withPlaid(design: Design, change: Partial<Plaid>): Design {
+  return { ...design, construction: { ...design.construction, ...change } };
+}

@@ -1,0 +1,68 @@
+import { type Camera, type ClothGeometry, type Piece, type Size, tileCorner } from './cloth-camera.ts';
+
+/** A painted piece of cloth. */
+export interface Patch {
+  readonly bitmap: ImageBitmap;
+  readonly piece: Piece;
+  readonly geometry: ClothGeometry;
+}
+
+/** An upright box in CSS pixels. */
+export interface Box extends Size {
+  readonly left: number;
+  readonly top: number;
+}
+
+export interface ClothScene {
+  readonly view: Size;
+  readonly pixelRatio: number;
+  readonly camera: Camera;
+  readonly geometry: ClothGeometry;
+  readonly patch: Patch;
+  readonly repeat: Box | undefined;
+  readonly unit: Box | undefined;
+  readonly fade: number;
+  readonly fadeAround: Box;
+}
+
+/** Fills the view with the painted piece, repeated, and draws the outlines over it. */
+export function drawCloth(context: CanvasRenderingContext2D, scene: ClothScene): void {
+  const { view, pixelRatio, camera, geometry, patch } = scene;
+  const [left, top] = tileCorner(camera, geometry.tile, pixelRatio);
+  // Until the worker has painted the new size, the old piece is stretched to it.
+  const scaleX = geometry.stepX / patch.geometry.stepX;
+  const scaleY = geometry.stepY / patch.geometry.stepY;
+  const pattern = context.createPattern(patch.bitmap, 'repeat')!;
+  pattern.setTransform(
+    new DOMMatrix([scaleX, 0, 0, scaleY, left + patch.piece.x * scaleX, top + patch.piece.y * scaleY]),
+  );
+  context.setTransform(1, 0, 0, 1, 0, 0);
+  context.imageSmoothingEnabled = scaleX < 1;
+  context.fillStyle = pattern;
+  context.fillRect(0, 0, Math.ceil(view.width * pixelRatio), Math.ceil(view.height * pixelRatio));
+  context.setTransform(pixelRatio, 0, 0, pixelRatio, 0, 0);
+  if (scene.fade > 0) fadeOutside(context, view, scene.fadeAround, scene.fade);
+  if (scene.repeat !== undefined) outline(context, scene.repeat, '#20292b', [9, 6]);
+  if (scene.unit !== undefined) outline(context, scene.unit, '#2c5f7c', []);
+}
+
+function fadeOutside(context: CanvasRenderingContext2D, view: Size, box: Box, fade: number): void {
+  context.beginPath();
+  context.rect(0, 0, view.width, view.height);
+  context.rect(box.left, box.top, box.width, box.height);
+  context.fillStyle = `rgb(245 241 232 / ${fade})`;
+  context.fill('evenodd');
+}
+
+function outline(context: CanvasRenderingContext2D, box: Box, colour: string, dash: readonly number[]): void {
+  context.setLineDash(dash);
+  for (const [style, width] of [
+    ['rgb(255 255 255 / 0.9)', 3.5],
+    [colour, 1.5],
+  ] as const) {
+    context.strokeStyle = style;
+    context.lineWidth = width;
+    context.strokeRect(box.left, box.top, box.width, box.height);
+  }
+  context.setLineDash([]);
+}

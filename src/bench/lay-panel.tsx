@@ -1,0 +1,80 @@
+import { pitchOf } from '../core/design/compile-design.ts';
+import { parseExact } from '../core/exact/parse-exact.ts';
+import { isWhole, multiply, rational, toDecimal, toText } from '../core/exact/rational.ts';
+import { DENSITY_BASES, parseDensity } from '../core/units/density.ts';
+import { LENGTH_UNITS } from '../core/units/length.ts';
+import { Choice } from '../kit/choice.tsx';
+import { NumberField } from '../kit/number-field.tsx';
+import { lengthText } from '../wording/measures.ts';
+import { dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { useCloth } from './cloth-store.ts';
+import { setLay } from './design-edits.ts';
+import { Measure, Panel } from './panel.tsx';
+
+const PER = { in: 'inch', cm: 'cm' } as const;
+
+/** How the repeat lies, and how close the threads are. */
+export function LayPanel() {
+  const { lay } = useDesign();
+  const repeat = useCloth((cloth) => cloth.repeat);
+  const problem = useBenchState((state) => state.problem);
+  const pitch = pitchOf(lay);
+  const size = (threads: number, step: typeof pitch.x) =>
+    lengthText(multiply(rational(threads), step), lay.unit);
+  const set = (change: Parameters<typeof setLay>[0], tag?: string) =>
+    dispatch({ kind: 'edit', edit: setLay(change), ...(tag === undefined ? {} : { tag }) });
+  return (
+    <Panel title="Lay" purpose="Repeats side by side, straight. The density gives them their true size.">
+      <Choice
+        label="Density, threads per"
+        value={lay.per}
+        options={DENSITY_BASES.map((base) => ({ value: base, text: PER[base] }))}
+        onChange={(per) => set({ per })}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label={`Ends per ${PER[lay.per]}`}
+          text={lay.ends}
+          resolve={resolveDensity}
+          onChange={(ends) => set({ ends }, 'ends')}
+        />
+        <NumberField
+          label={`Picks per ${PER[lay.per]}`}
+          text={lay.picks}
+          resolve={resolveDensity}
+          onChange={(picks) => set({ picks }, 'picks')}
+        />
+      </div>
+      <Choice
+        label="Lengths are shown in"
+        value={lay.unit}
+        options={LENGTH_UNITS.map((unit) => ({ value: unit, text: unit }))}
+        onChange={(unit) => set({ unit })}
+      />
+      {repeat !== undefined && problem === undefined && (
+        <dl className="m-0 flex flex-col gap-1.5 border-rule border-t pt-3">
+          <Measure name="One repeat">
+            {size(repeat.ends, pitch.x)} × {size(repeat.picks, pitch.y)} {lay.unit}
+          </Measure>
+          <Measure name="One end">
+            {size(1, pitch.x)} {lay.unit}
+          </Measure>
+          <Measure name="One pick">
+            {size(1, pitch.y)} {lay.unit}
+          </Measure>
+        </dl>
+      )}
+    </Panel>
+  );
+}
+
+/** What a density comes to: as a fraction where a decimal would go on for ever. */
+function resolveDensity(text: string): string {
+  const value = parseDensity(text);
+  const decimal = toDecimal(value, 4);
+  return isWhole(value) || parseExactly(decimal) === toText(value) ? decimal : toText(value);
+}
+
+function parseExactly(text: string): string {
+  return toText(parseExact(text));
+}

@@ -1,0 +1,163 @@
+import { Eye } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { pitchOf } from '../core/design/compile-design.ts';
+import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
+import { parseResolution } from '../core/units/resolution.ts';
+import { VerdictMark } from '../kit/verdict-mark.tsx';
+import { lengthText } from '../wording/measures.ts';
+import { useBenchState, useDesign } from './bench-store.ts';
+import { CalibrateDialog } from './calibrate-dialog.tsx';
+import { zoomToPixels, zoomToThree, zoomToTrueSize } from './cloth-actions.ts';
+import { useCloth } from './cloth-store.ts';
+
+/**
+ * The one line under the cloth: repeat in threads, length and pixels, and the verdict.
+ * @param looking  whether the cloth is in view, with its zoom to show and to set
+ */
+export function MeasureLine({ looking }: { looking: boolean }) {
+  const design = useDesign();
+  const repeat = useCloth((cloth) => cloth.repeat);
+  const report = useBenchState((state) => state.report);
+  const perEnd = useCloth((cloth) => cloth.camera?.perEnd);
+  const { lay } = design;
+  const pitch = pitchOf(lay);
+  const tile = report?.pixels.fits[0];
+  return (
+    <section
+      aria-label="Measures"
+      className="numbers flex min-w-0 items-center gap-4 overflow-hidden whitespace-nowrap border-rule border-t bg-paper px-4"
+    >
+      {repeat !== undefined && (
+        <>
+          <span>
+            <span className="mr-1.5 font-text text-ash">Repeat</span>
+            {repeat.ends} ends × {repeat.picks} picks
+          </span>
+          <span className="max-[1100px]:hidden">
+            {lengthText(multiply(rational(repeat.ends), pitch.x), lay.unit)} ×{' '}
+            {lengthText(multiply(rational(repeat.picks), pitch.y), lay.unit)} {lay.unit}
+          </span>
+        </>
+      )}
+      {tile !== undefined && (
+        <span>
+          {tile.width} × {tile.height} px{' '}
+          <span className="font-text text-ash">
+            at {toDecimal(parseResolution(design.resolution), 2)} dpi
+          </span>
+        </span>
+      )}
+      <span aria-live="polite" className="font-text text-[14px]">
+        {report !== undefined && <VerdictMark verdict={report.verdict} />}
+      </span>
+      <span className="flex-1" />
+      {looking && perEnd !== undefined && (
+        <span className="text-ash max-[1180px]:hidden">{zoomText(perEnd)}</span>
+      )}
+      {looking && <ViewControls />}
+    </section>
+  );
+}
+
+function zoomText(perEnd: number): string {
+  const pixels = perEnd * window.devicePixelRatio;
+  return pixels >= 0.995
+    ? `${Number(pixels.toFixed(2))} px a thread`
+    : `1 px for ${Number((1 / pixels).toFixed(1))} threads`;
+}
+
+/** Ways to look at the cloth, each with its key. */
+function ViewControls() {
+  const { outlineRepeat, outlineUnit, fade, ticket } = useCloth();
+  const [calibrating, setCalibrating] = useState(false);
+  return (
+    <>
+      <Popover.Root>
+        <Popover.Trigger className="button button-plain font-text">
+          <Eye size={16} aria-hidden="true" /> View
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            side="top"
+            align="end"
+            sideOffset={8}
+            className="z-40 flex w-64 flex-col gap-1 rounded-card border border-rule bg-paper p-3 shadow-xl"
+          >
+            <ViewButton text="True size" hint="0" onClick={zoomToTrueSize} />
+            <ViewButton text="One thread a pixel" hint="1" onClick={zoomToPixels} />
+            <ViewButton text="Three repeats" hint="2" onClick={zoomToThree} />
+            <hr className="my-1 border-rule" />
+            <Toggle
+              text="Outline the repeat"
+              hint="R"
+              on={outlineRepeat}
+              onChange={(on) => useCloth.setState({ outlineRepeat: on })}
+            />
+            <Toggle
+              text="Outline the unit"
+              hint="U"
+              on={outlineUnit}
+              onChange={(on) => useCloth.setState({ outlineUnit: on })}
+            />
+            <Toggle
+              text="Pin the ticket"
+              hint="T"
+              on={ticket}
+              onChange={(on) => useCloth.setState({ ticket: on })}
+            />
+            <label className="label mt-1 mb-0 px-2">
+              Fade everything but the unit
+              <input
+                type="range"
+                min={0}
+                max={0.9}
+                step={0.05}
+                value={fade}
+                className="w-full accent-woad"
+                onChange={(event) => useCloth.setState({ fade: Number(event.target.value) })}
+              />
+            </label>
+            <hr className="my-1 border-rule" />
+            <ViewButton text="Measure this monitor…" hint="" onClick={() => setCalibrating(true)} />
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+      <CalibrateDialog open={calibrating} onOpenChange={setCalibrating} />
+    </>
+  );
+}
+
+function ViewButton({ text, hint, onClick }: { text: string; hint: string; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      className="flex justify-between rounded px-2 py-1 text-left hover:bg-linen"
+      onClick={onClick}
+    >
+      {text} <kbd className="numbers text-ash">{hint}</kbd>
+    </button>
+  );
+}
+
+interface ToggleProps {
+  readonly text: string;
+  readonly hint: string;
+  readonly on: boolean;
+  readonly onChange: (on: boolean) => void;
+}
+
+function Toggle({ text, hint, on, onChange }: ToggleProps) {
+  return (
+    <label className="flex cursor-pointer items-center gap-2 rounded px-2 py-1 hover:bg-linen">
+      <input
+        type="checkbox"
+        className="accent-woad"
+        checked={on}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      <span className="flex-1">{text}</span>
+      <kbd className="numbers text-ash">{hint}</kbd>
+    </label>
+  );
+}

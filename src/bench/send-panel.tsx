@@ -1,0 +1,153 @@
+import { Download } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { CoreError } from '../core/error.ts';
+import { toDecimal, toText } from '../core/exact/rational.ts';
+import { parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
+import { parseResolution } from '../core/units/resolution.ts';
+import { Choice } from '../kit/choice.tsx';
+import { NumberField } from '../kit/number-field.tsx';
+import { errorSentence } from '../wording/error-sentence.ts';
+import { lengthText } from '../wording/measures.ts';
+import { saveNow } from './autosave.ts';
+import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { Panel } from './panel.tsx';
+import { addressOf, isPicture, readWish, SEND_FILES, type SendFile, useSend } from './send-store.ts';
+import { fileName, takeFile } from './take-file.ts';
+
+const NAMES: Readonly<Record<SendFile, string>> = {
+  png: 'PNG',
+  svg: 'SVG',
+  txt: 'Counts',
+  csv: 'CSV',
+  json: 'Design',
+};
+
+const FOR: Readonly<Record<SendFile, string>> = {
+  png: 'A picture in whole pixels, its resolution written in it.',
+  svg: 'A drawing at true size, sharp at any scale.',
+  txt: 'Thread counts as text, which Vetro and people read.',
+  csv: 'Thread counts as a table: direction, shade, colour, count, pivot.',
+  json: 'The whole design, to open in Vetro again.',
+};
+
+/** Who gets it: which file, how much of it, and how fine. */
+export function SendPanel() {
+  const design = useDesign();
+  const wish = useSend();
+  const problem = useBenchState((state) => state.problem);
+  const [taken, setTaken] = useState<number>();
+  const numbers = isPicture(wish.file) ? readWish(wish, design) : undefined;
+  const wrong = problem ?? (numbers !== undefined && 'problem' in numbers ? numbers.problem : undefined);
+  return (
+    <Panel title="Send" purpose="A file that repeats wherever it goes.">
+      <Choice
+        label="File"
+        value={wish.file}
+        options={SEND_FILES.map((file) => ({ value: file, text: NAMES[file] }))}
+        onChange={(file) => useSend.setState({ file })}
+      />
+      <p className="hint -mt-2">{FOR[wish.file]}</p>
+      {isPicture(wish.file) && <PictureWish />}
+      {wrong !== undefined && (
+        <p role="alert" className="rounded-lg bg-madder-pale px-3 py-2 text-[13px] text-madder">
+          {wrong}
+        </p>
+      )}
+      <button
+        type="button"
+        className="button button-go"
+        disabled={taken !== undefined || (isPicture(wish.file) && wrong !== undefined)}
+        onClick={() => void send(setTaken)}
+      >
+        <Download size={16} aria-hidden="true" />
+        {taken === undefined
+          ? `Send the ${NAMES[wish.file]}`
+          : `Making it… ${(taken / 1e6).toFixed(1)} MB so far`}
+      </button>
+    </Panel>
+  );
+}
+
+function PictureWish() {
+  const design = useDesign();
+  const wish = useSend();
+  const { unit } = design.lay;
+  return (
+    <>
+      <Choice
+        label="How much"
+        value={wish.what}
+        options={[
+          { value: 'tile', text: 'One repeat' },
+          { value: 'sheet', text: 'A sheet of repeats' },
+        ]}
+        onChange={(what) => useSend.setState({ what })}
+      />
+      {wish.what === 'sheet' && (
+        <NumberField
+          label="Size of the sheet"
+          text={wish.size}
+          resolve={(text) => {
+            const sheet = parseSheet(text, unit);
+            return `${lengthText(sheet.width, unit)} × ${lengthText(sheet.height, unit)} ${unit}`;
+          }}
+          onChange={(size) => useSend.setState({ size })}
+        />
+      )}
+      {wish.file === 'png' && (
+        <Choice
+          label="How fine"
+          value={wish.scale}
+          options={[
+            { value: 'dpi', text: 'At true size' },
+            { value: 'thread', text: 'Pixels a thread' },
+          ]}
+          onChange={(scale) => useSend.setState({ scale })}
+        />
+      )}
+      {wish.file === 'png' && wish.scale === 'dpi' && (
+        <NumberField
+          label="Resolution, pixels per inch"
+          text={design.resolution}
+          resolve={(text) => {
+            const dpi = parseResolution(text);
+            return dpi.d === 1n ? toText(dpi) : toDecimal(dpi, 4);
+          }}
+          onChange={(resolution) =>
+            dispatch({ kind: 'edit', edit: (old) => ({ ...old, resolution }), tag: 'resolution' })
+          }
+          after={<span className="text-ash">dpi</span>}
+        />
+      )}
+      {wish.file === 'png' && wish.scale === 'thread' && (
+        <NumberField
+          label="Pixels a thread"
+          text={wish.perThread}
+          resolve={(text) => String(parsePerStep(text))}
+          onChange={(perThread) => useSend.setState({ perThread })}
+          after={<span className="text-ash">px</span>}
+        />
+      )}
+    </>
+  );
+}
+
+/** Saves what is on the bench, then takes the file that the server makes of it. */
+async function send(told: (bytes: number | undefined) => void): Promise<void> {
+  told(0);
+  try {
+    await saveNow();
+    const { id, saved, history } = benchState();
+    if (saved.kind === 'failed' || saved.kind === 'stale') {
+      toast.error('The last change is not saved yet, so it would be missing from the file. Save it first.');
+      return;
+    }
+    const wish = useSend.getState();
+    await takeFile(addressOf(id, wish, history.present), fileName(history.present.name, wish.file), told);
+  } catch (error) {
+    toast.error(error instanceof CoreError ? errorSentence(error) : (error as Error).message);
+  } finally {
+    told(undefined);
+  }
+}

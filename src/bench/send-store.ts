@@ -1,0 +1,73 @@
+import { create } from 'zustand';
+import type { Design } from '../core/design/design-schema.ts';
+import { CoreError } from '../core/error.ts';
+import type { Rectangle } from '../core/exact/vector.ts';
+import { type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
+import { parseResolution } from '../core/units/resolution.ts';
+import { errorSentence } from '../wording/error-sentence.ts';
+
+export const SEND_FILES = ['png', 'svg', 'txt', 'csv', 'json'] as const;
+export type SendFile = (typeof SEND_FILES)[number];
+
+/** What is to be sent, as it was typed; it belongs to the bench, not to the design. */
+export interface SendWish {
+  readonly file: SendFile;
+  readonly what: 'tile' | 'sheet';
+  readonly scale: 'thread' | 'dpi';
+  readonly perThread: string;
+  readonly size: string;
+}
+
+export const useSend = create<SendWish>(() => ({
+  file: 'png',
+  what: 'tile',
+  scale: 'dpi',
+  perThread: '4',
+  size: '300 x 300 mm',
+}));
+
+/** A wish in numbers, as the painter and the server's addresses take it. */
+export interface SendNumbers {
+  readonly scale: PictureScale;
+  readonly sheet: Rectangle | undefined;
+}
+
+/** Reads a wish; the sentence says what of it is not right. */
+export function readWish(wish: SendWish, { lay, resolution }: Design): SendNumbers | { problem: string } {
+  try {
+    return {
+      scale:
+        wish.scale === 'thread' && wish.file === 'png'
+          ? { perStep: parsePerStep(wish.perThread) }
+          : { dpi: parseResolution(resolution) },
+      sheet: wish.what === 'sheet' ? parseSheet(wish.size, lay.unit) : undefined,
+    };
+  } catch (error) {
+    if (error instanceof CoreError) return { problem: errorSentence(error)! };
+    throw error;
+  }
+}
+
+/** The name that the server has for a kind of file. */
+const FILE_NAMES: Readonly<Record<SendFile, string>> = {
+  png: 'tile.png',
+  svg: 'tile.svg',
+  txt: 'counts.txt',
+  csv: 'counts.csv',
+  json: 'design.json',
+};
+
+/** Address of the file that a wish asks for. */
+export function addressOf(id: string, wish: SendWish, { resolution }: Design): string {
+  const query = new URLSearchParams({ save: '' });
+  if (wish.file === 'png') {
+    if (wish.scale === 'thread') query.set('perThread', wish.perThread);
+    else query.set('dpi', resolution);
+  }
+  if (wish.what === 'sheet' && isPicture(wish.file)) query.set('size', wish.size);
+  return `/api/designs/${id}/files/${FILE_NAMES[wish.file]}?${query}`;
+}
+
+export function isPicture(file: SendFile): boolean {
+  return file === 'png' || file === 'svg';
+}

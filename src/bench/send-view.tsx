@@ -1,0 +1,112 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { pitchOf } from '../core/design/compile-design.ts';
+import type { Rational } from '../core/exact/rational.ts';
+import { multiply, rational } from '../core/exact/rational.ts';
+import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
+import { lengthText } from '../wording/measures.ts';
+import { useDesign } from './bench-store.ts';
+import type { Size } from './cloth-camera.ts';
+import { useCloth } from './cloth-store.ts';
+import { FileText } from './file-text.tsx';
+import { isPicture, readWish, useSend } from './send-store.ts';
+import { type SendPreview, useSendPreview } from './use-send-preview.ts';
+
+/** Room left around the picture for its measures, in CSS pixels. */
+const MARGIN = 64;
+
+/** What will be sent, with its measures along its edges. */
+export function SendView() {
+  const host = useRef<HTMLDivElement>(null);
+  const [view, setView] = useState<Size>({ width: 0, height: 0 });
+  const wish = useSend();
+  useEffect(() => {
+    const observer = new ResizeObserver(([entry]) => {
+      const { width, height } = entry!.contentRect;
+      setView({ width, height });
+    });
+    observer.observe(host.current!);
+    return () => observer.disconnect();
+  }, []);
+  return (
+    <div ref={host} className="relative min-h-0 min-w-0 overflow-hidden bg-[#ebe5d8]">
+      {isPicture(wish.file) ? <PictureView view={view} /> : <FileText />}
+    </div>
+  );
+}
+
+function PictureView({ view }: { view: Size }) {
+  const design = useDesign();
+  const wish = useSend();
+  const pixelRatio = usePixelRatio();
+  const ask = useMemo(() => {
+    const numbers = readWish(wish, design);
+    if ('problem' in numbers) return undefined;
+    const room = (side: number) => Math.max(0, side - 2 * MARGIN) * pixelRatio;
+    return { design, numbers, room: { width: room(view.width), height: room(view.height) } };
+  }, [design, wish, view, pixelRatio]);
+  const preview = useSendPreview(ask);
+  if (preview === undefined) return null;
+  if ('problem' in preview) return <p className="p-10 text-center text-madder">{preview.problem}</p>;
+  return <Measured preview={preview} pixelRatio={pixelRatio} sheet={ask?.numbers.sheet} />;
+}
+
+interface MeasuredProps {
+  readonly preview: SendPreview;
+  readonly pixelRatio: number;
+  readonly sheet: { readonly width: Rational; readonly height: Rational } | undefined;
+}
+
+function Measured({ preview, pixelRatio, sheet }: MeasuredProps) {
+  const { order, scale } = preview;
+  const { lay } = useDesign();
+  const { file } = useSend();
+  const repeat = useCloth((cloth) => cloth.repeat);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => drawSheet(canvas.current!, preview), [preview]);
+  const [width, height] = [(order.width * scale) / pixelRatio, (order.height * scale) / pixelRatio];
+  const pitch = pitchOf(lay);
+  const true_ = sheet ?? {
+    width: multiply(rational(repeat?.ends ?? 0), pitch.x),
+    height: multiply(rational(repeat?.picks ?? 0), pitch.y),
+  };
+  const measure = (pixels: number, length: Rational) =>
+    `${file === 'png' ? `${pixels} px · ` : ''}${lengthText(length, lay.unit)} ${lay.unit}`;
+  return (
+    <div className="grid h-full place-items-center">
+      <div className="relative" style={{ width, height }}>
+        <canvas
+          ref={canvas}
+          role="img"
+          aria-label="What will be sent"
+          className="block h-full w-full bg-paper shadow-[0_4px_18px_rgb(32_41_43/0.25)]"
+        />
+        <span className="numbers -top-7 absolute inset-x-0 text-center">
+          {measure(order.width, true_.width)}
+        </span>
+        <span className="numbers -left-7 absolute top-1/2 -translate-x-1/2 -translate-y-1/2 -rotate-90 whitespace-nowrap">
+          {measure(order.height, true_.height)}
+        </span>
+      </div>
+    </div>
+  );
+}
+
+/** Fills the sheet with the painted repeat, stretched by less than a pixel to its exact share. */
+function drawSheet(canvas: HTMLCanvasElement, { order, scale, tile }: SendPreview): void {
+  canvas.width = Math.max(1, Math.round(order.width * scale));
+  canvas.height = Math.max(1, Math.round(order.height * scale));
+  const context = canvas.getContext('2d')!;
+  const pattern = context.createPattern(tile, 'repeat')!;
+  pattern.setTransform(
+    new DOMMatrix([
+      (order.tile.width * scale) / tile.width,
+      0,
+      0,
+      (order.tile.height * scale) / tile.height,
+      0,
+      0,
+    ]),
+  );
+  context.fillStyle = pattern;
+  context.fillRect(0, 0, canvas.width, canvas.height);
+}

@@ -1,0 +1,61 @@
+import { equals, toDecimal } from '../core/exact/rational.ts';
+import { threadCount } from '../core/thread/sequence.ts';
+import { twillName } from '../core/thread/weave.ts';
+import { parseDensity } from '../core/units/density.ts';
+import { plural } from '../wording/measures.ts';
+import { type BenchState, STEPS, type Step } from './bench-state.ts';
+import { dispatch, useBenchState } from './bench-store.ts';
+
+/** The order of work as words on a running stitch, each with where it stands. */
+export function Steps() {
+  const current = useBenchState((state) => state.step);
+  const bench = useBenchState((state) => state);
+  return (
+    <nav aria-label="Steps" className="relative flex h-[54px] px-[18px]">
+      <span className="absolute right-[18px] bottom-2 left-[18px] border-rule border-b-2 border-dashed" />
+      {STEPS.map((step) => (
+        <button
+          key={step}
+          type="button"
+          aria-current={step === current ? 'step' : undefined}
+          className="relative flex min-w-0 flex-1 flex-col pt-1.5 text-left leading-tight"
+          onClick={() => dispatch({ kind: 'step', step })}
+        >
+          <b className={`font-semibold ${step === current ? 'text-woad' : ''}`}>{step}</b>
+          <small className="block truncate pr-3 text-[12px] text-ash">{stateOf(step, bench)}</small>
+          {step === current && (
+            <>
+              <span className="absolute right-[30px] bottom-2 left-0 -mb-px border-woad border-b-[3px]" />
+              <span className="absolute right-6 bottom-[5px] h-[9px] w-[9px] rotate-45 rounded-[1px] bg-woad" />
+            </>
+          )}
+        </button>
+      ))}
+    </nav>
+  );
+}
+
+function stateOf(step: Step, { history, report, problem }: BenchState): string {
+  const { shades, construction, lay, resolution } = history.present;
+  switch (step) {
+    case 'Colours':
+      return plural(shades.length, 'shade');
+    case 'Build':
+      return `${plural(threadCount(construction.warp), 'end')}, ${twillName(construction.weave)
+        .toLowerCase()
+        .replace(/ ([zs])$/, (hand) => hand.toUpperCase())}`;
+    case 'Lay': {
+      const [ends, picks] = [parseDensity(lay.ends), parseDensity(lay.picks)];
+      const per = lay.per === 'in' ? 'per inch' : 'per cm';
+      return equals(ends, picks)
+        ? `Straight, ${toDecimal(ends, 3)} threads ${per}`
+        : `Straight, ${toDecimal(ends, 3)} × ${toDecimal(picks, 3)} ${per}`;
+    }
+    case 'Check':
+      return problem !== undefined ? 'Cannot be woven' : (report?.verdict ?? 'Checking…');
+    case 'Send':
+      return `PNG or SVG, ${resolution} dpi`;
+    default:
+      return step satisfies never;
+  }
+}

@@ -1,0 +1,34 @@
+import { RequestError, refusal } from '../kit/request.ts';
+
+/**
+ * Fetches a file and hands it to the browser's downloads.
+ * @param told  hears how many bytes have come
+ * @throws RequestError
+ */
+export async function takeFile(address: string, name: string, told: (bytes: number) => void): Promise<void> {
+  const response = await fetch(address).catch(() => {
+    throw new RequestError(0, 'request/offline', 'Vetro’s server does not answer. Is it still running?');
+  });
+  if (!response.ok || response.body === null) {
+    throw refusal(response.status, await response.json().catch(() => null));
+  }
+  const pieces: Uint8Array<ArrayBuffer>[] = [];
+  let bytes = 0;
+  const reader = response.body.getReader();
+  for (let next = await reader.read(); !next.done; next = await reader.read()) {
+    pieces.push(next.value);
+    bytes += next.value.length;
+    told(bytes);
+  }
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob(pieces, { type: response.headers.get('content-type') ?? '' }));
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+}
+
+/** A file's name from a design's: without what file systems refuse. */
+export function fileName(name: string, ending: string): string {
+  const plain = [...name].map((sign) => (/[\\/:*?"<>|]/.test(sign) || sign < ' ' ? '-' : sign)).join('');
+  return `${plain}.${ending}`;
+}

@@ -1,0 +1,87 @@
+import { X } from 'lucide-react';
+import { useMemo } from 'react';
+import { threadFacts } from '../core/design/design-facts.ts';
+import { CoreError } from '../core/error.ts';
+import { equals, toText } from '../core/exact/rational.ts';
+import { twillName } from '../core/thread/weave.ts';
+import { VerdictMark } from '../kit/verdict-mark.tsx';
+import { lengthText } from '../wording/measures.ts';
+import { useBenchState, useDesign } from './bench-store.ts';
+import { useCloth } from './cloth-store.ts';
+import { sequenceOf } from './design-edits.ts';
+import { Measure } from './panel.tsx';
+
+/** Most shades shown as chips. */
+const CHIPS = 8;
+
+/** The card that travels with a design, pinned to a corner of the cloth. */
+export function Ticket() {
+  const design = useDesign();
+  const range = useBenchState((state) => state.range);
+  const report = useBenchState((state) => state.report);
+  const shown = useCloth((cloth) => cloth.ticket);
+  const float = useMemo(() => floatOf(design), [design]);
+  if (!shown) return null;
+  const pivots = sequenceOf(design, 'warp').mirror;
+  const { unit } = design.lay;
+  return (
+    <aside
+      aria-label="Ticket"
+      className="absolute top-[58px] right-[22px] z-20 w-[232px] rounded-t-sm rounded-b-card bg-paper px-4 pt-[30px] pb-3.5 shadow-[0_6px_22px_rgb(32_41_43/0.22)]"
+    >
+      <span className="-ml-[7px] absolute top-[9px] left-1/2 h-[13px] w-[13px] rounded-full bg-[#cfc7b4] shadow-[inset_0_1px_2px_rgb(0_0_0/0.35),0_0_0_3px_#ede6d6]" />
+      <button
+        type="button"
+        aria-label="Unpin the ticket"
+        className="absolute top-1.5 right-1.5 rounded p-1 text-ash hover:bg-linen"
+        onClick={() => useCloth.setState({ ticket: false })}
+      >
+        <X size={14} aria-hidden="true" />
+      </button>
+      <h3 className="break-words text-[17px] leading-tight">{design.name}</h3>
+      <p className="text-[12.5px] text-ash">
+        {[design.number, range].filter((part) => part !== '').join(' · ')}
+      </p>
+      <dl className="mt-2 mb-0 flex flex-col gap-0.5">
+        {report?.repeat && (
+          <Measure name="Repeat">
+            {toText(report.repeat.width)} × {toText(report.repeat.height)}
+          </Measure>
+        )}
+        {report?.size && (
+          <Measure name="Size">
+            {lengthText(report.size.width, unit)}
+            {equals(report.size.width, report.size.height)
+              ? ''
+              : ` × ${lengthText(report.size.height, unit)}`}{' '}
+            {unit}
+          </Measure>
+        )}
+        <Measure name="Woven">{twillName(design.construction.weave)}</Measure>
+        {float !== undefined && <Measure name="Longest float">{float}</Measure>}
+        <Measure name="Pivots">{pivots === 'none' ? 'no' : pivots}</Measure>
+      </dl>
+      <div className="mt-2.5 flex items-center gap-1.5">
+        {design.shades.slice(0, CHIPS).map((shade) => (
+          <span
+            key={shade.key}
+            className="chip h-5 w-5"
+            title={shade.name}
+            style={{ backgroundColor: shade.hex }}
+          />
+        ))}
+        <span className="flex-1" />
+        {report !== undefined && <VerdictMark verdict={report.verdict} />}
+      </div>
+    </aside>
+  );
+}
+
+function floatOf(design: Parameters<typeof threadFacts>[0]): number | undefined {
+  try {
+    return threadFacts(design).float;
+  } catch (error) {
+    if (error instanceof CoreError) return undefined;
+    throw error;
+  }
+}

@@ -1,0 +1,32 @@
+import { releaseProxy } from 'comlink';
+import { useEffect, useRef } from 'react';
+import type { Design } from '../core/design/design-schema.ts';
+import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import { latest } from '../kit/latest.ts';
+import type { Answer } from '../workers/cloth-worker.ts';
+import { openClothWorker } from '../workers/open-worker.ts';
+import { dispatch, useDesign } from './bench-store.ts';
+
+/** Pause after a change before the check runs, so that it does not hold up the painting. */
+const PAUSE = 150;
+
+/** Checks the design whenever it changes, in a worker of its own. */
+export function useRepeatCheck(): void {
+  const design = useDesign();
+  const ask = useRef<(design: Design) => void>(undefined);
+  useEffect(() => {
+    const worker = openClothWorker();
+    ask.current = latest(
+      async (next: Design): Promise<Answer<RepeatReport>> => worker.check(next),
+      (answer) => {
+        if ('value' in answer) dispatch({ kind: 'report', report: answer.value });
+      },
+      console.error,
+    );
+    return () => worker[releaseProxy]();
+  }, []);
+  useEffect(() => {
+    const timer = setTimeout(() => ask.current?.(design), PAUSE);
+    return () => clearTimeout(timer);
+  }, [design]);
+}

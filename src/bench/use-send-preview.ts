@@ -1,0 +1,71 @@
+import { releaseProxy } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { Design } from '../core/design/design-schema.ts';
+import type { PictureOrder } from '../core/formats/picture-order.ts';
+import { latest } from '../kit/latest.ts';
+import { openClothWorker } from '../workers/open-worker.ts';
+import type { Size } from './cloth-camera.ts';
+import type { SendNumbers } from './send-store.ts';
+
+/** A picture that is to be sent, at a size that fits the view. */
+export interface SendPreview {
+  readonly order: PictureOrder;
+  /** Device pixels on the screen for one of the picture's. */
+  readonly scale: number;
+  /** One repeat, painted at about that scale. */
+  readonly tile: ImageBitmap;
+}
+
+interface Ask {
+  readonly design: Design;
+  readonly numbers: SendNumbers;
+  /** Room for the picture, in device pixels. */
+  readonly room: Size;
+}
+
+/** Largest enlargement of a small tile. */
+const MOST_TIMES = 12;
+
+/** Paints what will be sent whenever the wish changes; a wish that cannot be met gives the sentence instead. */
+export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: string } | undefined {
+  const [preview, setPreview] = useState<SendPreview | { problem: string }>();
+  const request = useRef<(ask: Ask) => void>(undefined);
+  useEffect(() => {
+    const worker = openClothWorker();
+    const paint = async ({ design, numbers, room }: Ask) => {
+      const ordered = await worker.order(design, numbers.scale, numbers.sheet);
+      if ('problem' in ordered) return ordered;
+      const order = ordered.value;
+      const scale = fitScale(order, room);
+      const tile = {
+        width: Math.max(1, Math.round(order.tile.width * scale)),
+        height: Math.max(1, Math.round(order.tile.height * scale)),
+      };
+      const answer = await worker.paint({ design, tile, look: 'flat', x: 0, y: 0, ...tile });
+      return 'problem' in answer ? answer : { order, scale, tile: answer.value };
+    };
+    request.current = latest(
+      paint,
+      (result) =>
+        setPreview((old) => {
+          if (old !== undefined && 'tile' in old) old.tile.close();
+          return result;
+        }),
+      (error) => {
+        console.error(error);
+        setPreview({ problem: 'The picture could not be painted here; it can still be sent.' });
+      },
+    );
+    return () => worker[releaseProxy]();
+  }, []);
+  useEffect(() => {
+    if (ask !== undefined && ask.room.width > 0) request.current?.(ask);
+  }, [ask]);
+  return ask === undefined ? undefined : preview;
+}
+
+/** Shrinks to the room; enlarges by a whole number, so that pixels stay square. */
+export function fitScale({ width, height }: Size, room: Size): number {
+  const fit = Math.min(room.width / width, room.height / height);
+  return fit < 1 ? fit : Math.min(MOST_TIMES, Math.floor(fit));
+}

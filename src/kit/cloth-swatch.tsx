@@ -1,0 +1,41 @@
+import { useEffect, useRef } from 'react';
+import { compile } from '../core/design/compile-design.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { paintRows, preparePainting } from '../core/paint/painting.ts';
+import { usePixelRatio } from './use-pixel-ratio.ts';
+
+interface ClothSwatchProps {
+  readonly design: Design;
+  readonly width: number;
+  readonly height: number;
+  /** CSS pixels a thread, whole. */
+  readonly perThread: number;
+}
+
+/** A small true crop of a design's cloth, painted here; for designs that are not stored yet. */
+export function ClothSwatch({ design, width, height, perThread }: ClothSwatchProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const pixelRatio = usePixelRatio();
+  useEffect(() => {
+    const element = canvas.current!;
+    element.width = Math.round(width * pixelRatio);
+    element.height = Math.round(height * pixelRatio);
+    const unit = compile(design);
+    const step = Math.max(1, Math.round(perThread * pixelRatio));
+    const tile = { width: unit.content.width * step, height: unit.content.height * step };
+    const offset = { x: 0, y: -element.height };
+    const painting = preparePainting(unit, { tile, width: element.width, offset, look: 'flat' });
+    const image = new ImageData(element.width, element.height);
+    paintRows(painting, 0, element.height, new Uint32Array(image.data.buffer));
+    element.getContext('2d')!.putImageData(image, 0, 0);
+  }, [design, width, height, perThread, pixelRatio]);
+  return (
+    <canvas
+      ref={canvas}
+      role="img"
+      aria-label={`Cloth of ${design.name}`}
+      className="pinked block"
+      style={{ width, height }}
+    />
+  );
+}

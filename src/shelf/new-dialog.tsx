@@ -1,0 +1,167 @@
+import { useId, useMemo, useState } from 'react';
+import type { Design } from '../core/design/design-schema.ts';
+import type { CoreError } from '../core/error.ts';
+import { threadCount } from '../core/thread/sequence.ts';
+import { ClothSwatch } from '../kit/cloth-swatch.tsx';
+import { Dialog } from '../kit/dialog.tsx';
+import { Mistake } from '../kit/mistake.tsx';
+import { plural } from '../wording/measures.ts';
+import { type StartFields, startDesign } from './start-design.ts';
+import { STARTS, type Start } from './starts.ts';
+
+interface NewDialogProps {
+  readonly start: Start;
+  readonly onClose: () => void;
+  readonly onMake: (design: Design) => void;
+}
+
+/** Begins a plaid from thread counts: typed, or taken from an example and changed. */
+export function NewDialog({ start, onClose, onMake }: NewDialogProps) {
+  const [fields, setFields] = useState<StartFields>({ ...start, name: '' });
+  const [example, setExample] = useState(start.name);
+  const result = useMemo(() => startDesign(fields), [fields]);
+  const design = 'design' in result ? result.design : undefined;
+  const errorOf = (field: string) => ('error' in result && result.field === field ? result.error : undefined);
+  const set = (change: Partial<StartFields>) => setFields((old) => ({ ...old, ...change }));
+  return (
+    <Dialog open onOpenChange={onClose} title="New plaid or stripe" wide>
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (design !== undefined) onMake(design);
+        }}
+      >
+        <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
+          <div className="flex flex-col gap-3">
+            <Field
+              label="Name"
+              value={fields.name}
+              onChange={(name) => set({ name })}
+              placeholder="Untitled"
+            />
+            <Field
+              label="Warp: a letter a shade, and its threads; a slash marks the pivots"
+              value={fields.warp}
+              error={errorOf('warp')}
+              onChange={(warp) => set({ warp })}
+              counts
+            />
+            <Field
+              label="Weft, from the lower edge up"
+              value={fields.weft}
+              error={errorOf('weft')}
+              onChange={(weft) => set({ weft })}
+              placeholder="Follows the warp"
+              counts
+            />
+            <Field
+              label="Woven as: plain, or a twill such as 2/2 Z"
+              value={fields.weave}
+              error={errorOf('weave')}
+              onChange={(weave) => set({ weave })}
+              counts
+            />
+          </div>
+          <div>
+            {design === undefined ? (
+              <div className="grid h-[200px] w-[220px] place-items-center rounded border border-rule border-dashed p-4 text-center text-ash">
+                The cloth shows when the counts can be read.
+              </div>
+            ) : (
+              <>
+                <ClothSwatch design={design} width={220} height={200} perThread={3} />
+                <p className="hint mt-1">
+                  {plural(threadCount(design.construction.warp), 'end')} in the warp’s repeat
+                </p>
+              </>
+            )}
+          </div>
+        </div>
+        <Examples
+          chosen={example}
+          onChoose={(chosen) => {
+            setExample(chosen.name);
+            set({ ...chosen, name: fields.name });
+          }}
+        />
+        <div className="flex justify-end gap-2">
+          <button type="button" className="button" onClick={onClose}>
+            Leave it
+          </button>
+          <button type="submit" className="button button-go" disabled={design === undefined}>
+            Put it on the bench
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
+interface FieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly error?: CoreError | undefined;
+  readonly placeholder?: string;
+  readonly counts?: boolean;
+}
+
+function Field({ label, value, onChange, error, placeholder, counts = false }: FieldProps) {
+  const id = useId();
+  return (
+    <div>
+      <label className="label" htmlFor={id}>
+        {label}
+      </label>
+      <input
+        id={id}
+        className={`field ${counts ? 'numbers' : ''}`}
+        value={value}
+        placeholder={placeholder}
+        maxLength={counts ? undefined : 120}
+        spellCheck={false}
+        autoComplete="off"
+        aria-invalid={error !== undefined}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      <div aria-live="polite">{error !== undefined && <Mistake text={value} error={error} />}</div>
+    </div>
+  );
+}
+
+/** Examples as small swatches; one fills the fields. */
+export function Examples({
+  chosen,
+  onChoose,
+}: {
+  chosen: string | undefined;
+  onChoose: (start: Start) => void;
+}) {
+  const designs = useMemo(
+    () => STARTS.map((start) => ({ start, result: startDesign({ ...start, name: start.name }) })),
+    [],
+  );
+  return (
+    <fieldset className="m-0 border-0 p-0">
+      <legend className="label">Begin with the numbers of</legend>
+      <div className="grid grid-cols-6 gap-3 max-[760px]:grid-cols-3">
+        {designs.map(({ start, result }) => (
+          <button
+            key={start.name}
+            type="button"
+            title={start.what}
+            aria-pressed={start.name === chosen}
+            className={`rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${start.name === chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
+            onClick={() => onChoose(start)}
+          >
+            {'design' in result && (
+              <ClothSwatch design={result.design} width={92} height={72} perThread={2} />
+            )}
+            <span className="mt-1 block">{start.name}</span>
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,72 @@
+import type { QueryClient } from '@tanstack/react-query';
+import { toast } from 'sonner';
+import { savedAnswer } from '../contracts/design.ts';
+import type { Summary } from '../contracts/shelf.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { designFromFile, MAX_FILE } from '../core/design/exchange/read-file.ts';
+import { CoreError } from '../core/error.ts';
+import { request } from '../kit/request.ts';
+import { errorSentence } from '../wording/error-sentence.ts';
+import { plural } from '../wording/measures.ts';
+
+/** The shelf's key among the page's queries. */
+export const SHELF = ['shelf'] as const;
+
+/** What can be done to the designs on the shelf; each tells what went wrong and hangs the shelf anew. */
+export function shelfActions(client: QueryClient) {
+  const hangAnew = () => client.invalidateQueries({ queryKey: SHELF });
+  const attempt = async (work: () => Promise<unknown>) => {
+    try {
+      await work();
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
+    await hangAnew();
+  };
+  const restore = (id: string) => attempt(() => request('POST', `/api/designs/${id}/restore`));
+  return {
+    open: (design: Design) =>
+      attempt(async () => {
+        const { id } = savedAnswer.parse(await request('POST', '/api/designs', { document: design }));
+        window.location.assign(`/bench/${id}`);
+      }),
+    copy: ({ id, name }: Summary) =>
+      attempt(async () => {
+        await request('POST', `/api/designs/${id}/copy`);
+        toast(`Copied “${name}”.`);
+      }),
+    rename: ({ id }: Summary, name: string) =>
+      attempt(() => request('POST', `/api/designs/${id}/rename`, { name })),
+    move: ({ id }: Summary, range: string) =>
+      attempt(() => request('POST', `/api/designs/${id}/move`, { range })),
+    remove: ({ id, name }: Summary) =>
+      attempt(async () => {
+        await request('DELETE', `/api/designs/${id}`);
+        toast(`Deleted “${name}”.`, {
+          duration: 12_000,
+          action: { label: 'Undo', onClick: () => void restore(id) },
+        });
+      }),
+    bringIn: async (files: readonly File[]) => {
+      const brought = await Promise.all(files.map(bringIn));
+      const ids = brought.filter((id) => id !== undefined);
+      if (ids.length === 1 && files.length === 1) window.location.assign(`/bench/${ids[0]}`);
+      else if (ids.length > 0) toast(`Brought in ${plural(ids.length, 'design')}.`);
+      await hangAnew();
+    },
+  };
+}
+
+export type ShelfActions = ReturnType<typeof shelfActions>;
+
+/** Reads one file and stores it; what is wrong with it is told and nothing is changed. */
+async function bringIn(file: File): Promise<string | undefined> {
+  try {
+    if (file.size > MAX_FILE) throw new CoreError('file/too-large', { size: file.size, most: MAX_FILE });
+    const document = designFromFile(file.name, await file.text());
+    return savedAnswer.parse(await request('POST', '/api/designs', { document })).id;
+  } catch (error) {
+    toast.error(`${file.name}: ${errorSentence(error) ?? (error as Error).message}`, { duration: 20_000 });
+    return undefined;
+  }
+}

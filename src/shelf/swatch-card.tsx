@@ -1,0 +1,119 @@
+import { Ellipsis } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { useState } from 'react';
+import type { Summary } from '../contracts/shelf.ts';
+import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
+import { VerdictMark } from '../kit/verdict-mark.tsx';
+import { plural } from '../wording/measures.ts';
+import type { ShelfActions } from './shelf-actions.ts';
+
+/** A swatch's size in CSS pixels. */
+const SWATCH = { width: 180, height: 150 } as const;
+
+interface SwatchCardProps {
+  readonly design: Summary;
+  readonly actions: ShelfActions;
+  readonly onMove: () => void;
+}
+
+/** One design as it hangs: a true crop of its cloth, its name and number, its repeat and verdict. */
+export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
+  const [renaming, setRenaming] = useState(false);
+  const { id, name, number, version, ends, picks, verdict } = design;
+  const times = Math.min(4, Math.ceil(usePixelRatio()));
+  const address = `/api/designs/${id}/files/swatch.png?across=${SWATCH.width}&down=${SWATCH.height}&times=${times}&v=${version}`;
+  return (
+    <li className="group relative w-[180px]">
+      <a href={`/bench/${id}`} className="block rounded-sm text-ink no-underline" aria-label={name}>
+        <img
+          src={address}
+          alt=""
+          {...SWATCH}
+          className="pinked block transition-transform duration-150 group-hover:-translate-y-0.5"
+        />
+      </a>
+      <div className="mt-1.5">
+        {renaming ? (
+          <NameField
+            name={name}
+            onDone={(next) => {
+              setRenaming(false);
+              if (next !== undefined && next !== name) void actions.rename(design, next);
+            }}
+          />
+        ) : (
+          <p className="truncate font-semibold" title={name}>
+            {name}
+          </p>
+        )}
+      </div>
+      <div className="flex items-start gap-1">
+        <div className="min-w-0 flex-1 leading-snug">
+          <p className="truncate text-[12.5px] text-ash">{number}</p>
+          <p className="flex items-center gap-1.5 whitespace-nowrap text-[12.5px] text-ash">
+            {ends > 0 && `${ends} × ${plural(picks, 'thread')}`}
+            <span aria-hidden="true">·</span>
+            <VerdictMark verdict={verdict} size={13} />
+          </p>
+        </div>
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger
+            className="button button-plain text-ash"
+            aria-label={`What to do with ${name}`}
+          >
+            <Ellipsis size={16} aria-hidden="true" />
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content
+              align="end"
+              className="z-40 min-w-40 rounded-card border border-rule bg-paper p-1.5 shadow-xl"
+              onCloseAutoFocus={(event) => renaming && event.preventDefault()}
+            >
+              <Item onSelect={() => void actions.copy(design)}>Copy</Item>
+              <Item onSelect={() => setRenaming(true)}>Rename</Item>
+              <Item onSelect={onMove}>Move to a range…</Item>
+              <Item onSelect={() => void actions.remove(design)}>Delete</Item>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      </div>
+    </li>
+  );
+}
+
+function Item({ onSelect, children }: { onSelect: () => void; children: React.ReactNode }) {
+  return (
+    <DropdownMenu.Item
+      className="cursor-pointer rounded-md px-2.5 py-1.5 outline-none data-[highlighted]:bg-woad-pale data-[highlighted]:text-woad"
+      onSelect={onSelect}
+    >
+      {children}
+    </DropdownMenu.Item>
+  );
+}
+
+/** A name edited where it stands: Enter keeps it, Escape leaves it. */
+function NameField({ name, onDone }: { name: string; onDone: (name: string | undefined) => void }) {
+  const [draft, setDraft] = useState(name);
+  const keep = () => onDone(draft.trim() === '' ? undefined : draft.trim());
+  return (
+    <input
+      aria-label="Name of the design"
+      className="field min-h-0 px-1.5 py-0.5 font-semibold"
+      value={draft}
+      maxLength={120}
+      ref={(element) => {
+        if (element !== null && element.dataset['ready'] === undefined) {
+          element.dataset['ready'] = '';
+          element.select();
+        }
+      }}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') keep();
+        if (event.key === 'Escape') onDone(undefined);
+      }}
+    />
+  );
+}

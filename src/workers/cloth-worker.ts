@@ -1,0 +1,77 @@
+import * as Comlink from 'comlink';
+import { checkDesign } from '../core/design/check-design.ts';
+import { compile } from '../core/design/compile-design.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import type { Rectangle } from '../core/exact/vector.ts';
+import { orderPicture, type PictureOrder, type PictureScale } from '../core/formats/picture-order.ts';
+import { type Look, paintRows, preparePainting } from '../core/paint/painting.ts';
+import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import type { RepeatUnit } from '../core/repeat/repeat-unit.ts';
+import { errorSentence } from '../wording/error-sentence.ts';
+
+/** What of the endless cloth is to be painted, in device pixels. */
+export interface PatchOrder {
+  readonly design: Design;
+  readonly tile: { readonly width: number; readonly height: number };
+  readonly look: Look;
+  /** The piece of the cloth, from the repeat's upper left corner; the whole tile when it is not too large. */
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** An answer, or the sentence that says why there is none. */
+export type Answer<T> = { readonly value: T } | { readonly problem: string };
+
+let compiled: { readonly design: string; readonly unit: RepeatUnit } | undefined;
+
+/** The unit of the design asked for last is kept: panning and zooming paint it again and again. */
+function unitOf(design: Design): RepeatUnit {
+  const { shades, construction, lay } = design;
+  const name = JSON.stringify([shades, construction, lay]);
+  if (compiled?.design !== name) compiled = { design: name, unit: compile(design) };
+  return compiled.unit;
+}
+
+function answering<T>(work: () => T): Answer<T> {
+  try {
+    return { value: work() };
+  } catch (error) {
+    const problem = errorSentence(error);
+    if (problem === undefined) throw error;
+    return { problem };
+  }
+}
+
+const api = {
+  /** Size of one repeat in threads. */
+  measure: (design: Design): Answer<{ ends: number; picks: number }> =>
+    answering(() => {
+      const { content } = unitOf(design);
+      return { ends: content.width, picks: content.height };
+    }),
+
+  paint: (order: PatchOrder): Answer<ImageBitmap> => {
+    const answer = answering(() => {
+      const { tile, look, x, y, width, height } = order;
+      const painting = preparePainting(unitOf(order.design), { tile, look, width, offset: { x, y } });
+      const image = new ImageData(width, height);
+      paintRows(painting, 0, height, new Uint32Array(image.data.buffer));
+      const canvas = new OffscreenCanvas(width, height);
+      canvas.getContext('2d')!.putImageData(image, 0, 0);
+      return canvas.transferToImageBitmap();
+    });
+    return 'value' in answer ? Comlink.transfer(answer, [answer.value]) : answer;
+  },
+
+  /** Whole-pixel sizes of a picture that is to be sent. */
+  order: (design: Design, scale: PictureScale, sheet: Rectangle | undefined): Answer<PictureOrder> =>
+    answering(() => orderPicture(unitOf(design), scale, sheet)),
+
+  check: (design: Design): Answer<RepeatReport> => answering(() => checkDesign(design)),
+};
+
+export type ClothWorker = typeof api;
+
+Comlink.expose(api);
