@@ -44,47 +44,57 @@ function escapeXml(text: string): string {
   return text.replace(/[&<>]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[sign]!);
 }
 
-/** A box of one shade in whole cells. */
-interface Box {
-  readonly shade: number;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  height: number;
-}
-
 /** One path a shade; runs of a row that go on unchanged below are drawn as one box. */
 function drawCells(cells: Cells): string {
-  const done: string[][] = cells.shades.map(() => []);
-  let open = new Map<string, Box>();
+  const { width, height, rows, rowAt } = cells;
+  const runs = rows.map(runsOf);
+  const paths: string[][] = cells.shades.map(() => []);
+  const top = new Uint32Array(width);
   let boxes = 0;
-  for (let y = 0; y <= cells.height; y += 1) {
-    const next = new Map<string, Box>();
-    for (const run of y < cells.height ? runsOf(cells.rows[cells.rowAt[y]!]!) : []) {
-      const name = `${run.shade} ${run.x} ${run.width}`;
-      const box = open.get(name) ?? { ...run, y, height: 0 };
-      box.height += 1;
-      next.set(name, box);
-      if (!open.delete(name)) boxes += 1;
+  let above: Runs | undefined;
+  for (let y = 0; y <= height; y += 1) {
+    const here = y < height ? runs[rowAt[y]!]! : undefined;
+    if (here === above) continue;
+    for (const x of above?.starts ?? []) {
+      if (here !== undefined && goesOn(above!, here, x)) continue;
+      paths[above!.shadeAt[x]!]!.push(
+        `M${x} ${top[x]}h${above!.lengthAt[x]}v${y - top[x]!}h-${above!.lengthAt[x]}z`,
+      );
+      boxes += 1;
     }
     if (boxes > MAX_SVG_BOXES) throw new CoreError('svg/too-many', { boxes, most: MAX_SVG_BOXES });
-    for (const box of open.values()) done[box.shade]!.push(pathOf(box));
-    open = next;
+    for (const x of here?.starts ?? []) {
+      if (above === undefined || !goesOn(above, here!, x)) top[x] = y;
+    }
+    above = here;
   }
   return cells.shades
-    .map(({ hex }, shade) => ({ hex, d: done[shade]!.join('') }))
+    .map(({ hex }, shade) => ({ hex, d: paths[shade]!.join('') }))
     .filter(({ d }) => d !== '')
     .map(({ hex, d }) => `<path fill="${hex}" d="${d}"/>`)
     .join('\n');
 }
 
-function pathOf({ x, y, width, height }: Box): string {
-  return `M${x} ${y}h${width}v${height}h-${width}z`;
+/** A row as runs of one shade. */
+interface Runs {
+  readonly starts: readonly number[];
+  /** Cells of the run that starts at each place; 0 where none does. */
+  readonly lengthAt: Uint32Array;
+  readonly shadeAt: Uint16Array;
 }
 
-function* runsOf(row: Uint16Array): Iterable<{ shade: number; x: number; width: number }> {
+function runsOf(row: Uint16Array): Runs {
+  const starts: number[] = [];
+  const lengthAt = new Uint32Array(row.length);
   for (let x = 0, end = 0; x < row.length; x = end) {
     while (end < row.length && row[end] === row[x]) end += 1;
-    yield { shade: row[x]!, x, width: end - x };
+    starts.push(x);
+    lengthAt[x] = end - x;
   }
+  return { starts, lengthAt, shadeAt: row };
+}
+
+/** Whether the run that starts at `x` is the same in both rows. */
+function goesOn(above: Runs, here: Runs, x: number): boolean {
+  return above.lengthAt[x] === here.lengthAt[x] && above.shadeAt[x] === here.shadeAt[x];
 }

@@ -1,0 +1,71 @@
+// npm test: installs what is missing, runs every check in order, and ends with the counts.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt, ensureInstalled, ROOT, run } from './ready.mjs';
+
+const RESULTS = join(ROOT, 'test-results');
+
+ensureInstalled();
+ensureChromium();
+rmSync(RESULTS, { recursive: true, force: true });
+mkdirSync(RESULTS, { recursive: true });
+
+const counts = { passed: 0, failed: 0, skipped: 0 };
+check('types', ['npm', 'run', '--silent', 'types']);
+check('lint', ['npm', 'run', '--silent', 'lint']);
+vitest('unit');
+vitest('reference');
+ensureBuilt();
+playwright();
+
+console.log(`\n${counts.passed} passed, ${counts.failed} failed, ${counts.skipped} skipped`);
+process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1);
+
+/** A check that counts as one. */
+function check(name, [command, ...args]) {
+  console.log(`\n— ${name}`);
+  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit' });
+  counts[status === 0 ? 'passed' : 'failed'] += 1;
+}
+
+function vitest(project) {
+  console.log(`\n— ${project}`);
+  const file = join(RESULTS, `${project}.json`);
+  const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`];
+  const { status } = spawnSync('npx', ['vitest', 'run', '--project', project, ...reporters], {
+    cwd: ROOT,
+    stdio: 'inherit',
+  });
+  const report = read(file);
+  counts.passed += report?.numPassedTests ?? 0;
+  counts.failed += report?.numFailedTests ?? 0;
+  counts.skipped += report?.numPendingTests ?? 0;
+  if (status !== 0 && (report?.numFailedTests ?? 0) === 0) counts.failed += 1;
+}
+
+function playwright() {
+  console.log('\n— end to end');
+  const { status } = spawnSync('npx', ['playwright', 'test'], { cwd: ROOT, stdio: 'inherit' });
+  const stats = read(join(RESULTS, 'e2e.json'))?.stats;
+  counts.passed += (stats?.expected ?? 0) + (stats?.flaky ?? 0);
+  counts.failed += stats?.unexpected ?? 0;
+  counts.skipped += stats?.skipped ?? 0;
+  if (status !== 0 && (stats?.unexpected ?? 0) === 0) counts.failed += 1;
+}
+
+function read(file) {
+  return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
+}
+
+/** The browser of the end-to-end tests comes from Debian's packages. */
+function ensureChromium() {
+  if (existsSync(process.env['CHROMIUM'] ?? '/usr/bin/chromium')) return;
+  if (process.getuid?.() !== 0) {
+    console.error('Chromium is missing. Install it (apt-get install chromium), or name one with CHROMIUM.');
+    process.exit(1);
+  }
+  console.log('Installing Chromium…');
+  run('apt-get', ['update', '-qq'], 'The package lists could not be read.');
+  run('apt-get', ['install', '-y', '-qq', 'chromium'], 'Chromium could not be installed.');
+}

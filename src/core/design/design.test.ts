@@ -1,0 +1,129 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SAMPLE, sampleDesign, someDesign } from '../../../tests/sample-design.ts';
+import { toText } from '../exact/rational.ts';
+import { compile, pitchOf } from './compile-design.ts';
+import { kindOf, threadFacts } from './design-facts.ts';
+import { DESIGN_VERSION, type Design, designSchema } from './design-schema.ts';
+import { migrateDesign } from './migrate-design.ts';
+import { MAX_DOCUMENT, readDesign, readDesignText, writeDesignText } from './read-design.ts';
+
+const DESIGN = sampleDesign(SAMPLE);
+
+function refusal(document: unknown): { code: string; facts: Record<string, unknown> } | undefined {
+  try {
+    readDesign(document);
+    return undefined;
+  } catch (error) {
+    return error as { code: string; facts: Record<string, unknown> };
+  }
+}
+
+describe('the design document', () => {
+  it('reads back what it writes', () => {
+    fc.assert(
+      fc.property(someDesign, (design) => {
+        expect(readDesignText(writeDesignText(design))).toEqual(design);
+      }),
+    );
+  });
+
+  it('keeps numbers as they were typed', () => {
+    const typed: Design = {
+      ...DESIGN,
+      lay: { ...DESIGN.lay, ends: '37/2', picks: '2*9' },
+      resolution: '300 dpi',
+    };
+    expect(readDesignText(writeDesignText(typed)).lay).toMatchObject({ ends: '37/2', picks: '2*9' });
+  });
+
+  it.each([
+    ['no name', { name: ' ' }, 'name'],
+    ['a field too many', { colour: 'red' }, ''],
+    ['no shades', { shades: [] }, 'shades'],
+    ['a colour that is none', { shades: [{ key: 'G', name: 'x', hex: 'green' }] }, 'shades.0.hex'],
+    ['a letter twice', { shades: [...DESIGN.shades, DESIGN.shades[0]] }, 'shades.3.key'],
+    ['a band of an unknown shade', { shades: DESIGN.shades.slice(1) }, 'construction.warp.bands.0.shade'],
+    ['a density of nothing', { lay: { ...DESIGN.lay, ends: '0' } }, 'lay.ends'],
+    ['a resolution in words', { resolution: 'fine' }, 'resolution'],
+    ['another lay', { lay: { ...DESIGN.lay, kind: 'round' } }, 'lay.kind'],
+    ['an unknown construction', { construction: { kind: 'spiral' } }, 'construction.kind'],
+  ])('is refused with %s, at its place', (_, change, path) => {
+    expect(refusal({ ...DESIGN, ...change })).toMatchObject({ code: 'design/field', facts: { path } });
+  });
+
+  it.each([0, -1, 2.5, 1e9, '4', null])('is refused with a count of %s', (count) => {
+    const warp = { ...DESIGN.construction.warp, bands: [{ shade: 'G', count }] };
+    const construction = { ...DESIGN.construction, warp };
+    expect(refusal({ ...DESIGN, construction })).toMatchObject({
+      facts: { path: 'construction.warp.bands.0.count' },
+    });
+  });
+
+  it('is refused when a weft that goes its own way has no bands', () => {
+    const construction = { ...DESIGN.construction, weft: { follows: false, own: null } };
+    expect(refusal({ ...DESIGN, construction })?.facts['path']).toBe('construction.weft.own');
+  });
+
+  it.each([
+    ['not JSON', '{"format":', 'design/json'],
+    ['JSON of something else', '[1,2]', 'design/format'],
+    ['another format', '{"format":"other","version":1}', 'design/format'],
+    ['a newer version', `{"format":"vetro-design","version":${DESIGN_VERSION + 1}}`, 'design/newer'],
+    ['no version', '{"format":"vetro-design"}', 'design/version'],
+    ['a version in words', '{"format":"vetro-design","version":"new"}', 'design/version'],
+    ['more text than is read', ' '.repeat(MAX_DOCUMENT + 1), 'design/too-long'],
+  ])('text is refused that is %s', (_, text, code) => {
+    expect(() => readDesignText(text)).toThrow(expect.objectContaining({ code }));
+  });
+});
+
+describe('migrateDesign', () => {
+  it('opens a document of version 1, whose density was the same both ways', () => {
+    const { ends: _, picks: __, per: ___, ...lay } = DESIGN.lay;
+    const older = { ...DESIGN, version: 1, lay: { ...lay, density: '37/2/cm' } };
+    expect(readDesign(older)).toEqual({
+      ...DESIGN,
+      lay: { ...DESIGN.lay, ends: '37/2', picks: '37/2', per: 'cm' },
+    });
+  });
+
+  it('refuses an older document that is broken, at the field', () => {
+    expect(refusal({ ...DESIGN, version: 1, lay: { kind: 'straight' } })?.code).toBe('design/field');
+    expect(refusal({ ...DESIGN, version: 1, lay: null })?.code).toBe('design/version');
+  });
+
+  it('returns a new document as it is', () => {
+    expect(migrateDesign(DESIGN)).toBe(DESIGN);
+  });
+});
+
+describe('what a design is', () => {
+  it('tells stripes from plaids', () => {
+    expect(kindOf(DESIGN)).toBe('plaid');
+    expect(kindOf(sampleDesign('warp: A4 B4\nweft: A2'))).toBe('stripe');
+    expect(kindOf(sampleDesign('warp: A4\nweft: A2 B2'))).toBe('stripe');
+    expect(designSchema.safeParse(DESIGN).success).toBe(true);
+  });
+
+  it('tells why the repeat is as long as it is', () => {
+    const facts = threadFacts(sampleDesign('warp: A20 B10\nweave: 4/4Z'));
+    expect(facts.warp).toEqual({ laidOut: 30, period: 30, weave: 8, repeat: 120 });
+    expect(facts.float).toBe(4);
+  });
+
+  it('gives each direction its own pitch', () => {
+    const pitch = pitchOf(sampleDesign('warp: A1\ndensity: 24 x 20 / in').lay);
+    expect([toText(pitch.x), toText(pitch.y)]).toEqual(['127/120', '127/100']);
+  });
+
+  it('has facts that agree with the cloth', () => {
+    fc.assert(
+      fc.property(someDesign, (design) => {
+        const { width, height } = compile(design).content;
+        const { warp, weft } = threadFacts(design);
+        expect([warp.repeat, weft.repeat]).toEqual([width, height]);
+      }),
+    );
+  });
+});

@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SAMPLE, sampleDesign, someDesign } from '../../../../tests/sample-design.ts';
+import { threadsOf } from '../../thread/sequence.ts';
+import type { Design } from '../design-schema.ts';
+import { weftOf } from '../plaid/compile-plaid.ts';
+import { designFromCsv, designToCsv } from './counts-csv.ts';
+import { designFromText, designToText, parseDensityPair } from './counts-text.ts';
+import { designFromFile, fileKind } from './read-file.ts';
+
+/** The colours along both sequences: what a table carries of a design. */
+function colours({ construction, shades }: Design): readonly (readonly string[])[] {
+  const keys = shades.map((shade) => shade.key);
+  return [construction.warp, weftOf(construction)].map((sequence) =>
+    [...threadsOf(sequence, keys)].map((index) => shades[index]!.hex),
+  );
+}
+
+describe('thread-count text', () => {
+  it('carries the whole construction there and back', () => {
+    fc.assert(
+      fc.property(someDesign, (design) => {
+        const { construction, lay, shades } = designFromText(designToText(design), 'x');
+        // The text does not say how an unmirrored weft would be mirrored, nor the unit that lengths are shown in.
+        expect(construction).toEqual(design.construction);
+        expect(lay).toMatchObject({ ends: design.lay.ends, picks: design.lay.picks, per: design.lay.per });
+        expect(shades).toEqual(design.shades);
+      }),
+    );
+  });
+
+  it('counts the place of an error in the whole text', () => {
+    const text = 'name: Sett\nwarp: A4 B0\n';
+    expect(() => designFromText(text, 'x')).toThrow(
+      expect.objectContaining({
+        code: 'notation/count',
+        facts: expect.objectContaining({ at: text.indexOf('0') }),
+      }),
+    );
+  });
+
+  it('gives letters without a colour one of their own', () => {
+    const { shades } = designFromText('A4 B4 C4', 'Bare');
+    expect(new Set(shades.map((shade) => shade.hex)).size).toBe(3);
+  });
+
+  it.each([
+    ['24/in', { ends: '24', picks: '24', per: 'in' }],
+    ['24 x 22 / CM', { ends: '24', picks: '22', per: 'cm' }],
+    ['37/2 × 18/in', { ends: '37/2', picks: '18', per: 'in' }],
+  ])('reads the density %s', (text, density) => {
+    expect(parseDensityPair(text)).toEqual(density);
+  });
+
+  it.each([
+    ['24', 'counts/density'],
+    ['24/m', 'counts/density'],
+    ['0/in', 'density/range'],
+    ['x/in', 'number/syntax'],
+  ])('refuses the density %s', (text, code) => {
+    expect(() => parseDensityPair(text)).toThrow(expect.objectContaining({ code }));
+  });
+
+  it('refuses pivots of another convention', () => {
+    expect(() => sampleDesign('warp: A/4 B/2\npivots: both')).toThrow('counts/pivots');
+  });
+});
+
+describe('thread-count tables', () => {
+  it('carry the colours of both sequences there and back', () => {
+    fc.assert(
+      fc.property(someDesign, (design) => {
+        // A mirrored sequence of one band is written as its one pivot.
+        expect(colours(designFromCsv(designToCsv(design), 'x'))).toEqual(colours(design));
+      }),
+    );
+  });
+
+  it('name shades by their first letter where it is free', () => {
+    const design = designFromCsv('shade,count\ngreen,4\ngold,2\n#20304a,1\n', 'x');
+    expect(design.shades.map(({ key, hex }) => `${key} ${hex}`)).toEqual([
+      'G #008000',
+      'A #ffd700',
+      'B #20304a',
+    ]);
+  });
+
+  it('are refused with a colour that is none, or without a warp', () => {
+    expect(() => designFromCsv('shade,count\nBoiler green,4', 'x')).toThrow(
+      expect.objectContaining({ code: 'csv/colour', facts: { line: 2, text: 'Boiler green' } }),
+    );
+    expect(() => designFromCsv('shade,count,direction\nred,4,weft', 'x')).toThrow('csv/no-warp');
+  });
+});
+
+describe('files', () => {
+  it('are read by their ending, and named after themselves', () => {
+    const design = designFromFile('C:\\sub\\tea-room_check.txt', 'A4 B4');
+    expect(design.name).toBe('Tea room check');
+    expect(designFromFile('x.TXT', SAMPLE).shades).toHaveLength(3);
+    expect(designFromFile('x.csv', 'shade,count\nred,1').name).toBe('X');
+  });
+
+  it.each(['x.png', 'x', 'json', 'x.json.bak'])('%s is refused', (name) => {
+    expect(() => fileKind(name)).toThrow('file/kind');
+  });
+});

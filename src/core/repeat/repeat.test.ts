@@ -1,0 +1,131 @@
+import { describe, expect, it } from 'vitest';
+import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
+import { checkDesign } from '../design/check-design.ts';
+import { compile } from '../design/compile-design.ts';
+import { rational, toText } from '../exact/rational.ts';
+import { paintRoll } from '../paint/paint-roll.ts';
+import { checkRepeat } from './check-repeat.ts';
+import { closeNumbers } from './close-numbers.ts';
+import { pixelFits } from './pixel-fit.ts';
+import { type RepeatUnit, repeatSize } from './repeat-unit.ts';
+
+const UNIT = compile(sampleDesign(SAMPLE));
+
+function withLattice(width: number, shear: number, height: number): RepeatUnit {
+  return {
+    ...UNIT,
+    lattice: [
+      { x: rational(width), y: rational(shear) },
+      { x: rational(0), y: rational(height) },
+    ],
+  };
+}
+
+describe('closeNumbers', () => {
+  it('holds for the lattice that was compiled', () => {
+    expect(UNIT.content.width).toBe(24);
+    expect(closeNumbers(UNIT)).toEqual({ closed: true, compared: 576, differing: [0, 0] });
+  });
+
+  it.each([
+    ['a repeat too short', withLattice(12, 0, 24)],
+    ['a drop that the pattern does not have', withLattice(24, 5, 24)],
+    ['a vector of half a thread', withLattice(24, 0, 24)],
+  ])('fails for %s', (name, unit) => {
+    const half = name.includes('half');
+    const tried = half
+      ? { ...unit, lattice: [{ x: rational(49, 2), y: rational(0) }, unit.lattice[1]] as const }
+      : unit;
+    const proof = closeNumbers(tried);
+    expect(proof.closed).toBe(false);
+    expect(proof.differing[0]).toBeGreaterThan(0);
+    expect(proof.differing[1]).toBe(0);
+  });
+
+  it('is asked of the smallest repeat: bands of one shade in plain weave come round after two', () => {
+    const plain = compile(sampleDesign('warp: A4 A4\nweave: plain'));
+    expect(plain.content.width).toBe(2);
+    expect(closeNumbers(plain)).toMatchObject({ closed: true, compared: 4 });
+  });
+});
+
+describe('checkRepeat', () => {
+  it('is Exact when the repeat is whole pixels', () => {
+    const report = checkDesign(sampleDesign(SAMPLE));
+    expect(report.verdict).toBe('Exact');
+    expect(report.pixels.fits[0]).toMatchObject({ width: 300, height: 300 });
+    expect(report.pixels.crisp).toBe(false);
+    expect(report.painted).toEqual({ width: 300, height: 300, comparedBytes: 360_000, differingBytes: 0 });
+  });
+
+  it('is Fitted, by how much, when it is not, and offers resolutions that are', () => {
+    const other = checkDesign(sampleDesign(SAMPLE.replace('24/in', '25/in')), '301');
+    expect(other.verdict).toBe('Fitted');
+    expect(toText(other.pixels.exact!.width)).toBe('7224/25');
+    expect(toText(other.pixels.fits[0]!.errorX)).toBe('1/7224');
+    expect(other.offers.map(({ dpi, whole }) => `${toText(dpi)} ${whole}`)).toEqual([
+      '300 threads',
+      '325 threads',
+      '7225/24 repeat',
+    ]);
+    for (const offer of other.offers) {
+      const taken = checkDesign(sampleDesign(SAMPLE.replace('24/in', '25/in')), toText(offer.dpi));
+      expect(taken.verdict).toBe('Exact');
+      expect(taken.pixels.fits[0]).toMatchObject({ width: offer.width, height: offer.height });
+    }
+  });
+
+  it('is Open when the repeat vanishes, or has more pixels than a file holds', () => {
+    expect(checkDesign(sampleDesign(SAMPLE), '1/100')).toMatchObject({
+      verdict: 'Open',
+      open: 'pixels-vanish',
+    });
+    const wide = sampleDesign('warp: A90000 B9999\nweave: plain\ndensity: 1/in');
+    expect(checkDesign(wide, '600')).toMatchObject({
+      verdict: 'Open',
+      open: 'pixels-too-many',
+      painted: null,
+    });
+  });
+
+  it('is Open when the lattice does not carry the pattern', () => {
+    const report = checkRepeat(withLattice(12, 0, 24), rational(300), paintRoll);
+    expect(report).toMatchObject({ verdict: 'Open', open: 'numbers' });
+  });
+
+  it('is Open without an upright repeat, and when painting twice differs', () => {
+    expect(checkRepeat({ ...UNIT, repeat: null }, rational(300), paintRoll)).toMatchObject({
+      verdict: 'Open',
+      open: 'no-repeat',
+      size: null,
+    });
+    const broken = checkRepeat(UNIT, rational(300), (_, tile) => ({
+      ...tile,
+      comparedBytes: 4,
+      differingBytes: 1,
+    }));
+    expect(broken).toMatchObject({ verdict: 'Open', open: 'painted' });
+  });
+});
+
+describe('pixelFits', () => {
+  it('leads with the nearest size and keeps the ratio better further on', () => {
+    const fits = pixelFits({ width: rational(7203, 10), height: rational(4321, 7) }, 5);
+    expect(fits[0]).toMatchObject({ width: 720, height: 617 });
+    for (const fit of fits) {
+      const ratio = fit.height / fit.width / (4321 / 7 / 720.3) - 1;
+      expect(Number(fit.errorRatio.n) / Number(fit.errorRatio.d)).toBeCloseTo(ratio, 12);
+    }
+  });
+
+  it('has nothing to offer for what is smaller than half a pixel', () => {
+    expect(pixelFits({ width: rational(1, 3), height: rational(5) }, 4)).toEqual([]);
+  });
+});
+
+describe('repeatSize', () => {
+  it('is exact in millimetres', () => {
+    expect(repeatSize(UNIT)).toEqual({ width: rational(254, 10), height: rational(254, 10) });
+    expect(repeatSize({ ...UNIT, repeat: null })).toBeNull();
+  });
+});

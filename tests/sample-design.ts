@@ -1,0 +1,56 @@
+import fc from 'fast-check';
+import type { Design } from '../src/core/design/design-schema.ts';
+import { designFromText } from '../src/core/design/exchange/counts-text.ts';
+import { newPlaid } from '../src/core/design/new-design.ts';
+import { MIRRORS, type Sequence } from '../src/core/thread/sequence.ts';
+
+/** A design from thread-count text, with more lines when they are wished. */
+export function sampleDesign(text: string): Design {
+  return designFromText(text, 'Sample');
+}
+
+export const SAMPLE = `shades: G=#24402f Boiler green, R=#8c2f25 Brake red, C=#efe6cf Ticket cream
+warp: G/8 R6 C/4
+weave: 2/2Z
+density: 24/in
+`;
+
+const KEYS = ['A', 'B', 'C'];
+
+/** A short sequence of three shades, mirrored or not. */
+export const someSequence: fc.Arbitrary<Sequence> = fc.record({
+  bands: fc.array(fc.record({ shade: fc.constantFrom(...KEYS), count: fc.integer({ min: 1, max: 9 }) }), {
+    minLength: 1,
+    maxLength: 5,
+  }),
+  mirror: fc.constantFrom(...MIRRORS),
+});
+
+const someHex = fc
+  .integer({ min: 0, max: 0xffffff })
+  .map((value) => `#${value.toString(16).padStart(6, '0')}`);
+
+/** Plaids of every kind: mirrored or not, weft of its own or not, any twill, densities that differ. */
+export const someDesign: fc.Arbitrary<Design> = fc
+  .record({
+    hexes: fc.tuple(someHex, someHex, someHex),
+    warp: someSequence,
+    weft: fc.option(someSequence, { nil: undefined }),
+    over: fc.integer({ min: 1, max: 4 }),
+    under: fc.integer({ min: 1, max: 4 }),
+    hand: fc.constantFrom('Z' as const, 'S' as const),
+    ends: fc.constantFrom('24', '37/2', '18.5', '40'),
+    picks: fc.constantFrom('24', '22', '100/3'),
+    per: fc.constantFrom('in' as const, 'cm' as const),
+  })
+  .map(({ hexes, warp, weft, over, under, hand, ends, picks, per }) =>
+    newPlaid({
+      name: 'Any plaid',
+      shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
+      warp,
+      weft,
+      // Plain weave has no hand.
+      weave: { over, under, hand: over + under === 2 ? 'Z' : hand },
+      lay: { ends, picks, per },
+    }),
+  );
