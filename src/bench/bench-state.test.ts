@@ -1,0 +1,130 @@
+import { describe, expect, it } from 'vitest';
+import { SAMPLE, sampleDesign } from '../../tests/sample-design.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { formatThreadCount } from '../core/formats/thread-count.ts';
+import { removeBand, setCount } from '../core/thread/edit-bands.ts';
+import { type BenchAction, type BenchState, openBench, reduceBench } from './bench-state.ts';
+import {
+  bandsUsing,
+  changeShade,
+  type Edit,
+  editBands,
+  removeShade,
+  sequenceOf,
+  setFollows,
+  setMirror,
+} from './design-edits.ts';
+import { record, redo, settle, startHistory, undo } from './history.ts';
+
+const DESIGN = sampleDesign(SAMPLE);
+const OPEN = openBench({
+  id: 'x',
+  range: '',
+  version: 3,
+  updatedAt: '2026-01-01T10:00:00Z',
+  document: DESIGN,
+});
+
+function run(state: BenchState, ...actions: readonly BenchAction[]): BenchState {
+  return actions.reduce(reduceBench, state);
+}
+
+function warp(design: Design): string {
+  return formatThreadCount(design.construction.warp);
+}
+
+function edit(change: Edit, tag?: string): BenchAction {
+  return { kind: 'edit', edit: change, ...(tag === undefined ? {} : { tag }) };
+}
+
+const count = (threads: number) => editBands('warp', (bands) => setCount(bands, 1, threads));
+
+describe('history', () => {
+  it('goes back and forth, and forgets the future when something new is done', () => {
+    const three = record(record(startHistory(1), 2), 3);
+    expect(undo(undo(three)).present).toBe(1);
+    expect(redo(undo(three)).present).toBe(3);
+    expect(redo(record(undo(three), 9)).present).toBe(9);
+    expect(undo(startHistory(1)).present).toBe(1);
+    expect(redo(three)).toBe(three);
+  });
+
+  it('joins changes with one tag until they are settled', () => {
+    const typed = record(record(startHistory('a'), 'ab', 'typing'), 'abc', 'typing');
+    expect(undo(typed).present).toBe('a');
+    const later = record(settle(typed), 'abcd', 'typing');
+    expect(undo(later).present).toBe('abc');
+    expect(record(typed, 'abc')).toBe(typed);
+  });
+});
+
+describe('reduceBench', () => {
+  it('edits, undoes and redoes, and knows what waits to be saved', () => {
+    const changed = run(OPEN, edit(count(9)));
+    expect(warp(changed.history.present)).toBe('G/8 R9 C/4');
+    expect(changed.saved.kind).toBe('waiting');
+    expect(warp(run(changed, { kind: 'undo' }).history.present)).toBe('G/8 R6 C/4');
+    expect(warp(run(changed, { kind: 'undo' }, { kind: 'redo' }).history.present)).toBe('G/8 R9 C/4');
+    expect(
+      run(
+        OPEN,
+        edit((design) => design),
+      ),
+    ).toBe(OPEN);
+  });
+
+  it('is saved only when what was written is what stands on the bench', () => {
+    const first = run(OPEN, edit(count(7)));
+    const written = first.history.present;
+    const second = run(first, edit(count(8)));
+    const answer = { kind: 'stored', design: written, version: 4, at: '2026-01-01T10:01:00Z' } as const;
+    expect(run(second, answer)).toMatchObject({ version: 4, saved: { kind: 'waiting' } });
+    expect(run(first, answer)).toMatchObject({ version: 4, saved: { kind: 'saved' } });
+  });
+
+  it('stays stale until a choice is made, whatever is edited', () => {
+    const stale = run(OPEN, { kind: 'saving', saved: { kind: 'stale', asking: true } }, edit(count(7)));
+    expect(stale.saved.kind).toBe('stale');
+  });
+
+  it('drops a selection whose band is gone', () => {
+    const chosen = run(OPEN, { kind: 'select', selection: { direction: 'warp', band: 2 } });
+    const removed = run(chosen, edit(editBands('warp', (bands) => removeBand(bands, 0))));
+    expect(removed.selection).toBeUndefined();
+    expect(run(chosen, edit(count(3))).selection).toEqual({ direction: 'warp', band: 2 });
+  });
+});
+
+describe('edits of a design', () => {
+  it('change both sequences while the weft follows, and keep what it had of its own', () => {
+    const parted = setFollows(false)(DESIGN);
+    const own = editBands('weft', (bands) => setCount(bands, 0, 20))(parted);
+    expect(formatThreadCount(sequenceOf(own, 'weft'))).toBe('G/20 R6 C/4');
+    expect(warp(own)).toBe('G/8 R6 C/4');
+    const linked = setFollows(true)(own);
+    expect(formatThreadCount(sequenceOf(linked, 'weft'))).toBe('G/8 R6 C/4');
+    expect(formatThreadCount(sequenceOf(setFollows(false)(linked), 'weft'))).toBe('G/20 R6 C/4');
+    expect(warp(editBands('weft', (bands) => setCount(bands, 0, 5))(linked))).toBe('G/5 R6 C/4');
+  });
+
+  it('change the convention without losing the typed half', () => {
+    const doubled = setMirror('warp', 'doubled')(DESIGN);
+    expect(doubled.construction.warp).toEqual({ bands: DESIGN.construction.warp.bands, mirror: 'doubled' });
+  });
+
+  it('carry a new letter into every band, and a replacement too', () => {
+    const own = setFollows(false)(DESIGN);
+    expect(bandsUsing(own, 'G')).toBe(2);
+    const renamed = changeShade('G', { key: 'BG' })(own);
+    expect([bandsUsing(renamed, 'G'), bandsUsing(renamed, 'BG')]).toEqual([0, 2]);
+    const removed = removeShade('G', 'C')(own);
+    expect(removed.shades.map((shade) => shade.key)).toEqual(['R', 'C']);
+    expect(formatThreadCount(sequenceOf(removed, 'weft'))).toBe('C/8 R6 C/4');
+  });
+
+  it('keep a shade that is in use without a replacement, and the last one', () => {
+    expect(removeShade('G', undefined)(DESIGN)).toBe(DESIGN);
+    const one = sampleDesign('warp: A4');
+    expect(removeShade('A', undefined)(one)).toBe(one);
+  });
+});

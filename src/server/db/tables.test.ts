@@ -1,0 +1,158 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type Kysely, sql } from 'kysely';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
+import { hangDemo } from '../demo/hang-demo.ts';
+import { LARKMERE } from '../demo/larkmere.ts';
+import { addDesign, copyDesign, moveDesign, openStored, readShelf, renameDesign } from '../shelf.ts';
+import { binDesign, findDesign, listDesigns, nextNumber, updateDesign } from './design-table.ts';
+import { openDatabase } from './open-database.ts';
+import type { Database } from './schema.ts';
+
+const NOW = '2026-01-01T10:00:00.000Z';
+const LATER = '2026-01-01T11:00:00.000Z';
+const DESIGN = sampleDesign(SAMPLE);
+
+let db: Kysely<Database>;
+
+beforeEach(async () => {
+  db = await openDatabase(':memory:');
+});
+afterEach(() => db.destroy());
+
+function code(expected: string) {
+  return expect.objectContaining({ code: expected });
+}
+
+describe('designs', () => {
+  it('come back as they were stored, with what the shelf needs to know', async () => {
+    const { id } = await addDesign(db, { design: DESIGN, now: NOW });
+    const stored = await findDesign(db, id);
+    expect(stored).toMatchObject({ id, version: 1, updatedAt: NOW });
+    expect(stored.document).toEqual({ ...DESIGN, number: 'V 001' });
+    const [summary] = await listDesigns(db);
+    expect(summary).toMatchObject({ kind: 'plaid', verdict: 'Exact', ends: 24, picks: 24 });
+    expect(summary!.search).toContain('boiler green');
+  });
+
+  it('are written only over the version that they are based on', async () => {
+    const { id } = await addDesign(db, { design: DESIGN, now: NOW });
+    const mine = { ...DESIGN, name: 'Mine' };
+    expect(await updateDesign(db, { id, version: 1, design: mine, now: LATER })).toEqual({
+      id,
+      version: 2,
+      updatedAt: LATER,
+    });
+    await expect(updateDesign(db, { id, version: 1, design: DESIGN, now: LATER })).rejects.toEqual(
+      code('design/stale'),
+    );
+    expect((await findDesign(db, id)).document.name).toBe('Mine');
+  });
+
+  it('are missed by name when they are not there', async () => {
+    await expect(findDesign(db, 'none')).rejects.toEqual(code('design/missing'));
+    await expect(updateDesign(db, { id: 'none', version: 1, design: DESIGN, now: NOW })).rejects.toEqual(
+      code('design/missing'),
+    );
+    await expect(binDesign(db, 'none', NOW)).rejects.toEqual(code('design/missing'));
+  });
+
+  it('go to the bin and come back', async () => {
+    const { id } = await addDesign(db, { design: DESIGN, now: NOW });
+    await binDesign(db, id, NOW);
+    expect(await listDesigns(db)).toEqual([]);
+    await expect(findDesign(db, id)).rejects.toEqual(code('design/missing'));
+    await expect(binDesign(db, id, NOW)).rejects.toEqual(code('design/missing'));
+    await binDesign(db, id, null);
+    expect((await findDesign(db, id)).document.name).toBe('Sample');
+  });
+
+  it('that cannot be woven are kept all the same', async () => {
+    const wide = sampleDesign(`warp: A49990 B1\nweave: 32/31Z`);
+    const { id } = await addDesign(db, { design: wide, now: NOW });
+    expect((await listDesigns(db))[0]).toMatchObject({ verdict: 'Open', ends: 0 });
+    expect((await findDesign(db, id)).document.construction).toEqual(wide.construction);
+  });
+
+  it('of an older version are brought up to date when they are read', async () => {
+    const { id } = await addDesign(db, { design: DESIGN, now: NOW });
+    const { ends: _, picks: __, per: ___, ...lay } = DESIGN.lay;
+    const older = JSON.stringify({ ...DESIGN, version: 1, lay: { ...lay, density: '24/in' } });
+    await db.updateTable('design').set({ document: older }).where('id', '=', id).execute();
+    expect((await findDesign(db, id)).document).toEqual(DESIGN);
+  });
+
+  it('take the next number that nobody has', async () => {
+    expect(await nextNumber(db, 'V')).toBe('V 001');
+    await addDesign(db, { design: { ...DESIGN, number: 'V 041' }, now: NOW });
+    await addDesign(db, { design: { ...DESIGN, number: 'W 900' }, now: NOW });
+    expect(await nextNumber(db, 'V')).toBe('V 042');
+  });
+});
+
+describe('the shelf', () => {
+  it('hangs designs in ranges and keeps a copy beside its original', async () => {
+    const { id } = await addDesign(db, { design: DESIGN, now: NOW });
+    await moveDesign(db, id, 'Rugs');
+    const copy = await copyDesign(db, id, LATER);
+    const shelf = await readShelf(db);
+    expect(shelf.ranges.map((range) => [range.name, range.designs.map((design) => design.name)])).toEqual([
+      ['Rugs', ['Sample', 'Sample copy']],
+    ]);
+    expect((await findDesign(db, copy.id)).document.number).toBe('V 002');
+    await moveDesign(db, id, '');
+    expect((await readShelf(db)).ranges.map((range) => range.name)).toEqual(['Rugs', '']);
+    expect(await openStored(db, copy.id)).toMatchObject({ range: 'Rugs', version: 1 });
+  });
+
+  it('renames by writing a new version', async () => {
+    const { id } = await addDesign(db, { design: DESIGN, now: NOW });
+    expect(await renameDesign(db, id, 'Hearth rug', LATER)).toMatchObject({ version: 2 });
+    expect((await listDesigns(db))[0]).toMatchObject({ name: 'Hearth rug', version: 2 });
+  });
+
+  it('refuses a range that is not there', async () => {
+    await expect(addDesign(db, { design: DESIGN, rangeId: 'none', now: NOW })).rejects.toEqual(
+      code('range/missing'),
+    );
+  });
+});
+
+describe('the demo', () => {
+  it('is hung once, and stays as its owner made it', async () => {
+    expect(await hangDemo(db, NOW)).toBe(LARKMERE.length);
+    const designs = await listDesigns(db);
+    expect(designs).toHaveLength(LARKMERE.length);
+    expect(designs.filter((design) => design.verdict === 'Open')).toEqual([]);
+    expect(new Set(designs.map((design) => design.number)).size).toBe(LARKMERE.length);
+    await binDesign(db, designs[0]!.id, LATER);
+    expect(await hangDemo(db, LATER)).toBe(0);
+    expect(await listDesigns(db)).toHaveLength(LARKMERE.length - 1);
+  });
+});
+
+describe('database files', () => {
+  it('that are none are refused and left alone', async () => {
+    const file = join(mkdtempSync(join(tmpdir(), 'vetro-')), 'notes.db');
+    writeFileSync(file, 'shopping list: thread, needles\n'.repeat(200));
+    await expect(openDatabase(file)).rejects.toEqual(code('database/not-one'));
+  });
+
+  it('that cannot be made are told with the reason', async () => {
+    await expect(openDatabase('/dev/null/vetro.db')).rejects.toEqual(code('database/unusable'));
+  });
+
+  it('keep what was written, in WAL mode with foreign keys', async () => {
+    const file = join(mkdtempSync(join(tmpdir(), 'vetro-')), 'deep', 'vetro.db');
+    const first = await openDatabase(file);
+    const { id } = await addDesign(first, { design: DESIGN, now: NOW });
+    await first.destroy();
+    const second = await openDatabase(file);
+    expect((await findDesign(second, id)).version).toBe(1);
+    const { rows } = await sql<{ journal_mode: string }>`pragma journal_mode`.execute(second);
+    expect(rows[0]!.journal_mode).toBe('wal');
+    await second.destroy();
+  });
+});

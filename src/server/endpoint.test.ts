@@ -1,0 +1,82 @@
+import { describe, expect, it, vi } from 'vitest';
+import { z } from 'zod';
+import { problemSchema } from '../contracts/design.ts';
+import { CoreError } from '../core/error.ts';
+import { endpoint, MAX_BODY, otherMethods } from './endpoint.ts';
+
+vi.mock('./db/shared-database.ts', () => ({ sharedDatabase: () => Promise.resolve({}) }));
+
+const BODY = z.strictObject({ count: z.int().min(1) });
+const ECHO = endpoint({ body: BODY, run: ({ body }) => Promise.resolve({ got: body.count }) });
+
+async function call(route: typeof ECHO, request: Request): Promise<Response> {
+  const context = { request, params: {}, url: new URL(request.url) };
+  return (await route(context as never)) as Response;
+}
+
+function post(
+  body: string,
+  headers: Record<string, string> = { 'content-type': 'application/json' },
+): Request {
+  return new Request('http://localhost/api/x', { method: 'POST', body, headers });
+}
+
+async function problem(response: Response) {
+  expect(response.headers.get('content-type')).toBe('application/problem+json');
+  return problemSchema.parse(await response.json());
+}
+
+describe('endpoint', () => {
+  it('parses, runs and answers JSON', async () => {
+    const response = await call(ECHO, post('{"count":3}'));
+    expect(response.status).toBe(200);
+    expect(await response.json()).toEqual({ got: 3 });
+  });
+
+  it.each([
+    ['a body that is not JSON', post('{'), 400, 'request/json'],
+    ['a field that is wrong', post('{"count":0}'), 400, 'request/field'],
+    ['a field too many', post('{"count":1,"x":1}'), 400, 'request/field'],
+    ['another type', post('{"count":1}', { 'content-type': 'text/plain' }), 415, 'request/type'],
+    ['a body over the limit', post(`"${'x'.repeat(MAX_BODY)}"`), 413, 'request/too-large'],
+    [
+      'another site',
+      post('{"count":1}', { 'content-type': 'application/json', 'sec-fetch-site': 'cross-site' }),
+      403,
+      'request/foreign',
+    ],
+  ])('refuses %s', async (_, request, status, code) => {
+    const answer = await call(ECHO, request);
+    expect(answer.status).toBe(status);
+    expect(await problem(answer)).toMatchObject({ status, code });
+  });
+
+  it('names the field that is wrong', async () => {
+    expect((await problem(await call(ECHO, post('{"count":"x"}')))).detail).toContain('“count”');
+  });
+
+  it.each([
+    ['design/missing', 404],
+    ['design/stale', 409],
+    ['notation/empty', 422],
+    ['database/not-one', 503],
+  ])('maps %s to %i', async (code, status) => {
+    const failing = endpoint({ run: () => Promise.reject(new CoreError(code, {})) });
+    expect((await call(failing, new Request('http://localhost/'))).status).toBe(status);
+  });
+
+  it('hides our own faults behind a bare 500, and logs them', async () => {
+    const logged = vi.spyOn(console, 'error').mockImplementation(() => {});
+    const failing = endpoint({ run: () => Promise.reject(new Error('secret path')) });
+    const answer = await problem(await call(failing, new Request('http://localhost/')));
+    expect(answer).toMatchObject({ status: 500, code: 'server/fault' });
+    expect(JSON.stringify(answer)).not.toContain('secret');
+    expect(logged).toHaveBeenCalledOnce();
+    logged.mockRestore();
+  });
+
+  it('knows no other methods', async () => {
+    const answer = await otherMethods({} as never);
+    expect((answer as Response).status).toBe(405);
+  });
+});

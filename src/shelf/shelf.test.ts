@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest';
+import type { Shelf, Summary } from '../contracts/shelf.ts';
+import { formatThreadCount } from '../core/formats/thread-count.ts';
+import { countDesigns, hang } from './shelf-state.ts';
+import { startDesign } from './start-design.ts';
+import { STARTS } from './starts.ts';
+
+function design(name: string, more: Partial<Summary> = {}): Summary {
+  return {
+    id: name,
+    name,
+    number: '',
+    kind: 'plaid',
+    version: 1,
+    verdict: 'Exact',
+    ends: 8,
+    picks: 8,
+    updatedAt: '2026-01-01',
+    ...more,
+    search: `${name} ${more.search ?? ''}`.toLowerCase(),
+  };
+}
+
+const SHELF: Shelf = {
+  title: 'Shelf',
+  ranges: [
+    {
+      id: 'r',
+      name: 'Rugs',
+      designs: [design('Rug 10', { updatedAt: '2026-02-01' }), design('Rug 2', { ends: 4 })],
+    },
+    { id: '', name: '', designs: [design('Blind', { kind: 'stripe', search: 'slate water' })] },
+  ],
+};
+
+function names(view: Partial<Parameters<typeof hang>[1]>): string[] {
+  return hang(SHELF, { search: '', kind: 'all', order: 'range', ...view }).flatMap((range) =>
+    range.designs.map(({ name }) => name),
+  );
+}
+
+describe('hang', () => {
+  it.each([
+    [{}, ['Rug 10', 'Rug 2', 'Blind']],
+    [{ search: 'rug' }, ['Rug 10', 'Rug 2']],
+    [{ search: 'WATER blind' }, ['Blind']],
+    [{ search: 'nothing' }, []],
+    [{ kind: 'stripe' as const }, ['Blind']],
+    [{ order: 'name' as const }, ['Blind', 'Rug 2', 'Rug 10']],
+    [{ order: 'newest' as const }, ['Rug 10', 'Rug 2', 'Blind']],
+    [{ order: 'repeat' as const }, ['Rug 2', 'Rug 10', 'Blind']],
+  ])('%o', (view, shown) => {
+    expect(names(view)).toEqual(shown);
+    expect(countDesigns(SHELF)).toBe(3);
+  });
+});
+
+describe('startDesign', () => {
+  it('makes every start that is offered', () => {
+    for (const start of STARTS) {
+      const result = startDesign(start);
+      expect(result).toHaveProperty('design');
+      if ('design' in result) expect(formatThreadCount(result.design.construction.warp)).toBe(start.warp);
+    }
+  });
+
+  it('keeps the shades that are given and finds others for new letters', () => {
+    const result = startDesign({ ...STARTS[0]!, warp: 'A4 Q2 Z2' });
+    if (!('design' in result)) throw new Error('expected a design');
+    expect(result.design.shades.map((shade) => shade.key)).toEqual(['A', 'Q', 'Z']);
+    expect(new Set(result.design.shades.map((shade) => shade.hex)).size).toBe(3);
+    expect(result.design.shades[0]!.hex).toBe('#24402f');
+  });
+
+  it.each([
+    [{ warp: '' }, 'warp', 'notation/empty'],
+    [{ warp: 'A0' }, 'warp', 'notation/count'],
+    [{ weft: 'B' }, 'weft', 'notation/count'],
+    [{ weave: 'satin' }, 'weave', 'weave/text'],
+  ])('says which field cannot be read: %o', (change, field, code) => {
+    expect(startDesign({ ...STARTS[0]!, ...change })).toMatchObject({ field, error: { code } });
+  });
+});

@@ -1,0 +1,83 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { rational } from '../core/exact/rational.ts';
+import { lengthText, perMetreText, plural, ppmText } from './measures.ts';
+import { grouped, hasSentence, sentenceFor } from './sentences.ts';
+import { directionSentence, perThreadText } from './verdict.ts';
+
+const SOURCE = join(import.meta.dirname, '..');
+
+/** Every code that is thrown anywhere in the sources. */
+function thrownCodes(): ReadonlySet<string> {
+  const files = readdirSync(SOURCE, { recursive: true, encoding: 'utf8' }).filter(
+    (path) => /\.tsx?$/.test(path) && !path.endsWith('.test.ts'),
+  );
+  const codes = files.flatMap((path) =>
+    [...readFileSync(join(SOURCE, path), 'utf8').matchAll(/new CoreError\(\s*'([^']+)'/g)].map(
+      ([, code]) => code!,
+    ),
+  );
+  return new Set(codes);
+}
+
+describe('sentences', () => {
+  it('stand ready for every error that can be thrown, but for our own faults', () => {
+    const codes = [...thrownCodes()].filter((code) => code !== 'design/construction');
+    expect(codes.length).toBeGreaterThan(50);
+    expect(codes.filter((code) => !hasSentence(code))).toEqual([]);
+  });
+
+  it('carry the value and what to do', () => {
+    expect(sentenceFor('notation/count', { word: 'B0', count: '0', most: 100_000 })).toBe(
+      '“0” is not a thread count: it must be a whole number from 1 to 100\u00a0000.',
+    );
+    expect(sentenceFor('notation/count', { word: 'B', count: '', most: 100_000 })).toContain('such as B4');
+    expect(sentenceFor('notation/shade', { shade: 'Q', known: ['A', 'B'] })).toContain('The card has A, B.');
+    expect(sentenceFor('notation/pivot', { word: 'B/6', marked: true })).toContain(
+      'only the first and the last',
+    );
+    expect(sentenceFor('design/field', { path: 'shades.1.key', problem: 'shade/twice' })).toContain(
+      'another shade has that letter',
+    );
+    expect(sentenceFor('no/such', {})).toContain('no/such');
+  });
+});
+
+describe('measures', () => {
+  it('show lengths to a thousandth of a millimetre or finer', () => {
+    const length = rational(127, 120);
+    expect([lengthText(length, 'mm'), lengthText(length, 'cm'), lengthText(length, 'in')]).toEqual([
+      '1.058',
+      '0.1058',
+      '0.04167',
+    ]);
+  });
+
+  it('sign their errors', () => {
+    expect(ppmText(rational(-61, 1_000_000))).toBe('−61 ppm');
+    expect(ppmText(rational(27, 100_000_000))).toBe('+0.27 ppm');
+    expect(ppmText(rational(0))).toBe('0 ppm');
+    expect(perMetreText(rational(-61, 1_000_000))).toBe('−0.061 mm per metre');
+  });
+
+  it('count in words that agree', () => {
+    expect([plural(1, 'thread'), plural(2, 'thread'), grouped(100_000), grouped(1296)]).toEqual([
+      '1 thread',
+      '2 threads',
+      '100\u00a0000',
+      '1296',
+    ]);
+  });
+
+  it('say when sett and weave meet late', () => {
+    const facts = { laidOut: 30, period: 30, weave: 8, repeat: 120 };
+    expect(directionSentence(facts, 'end')).toBe(
+      '30 ends laid out. With the weave’s 8 it comes round only after 120, 4 times as many.',
+    );
+    expect(directionSentence({ laidOut: 24, period: 12, weave: 4, repeat: 12 }, 'pick')).toBe(
+      '24 picks laid out, the same again after 12. The weave’s 4 fit whole into 12.',
+    );
+    expect(perThreadText({ perStep: { x: rational(25, 2), y: rational(12) } })).toBe('12.5 × 12 px a thread');
+  });
+});

@@ -1,0 +1,82 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, relative, resolve } from 'node:path';
+import { describe, expect, it } from 'vitest';
+
+const SOURCE = resolve(import.meta.dirname, '../../src');
+
+/** Topics of the core, lowest first; one may import itself and those of the rows above. */
+const CORE: readonly (readonly string[])[] = [
+  ['exact'],
+  ['units', 'colour'],
+  ['thread', 'tiling', 'motif'],
+  ['repeat'],
+  ['paint'],
+  ['formats'],
+  ['design'],
+];
+
+/** What each folder outside the core may import beside itself. */
+const OUTSIDE: Readonly<Record<string, readonly string[]>> = {
+  contracts: ['core'],
+  wording: ['core'],
+  server: ['core', 'contracts', 'wording'],
+  workers: ['core', 'wording'],
+  kit: ['core', 'contracts', 'wording'],
+  bench: ['core', 'contracts', 'wording', 'kit', 'workers'],
+  shelf: ['core', 'contracts', 'wording', 'kit', 'workers'],
+  cli: ['core', 'wording', 'server'],
+  pages: ['core', 'contracts', 'wording', 'kit', 'server', 'bench', 'shelf'],
+};
+
+interface Import {
+  readonly file: string;
+  readonly target: string;
+}
+
+const FILES = readdirSync(SOURCE, { recursive: true, encoding: 'utf8' }).filter(
+  (path) => /\.(tsx?|astro)$/.test(path) && !path.endsWith('.test.ts'),
+);
+
+const IMPORTS: readonly Import[] = FILES.flatMap((file) =>
+  [...readFileSync(join(SOURCE, file), 'utf8').matchAll(/from '(\.[^']+)'/g)].map(([, path]) => ({
+    file,
+    target: relative(SOURCE, resolve(SOURCE, dirname(file), path!)),
+  })),
+);
+
+function levelOf(topic: string): number {
+  return CORE.findIndex((row) => row.includes(topic));
+}
+
+describe('imports', () => {
+  it('are found at all', () => {
+    expect(FILES.length).toBeGreaterThan(120);
+    expect(IMPORTS.length).toBeGreaterThan(300);
+  });
+
+  it('go down the spine within the core', () => {
+    const wrong = IMPORTS.filter(({ file, target }) => {
+      const [top, topic] = file.split('/');
+      const [toTop, toTopic] = target.split('/');
+      if (top !== 'core' || topic === toTopic || toTopic === 'error.ts') return false;
+      return toTop !== 'core' || !(levelOf(toTopic!) < levelOf(topic!));
+    });
+    expect(wrong).toEqual([]);
+  });
+
+  it('go only where a folder outside the core may look', () => {
+    const wrong = IMPORTS.filter(({ file, target }) => {
+      const [top] = file.split('/');
+      const [toTop] = target.split('/');
+      return top !== 'core' && top !== toTop && !OUTSIDE[top!]?.includes(toTop!);
+    });
+    expect(wrong).toEqual([]);
+  });
+
+  it('never bring Node or React into the core', () => {
+    const foreign = FILES.filter((file) => file.startsWith('core/')).filter((file) =>
+      /from '(node:|react|comlink|zustand|kysely)/.test(readFileSync(join(SOURCE, file), 'utf8')),
+    );
+    expect(foreign).toEqual([]);
+  });
+});
