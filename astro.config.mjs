@@ -8,6 +8,8 @@ export default defineConfig({
   adapter: node({ mode: 'standalone' }),
   server: { host: '127.0.0.1' },
   devToolbar: { enabled: false },
+  // The endpoint wrapper refuses other sites by Fetch Metadata; Astro's check compares with a host it guesses.
+  security: { checkOrigin: false },
   integrations: [react()],
   vite: {
     plugins: [tailwindcss()],

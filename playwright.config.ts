@@ -10,8 +10,8 @@ const port = process.env['VETRO_E2E_PORT'] ?? '4390';
 export default defineConfig({
   testDir: 'tests/e2e',
   workers: 1,
-  timeout: 45_000,
-  expect: { timeout: 10_000 },
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   outputDir: 'test-results/e2e',
   use: {

@@ -1,4 +1,4 @@
-import { type SavedAnswer, type SaveRequest, savedAnswer } from '../contracts/design.ts';
+import { type SavedAnswer, type SaveRequest, savedAnswer, storedDesign } from '../contracts/design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { type RequestError, request } from '../kit/request.ts';
@@ -67,19 +67,36 @@ async function write(design: Design): Promise<void> {
     forgetDraft(id);
     dispatch({ kind: 'stored', design, version: answer.version, at: answer.updatedAt });
   } catch (error) {
-    refused(error as RequestError, id, version, design);
+    await refused(error as RequestError, id, version, design);
   }
 }
 
-function refused(error: RequestError, id: string, version: number, design: Design): void {
+async function refused(error: RequestError, id: string, version: number, design: Design): Promise<void> {
   keepDraft(id, version, design);
   if (error.status === 409) {
+    if (await hasArrived(id, design)) return;
     dispatch({ kind: 'saving', saved: { kind: 'stale', asking: true } });
     return;
   }
   const offline = error.status === 0;
   dispatch({ kind: 'saving', saved: { kind: 'failed', sentence: error.message, offline } });
   if (offline || error.status >= 500) later(RETRY);
+}
+
+/** Whether what was refused as stale is what the server has: the last word of a page that went, come late. */
+async function hasArrived(id: string, design: Design): Promise<boolean> {
+  const answer = await request('GET', `/api/designs/${id}`).catch(() => undefined);
+  const stored = storedDesign.safeParse(answer);
+  if (!stored.success || !sameDocument(stored.data.document, design)) return false;
+  forgetDraft(id);
+  const { version, updatedAt } = stored.data;
+  dispatch({ kind: 'stored', design, version, at: updatedAt });
+  return true;
+}
+
+/** Documents are written field by field in one order, so their text tells. */
+function sameDocument(stored: unknown, design: Design): boolean {
+  return JSON.stringify(stored) === JSON.stringify(design);
 }
 
 /** Saves a design as a new one beside the one that was changed elsewhere. */
@@ -117,7 +134,7 @@ export function findDraft(): Draft | undefined {
   try {
     const { version, design } = JSON.parse(text) as { version: number; design: unknown };
     const draft = { version, design: readDesign(design) };
-    if (JSON.stringify(draft.design) !== JSON.stringify(stored)) return draft;
+    if (!sameDocument(stored, draft.design)) return draft;
   } catch {
     // Broken, or of another version: nothing that could be gone on with.
   }

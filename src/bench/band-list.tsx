@@ -19,7 +19,9 @@ export function BandList({ direction }: { direction: Direction }) {
     selection?.direction === direction || design.construction.weft.follows ? selection?.band : undefined;
   const open = useRef<HTMLLIElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: scrolls whenever another band is selected
-  useEffect(() => open.current?.scrollIntoView({ block: 'nearest' }), [selected]);
+  useEffect(() => {
+    void open.current?.scrollIntoView({ block: 'nearest' });
+  }, [selected]);
   return (
     <ul className="m-0 max-h-[300px] list-none overflow-y-auto border-rule border-t p-0" aria-label="Bands">
       {bands.map((band, index) => {

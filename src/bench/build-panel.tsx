@@ -2,11 +2,13 @@ import { Plus } from 'lucide-react';
 import { insertBand } from '../core/thread/edit-bands.ts';
 import { Choice } from '../kit/choice.tsx';
 import { plural } from '../wording/measures.ts';
+import { lateSentence } from '../wording/verdict.ts';
 import { BandList } from './band-list.tsx';
 import { dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { type Direction, editBands, sequenceOf, setFollows, setMirror } from './design-edits.ts';
 import { Panel } from './panel.tsx';
 import { ThreadCountField } from './thread-count-field.tsx';
+import { useThreadFacts } from './use-thread-facts.ts';
 import { WeaveChoice } from './weave-choice.tsx';
 
 const MIRRORS = [
@@ -46,11 +48,16 @@ function SequencePart({ direction, open }: { direction: Direction; open: boolean
   const design = useDesign();
   const sequence = sequenceOf(design, direction);
   const selection = useBenchState((state) => state.selection);
+  const facts = useThreadFacts();
+  const late = facts && lateSentence(facts[direction], direction === 'warp' ? 'end' : 'pick');
   const last = sequence.bands.length - 1;
   const after = selection?.direction === direction ? selection.band : last;
   return (
     <div className="flex flex-col gap-3">
-      <ThreadCountField direction={direction} />
+      <div>
+        <ThreadCountField direction={direction} />
+        {late !== undefined && <p className="mt-1 text-[12.5px] text-weld">{late}</p>}
+      </div>
       <Choice
         label={direction === 'warp' ? 'Turns back at its pivots' : 'Weft turns back at its pivots'}
         value={sequence.mirror}

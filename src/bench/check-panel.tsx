@@ -1,8 +1,5 @@
 import { Check, Minus, X } from 'lucide-react';
-import { useMemo } from 'react';
-import { threadFacts } from '../core/design/design-facts.ts';
 import type { Design } from '../core/design/design-schema.ts';
-import { CoreError } from '../core/error.ts';
 import { toDecimal, toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import type { PixelFit } from '../core/repeat/pixel-fit.ts';
@@ -20,6 +17,7 @@ import {
 } from '../wording/verdict.ts';
 import { dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { Measure, Panel } from './panel.tsx';
+import { useThreadFacts } from './use-thread-facts.ts';
 
 /** The proof: what the repeat is, why it closes, and what rounding to pixels costs. */
 export function CheckPanel() {
@@ -39,7 +37,7 @@ export function CheckPanel() {
 }
 
 function Proof({ design, report }: { design: Design; report: RepeatReport }) {
-  const facts = useFacts(design);
+  const facts = useThreadFacts();
   const { pixels, painted, size, repeat } = report;
   const { unit } = design.lay;
   const [nearest, ...others] = pixels.fits;
@@ -187,16 +185,4 @@ function Fits({ nearest, others }: { nearest: PixelFit; others: readonly PixelFi
       </table>
     </div>
   );
-}
-
-/** Undefined while the design cannot be woven; the panel says why. */
-function useFacts(design: Design) {
-  return useMemo(() => {
-    try {
-      return threadFacts(design);
-    } catch (error) {
-      if (error instanceof CoreError) return undefined;
-      throw error;
-    }
-  }, [design]);
 }

@@ -1,8 +1,10 @@
 import {
+  type Announcements,
   closestCenter,
   DndContext,
   KeyboardSensor,
   PointerSensor,
+  type UniqueIdentifier,
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
@@ -45,6 +47,7 @@ export function ColoursPanel() {
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
+        accessibility={moveWords(shades)}
         onDragEnd={({ active, over }) => {
           const [from, to] = [active.id, over?.id].map((id) => shades.findIndex((shade) => shade.key === id));
           if (from! >= 0 && to! >= 0)
@@ -81,6 +84,23 @@ export function ColoursPanel() {
       )}
     </Panel>
   );
+}
+
+/** What a screen reader says while a shade is moved. */
+function moveWords(shades: readonly Shade[]) {
+  const nameOf = (key: UniqueIdentifier) => shades.find((shade) => shade.key === key)?.name ?? '';
+  const placeOf = (key: UniqueIdentifier) => shades.findIndex((shade) => shade.key === key) + 1;
+  return {
+    screenReaderInstructions: {
+      draggable: 'Space takes the shade up, the arrow keys move it, Space puts it down, Escape leaves it.',
+    },
+    announcements: {
+      onDragStart: ({ active }) => `Took up ${nameOf(active.id)}.`,
+      onDragOver: ({ active, over }) => over && `${nameOf(active.id)} is over place ${placeOf(over.id)}.`,
+      onDragEnd: ({ active, over }) => over && `Put ${nameOf(active.id)} down at place ${placeOf(over.id)}.`,
+      onDragCancel: ({ active }) => `Left ${nameOf(active.id)} where it was.`,
+    } as Announcements,
+  };
 }
 
 /** A shade to begin with: a step lighter or darker than the last, so that it shows. */

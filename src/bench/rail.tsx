@@ -28,7 +28,7 @@ export function Rail({ direction }: { direction: Direction }) {
   const host = useRef<HTMLDivElement>(null);
   const neighbours = useRef<HTMLCanvasElement>(null);
   const typed = useRef({ digits: '', at: 0 });
-  const [hovered, setHovered] = useState<LaidBand>();
+  const [pointed, setPointed] = useState<number>();
   const [drop, setDrop] = useState<number>();
   const sequence = sequenceOf(design, direction);
   const laid = useMemo(() => layOut(sequence), [sequence]);
@@ -51,6 +51,7 @@ export function Rail({ direction }: { direction: Direction }) {
   }, [selection, direction]);
 
   if (axis === undefined) return <div ref={host} className="relative overflow-hidden" />;
+  const hovered = pointed === undefined ? undefined : bandAt(laid, pointed);
   const visible = laid.filter((band) => {
     const { start, length } = placeBand(axis, band);
     return (start + length > 0 && start < seen) || band.source === selected;
@@ -83,10 +84,10 @@ export function Rail({ direction }: { direction: Direction }) {
       tabIndex={-1}
       className="relative touch-none select-none"
       onKeyDown={press}
-      onPointerLeave={() => setHovered(undefined)}
+      onPointerLeave={() => setPointed(undefined)}
       onPointerMove={(event) => {
         const threads = threadsAt(axis, placeOf(event, host.current!, direction));
-        setHovered(bandAt(laid, threads));
+        setPointed(threads);
         const edge = edgeAt(laid, threads, REACH / axis.step);
         event.currentTarget.style.cursor =
           edge === undefined ? 'default' : direction === 'warp' ? 'col-resize' : 'row-resize';

@@ -1,7 +1,4 @@
 import { X } from 'lucide-react';
-import { useMemo } from 'react';
-import { threadFacts } from '../core/design/design-facts.ts';
-import { CoreError } from '../core/error.ts';
 import { equals, toText } from '../core/exact/rational.ts';
 import { twillName } from '../core/thread/weave.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
@@ -10,6 +7,7 @@ import { useBenchState, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { sequenceOf } from './design-edits.ts';
 import { Measure } from './panel.tsx';
+import { useThreadFacts } from './use-thread-facts.ts';
 
 /** Most shades shown as chips. */
 const CHIPS = 8;
@@ -20,7 +18,7 @@ export function Ticket() {
   const range = useBenchState((state) => state.range);
   const report = useBenchState((state) => state.report);
   const shown = useCloth((cloth) => cloth.ticket);
-  const float = useMemo(() => floatOf(design), [design]);
+  const facts = useThreadFacts();
   if (!shown) return null;
   const pivots = sequenceOf(design, 'warp').mirror;
   const { unit } = design.lay;
@@ -58,7 +56,7 @@ export function Ticket() {
           </Measure>
         )}
         <Measure name="Woven">{twillName(design.construction.weave)}</Measure>
-        {float !== undefined && <Measure name="Longest float">{float}</Measure>}
+        {facts !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
         <Measure name="Pivots">{pivots === 'none' ? 'no' : pivots}</Measure>
       </dl>
       <div className="mt-2.5 flex items-center gap-1.5">
@@ -75,13 +73,4 @@ export function Ticket() {
       </div>
     </aside>
   );
-}
-
-function floatOf(design: Parameters<typeof threadFacts>[0]): number | undefined {
-  try {
-    return threadFacts(design).float;
-  } catch (error) {
-    if (error instanceof CoreError) return undefined;
-    throw error;
-  }
 }

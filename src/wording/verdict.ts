@@ -43,6 +43,12 @@ export function directionSentence(facts: DirectionFacts, one: string): string {
   return `${laid} ${met}`;
 }
 
+/** Said where the sequence is typed, when the weave makes the repeat longer than the sequence; else undefined. */
+export function lateSentence({ period, weave, repeat }: DirectionFacts, one: string): string | undefined {
+  if (repeat === period) return undefined;
+  return `The weave’s ${weave} do not fit into ${grouped(period)}: the cloth repeats only after ${grouped(repeat)} ${one}s, ${repeat / period} times as many.`;
+}
+
 /** What was painted and compared. */
 export function paintedSentence({ painted }: RepeatReport): string {
   if (painted === null) return 'Not painted.';

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { rational } from '../core/exact/rational.ts';
 import { lengthText, perMetreText, plural, ppmText } from './measures.ts';
 import { grouped, hasSentence, sentenceFor } from './sentences.ts';
-import { directionSentence, perThreadText } from './verdict.ts';
+import { directionSentence, lateSentence, perThreadText } from './verdict.ts';
 
 const SOURCE = join(import.meta.dirname, '..');
 
@@ -75,6 +75,8 @@ describe('measures', () => {
     expect(directionSentence(facts, 'end')).toBe(
       '30 ends laid out. With the weave’s 8 it comes round only after 120, 4 times as many.',
     );
+    expect(lateSentence(facts, 'end')).toContain('only after 120 ends, 4 times as many');
+    expect(lateSentence({ ...facts, repeat: 30 }, 'end')).toBeUndefined();
     expect(directionSentence({ laidOut: 24, period: 12, weave: 4, repeat: 12 }, 'pick')).toBe(
       '24 picks laid out, the same again after 12. The weave’s 4 fit whole into 12.',
     );

@@ -1,0 +1,164 @@
+import { expect, test } from '@playwright/test';
+import { band, openFromShelf, openNew, saved, step, take, warpField } from './helpers.ts';
+
+const TEXT = 'shades: A=#24402f Green, B=#8c2f25 Red\nwarp: A20 B10\nweave: 2/2Z\ndensity: 25/in\n';
+
+test('a shade is changed, named, added, ordered, replaced', async ({ page }) => {
+  await openNew(page, TEXT);
+  await step(page, 'Colours');
+  await page.getByRole('button', { name: 'Colour of Red, #8c2f25' }).click();
+  await page.getByLabel('Colour', { exact: true }).fill('#2e4c63');
+  await expect(band(page, 'Warp', 1)).toHaveCSS('background-color', 'rgb(46, 76, 99)');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Name of shade B').fill('Slate');
+  await page.getByRole('button', { name: 'Add a shade' }).click();
+  await expect(page.getByRole('button', { name: /^Colour of/ })).toHaveCount(3);
+  await page.getByLabel('Letter of Slate').fill('S');
+  await page.keyboard.press('Enter');
+
+  await page.getByRole('button', { name: 'Move Slate', exact: true }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Took up Slate.')).toBeAttached();
+  await expect(page.getByText('Slate is over place 2.')).toBeAttached();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText('Slate is over place 1.')).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: /^Colour of/ }).first()).toHaveAccessibleName(/Slate/);
+
+  await page.getByRole('button', { name: 'Remove Slate' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Slate is in use' });
+  await dialog.getByRole('button', { name: 'Green' }).click();
+  await expect(page.getByRole('button', { name: /^Colour of/ })).toHaveCount(2);
+  await step(page, 'Build');
+  await expect(warpField(page)).toHaveValue('A20 A10');
+  await saved(page);
+});
+
+test('the density gives the repeat its size, and the check its pixels', async ({ page }) => {
+  await openNew(page, TEXT);
+  await step(page, 'Lay');
+  await page.getByLabel('Ends per inch').fill('37/2');
+  await expect(page.getByText('= 18.5')).toBeVisible();
+  await page.getByLabel('Picks per inch').fill('nothing');
+  await expect(page.getByText('“nothing” is not a number.')).toBeVisible();
+  await page.getByLabel('Picks per inch').fill('20');
+  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Measures' })).toContainText('3.24324 × 3 in');
+
+  await step(page, 'Check');
+  const panel = page.getByRole('region', { name: 'Check' });
+  await expect(panel.getByText('Fitted').first()).toBeVisible();
+  await expect(panel).toContainText('0 of');
+  await expect(panel).toContainText('With the weave’s 4 it comes round only after 60');
+  const offer = panel.getByRole('listitem').filter({ hasText: 'dpi: ' }).first();
+  await expect(offer).toContainText('px a thread');
+  await offer.getByRole('button', { name: 'Use' }).click();
+  await expect(panel.getByText('It repeats, in numbers and in whole pixels.')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(panel.getByText('Fitted').first()).toBeVisible();
+});
+
+test('any twill can be typed, and a weave that makes the repeat too long is told', async ({ page }) => {
+  await openNew(page, TEXT);
+  await page.getByRole('button', { name: '2/2 S' }).click();
+  await expect(page.getByLabel('Any other twill')).toHaveValue('2/2S');
+  await page.getByLabel('Any other twill').fill('3/3 Z');
+  await expect(page.getByRole('complementary', { name: 'Ticket' })).toContainText('3/3 twill Z');
+  await page.getByLabel('Any other twill').fill('satin');
+  await expect(page.getByText('“satin” is not a weave.')).toBeVisible();
+  await warpField(page).fill('A99990 B1');
+  await page.getByLabel('Any other twill').fill('32/31Z');
+  await expect(page.getByRole('alert')).toContainText('Choose counts that divide the weave');
+  await expect(page.getByRole('navigation', { name: 'Steps' })).toContainText('Cannot be woven');
+  await page.getByLabel('Any other twill').fill('plain');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
+test('the keys work: zoom, outlines, ticket, list', async ({ page }) => {
+  await openFromShelf(page, 'Third-class moquette');
+  await page.getByRole('img', { name: /^Cloth of/ }).click();
+  await page.keyboard.press('1');
+  await expect(page.getByText('1 px a thread')).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page.getByText('5 px a thread')).toBeVisible();
+  await page.keyboard.press('0');
+  await expect(page.getByText('4 px a thread')).toBeVisible();
+  const pixels = () =>
+    page
+      .getByRole('img', { name: /^Cloth of/ })
+      .evaluate((canvas) => (canvas as HTMLCanvasElement).toDataURL());
+  const outlined = await pixels();
+  await page.keyboard.press('r');
+  await expect.poll(pixels).not.toBe(outlined);
+  const bare = await pixels();
+  await page.keyboard.press('u');
+  await expect.poll(pixels).not.toBe(bare);
+  await page.keyboard.press('t');
+  await expect(page.getByRole('complementary', { name: 'Ticket' })).toHaveCount(0);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('true size on this monitor');
+});
+
+test('the cloth pans by dragging and lies true: its colours follow the repeat', async ({ page }) => {
+  await openFromShelf(page, 'Third-class moquette');
+  const cloth = page.getByRole('img', { name: /^Cloth of/ });
+  await page.keyboard.press('r');
+  await page.keyboard.press('t');
+  const sample = () =>
+    cloth.evaluate((canvas) => {
+      const { data } = (canvas as HTMLCanvasElement).getContext('2d')!.getImageData(200, 300, 120, 1);
+      return [...data].join();
+    });
+  const before = await sample();
+  const box = (await cloth.boundingBox())!;
+  const drag = async (dx: number) => {
+    await page.mouse.move(box.x + 400, box.y + 300);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 400 + dx, box.y + 300, { steps: 4 });
+    await page.mouse.up();
+  };
+  await drag(40);
+  await expect.poll(sample).not.toBe(before);
+  await drag(140);
+  await expect.poll(sample).toBe(before);
+});
+
+test('the monitor is measured once, and true size follows', async ({ page }) => {
+  await openFromShelf(page, 'Third-class moquette');
+  await page.getByRole('button', { name: 'View' }).click();
+  await page.getByRole('button', { name: 'Measure this monitor…' }).click();
+  await page.getByRole('slider', { name: 'Width of the card' }).fill('7.56');
+  await page.getByRole('button', { name: 'Same width: use it' }).click();
+  await expect(page.getByText('8 px a thread')).toBeVisible();
+});
+
+test('a name is edited where it stands, and a copy is made beside', async ({ page }) => {
+  await openNew(page, TEXT);
+  await page.getByLabel('Name of the design').fill('Goods-shed curtain');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await page.getByRole('button', { name: 'Copy' }).click();
+  await expect(page.getByLabel('Name of the design')).toHaveValue('Goods-shed curtain copy');
+});
+
+test('counts, tables and documents are shown and sent', async ({ page }) => {
+  await openNew(page, TEXT);
+  await step(page, 'Send');
+  for (const [file, ending, content] of [
+    ['Counts', 'txt', 'warp: A20 B10'],
+    ['CSV', 'csv', 'warp,Green,#24402f,20,'],
+    ['Design', 'json', '"format": "vetro-design"'],
+  ] as const) {
+    await page.getByRole('radio', { name: file }).click();
+    await expect(page.getByRole('region', { name: 'What will be sent' })).toContainText(content);
+    const { name, bytes } = await take(page, () =>
+      page.getByRole('button', { name: `Send the ${file}` }).click(),
+    );
+    expect(name).toBe(`Made for a test.${ending}`);
+    expect(bytes.toString('utf8')).toContain(content);
+  }
+  await page.getByRole('radio', { name: 'PNG' }).click();
+  await page.getByRole('radio', { name: 'Pixels a thread' }).click();
+  await page.getByLabel('Pixels a thread').fill('900');
+  await expect(page.getByText('Pixels a thread must be a whole number from 1 to 200')).toBeVisible();
+});

@@ -1,0 +1,114 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { PNG } from 'pngjs';
+
+const VETRO = resolve(import.meta.dirname, '../../bin/vetro.mjs');
+const FOLDER = mkdtempSync(join(tmpdir(), 'vetro-cli-'));
+const SHADES = 'A=#20304a,B=#c8a24a,C=#f4efe2';
+
+function vetro(...args: readonly string[]): { status: number | null; out: string; err: string } {
+  const { status, stdout, stderr } = spawnSync('node', [VETRO, ...args], { cwd: FOLDER, encoding: 'utf8' });
+  return { status, out: stdout, err: stderr };
+}
+
+function read(name: string): Buffer {
+  return readFileSync(join(FOLDER, name));
+}
+
+test('new, check and render make a batch', () => {
+  const made = vetro('new', 'plaid', '--warp', 'A/12 B6 C/4', '--shades', SHADES, '-o', 'design.json');
+  expect(made).toEqual({ status: 0, out: '', err: '' });
+  const { status, out } = vetro('check', 'design.json', '--json');
+  expect(status).toBe(0);
+  expect(JSON.parse(out)).toMatchObject({
+    verdict: 'Exact',
+    repeat: { ends: 28, picks: 28, width: '889/30', height: '889/30', unit: 'mm' },
+    pixels: { dpi: '300', width: 350, height: 350 },
+    painted: { differingBytes: 0 },
+  });
+  expect(vetro('render', 'design.json', '-o', 'tile.png', '--per-thread', '4').status).toBe(0);
+  expect(PNG.sync.read(read('tile.png'))).toMatchObject({ width: 112, height: 112 });
+  expect(vetro('render', 'design.json', '-o', 'tile.svg').status).toBe(0);
+  expect(read('tile.svg').toString()).toContain('viewBox="0 0 28 28"');
+  expect(vetro('render', 'design.json', '-o', 'sheet.png', '--dpi', '150', '--size', '12inx6in').status).toBe(
+    0,
+  );
+  expect(PNG.sync.read(read('sheet.png'))).toMatchObject({ width: 1800, height: 900 });
+});
+
+test('check speaks in words, and exits 1 when a design is open', () => {
+  const counts = ['--warp', 'A/12 B6 C/6', '--shades', SHADES, '--pivots', 'doubled', '--density', '25/in'];
+  vetro('new', 'plaid', ...counts, '-o', 'fitted.json');
+  const fitted = vetro('check', 'fitted.json', '--dpi', '301');
+  expect(fitted.status).toBe(0);
+  expect(fitted.out).toMatch(/^Fitted\. It repeats in numbers\. In pixels it is rounded by/);
+  expect(fitted.out).toContain('Warp: 48 ends laid out. The weave’s 4 fit whole into 48.');
+  expect(fitted.out).toContain('Offer: 300 dpi: 12 px a thread');
+  const open = vetro('check', 'fitted.json', '--dpi', '1/10', '--json');
+  expect(open.status).toBe(1);
+  expect(JSON.parse(open.out)).toMatchObject({ verdict: 'Open', painted: null });
+});
+
+test('text, tables and documents go out and come back the same', () => {
+  vetro('new', 'plaid', '--warp', 'A/12 B6 C/4', '--weft', 'A4 B2', '--shades', SHADES, '-o', 'round.json');
+  for (const kind of ['txt', 'csv', 'json']) {
+    expect(vetro('export', 'round.json', '-o', `round.${kind}`).status).toBe(0);
+    expect(vetro('import', `round.${kind}`, '--name', 'Untitled', '-o', `back-${kind}.json`).status).toBe(0);
+    const [before, after] = ['round.json', `back-${kind}.json`].map(
+      (name) => vetro('check', name, '--json').out,
+    );
+    expect(after).toBe(before);
+  }
+  expect(vetro('export', 'round.json', '--to', 'txt').out).toContain('weft: A4 B2');
+});
+
+const BAD: readonly (readonly [string, readonly string[], string])[] = [
+  ['a count of 0', ['new', 'plaid', '--warp', 'A0'], '“0” is not a thread count'],
+  ['a negative count', ['new', 'plaid', '--warp', 'A-4'], '“-4” is not a thread count'],
+  ['a fraction', ['new', 'plaid', '--warp', 'A2.5'], '“2.5” is not a thread count'],
+  ['10⁹ threads', ['new', 'plaid', '--warp', 'A1000000000'], 'from 1 to 100'],
+  ['an empty sequence', ['new', 'plaid', '--warp', ''], 'Type a thread count'],
+  ['an unknown letter', ['new', 'plaid', '--warp', 'Q4', '--shades', SHADES], 'The card has A, B, C.'],
+  ['an unknown weave', ['new', 'plaid', '--warp', 'A4', '--weave', 'satin'], 'is not a weave'],
+  ['an unknown convention', ['new', 'plaid', '--warp', 'A/4 B/2', '--pivots', 'both'], 'shared or doubled'],
+  ['no warp', ['new', 'plaid'], "required option '--warp <counts>' not specified"],
+  ['a missing file', ['check', 'nowhere.json'], 'There is no file “nowhere.json”.'],
+  ['an unknown picture', ['render', 'design.json', '-o', 'tile.gif'], 'Known kinds: png, svg.'],
+  [
+    'two scales',
+    ['render', 'design.json', '-o', 't.png', '--per-thread', '2', '--dpi', '9'],
+    'cannot be used with',
+  ],
+  ['a size in words', ['render', 'design.json', '-o', 't.png', '--size', 'large'], 'is not a number'],
+  ['a folder that is not there', ['render', 'design.json', '-o', 'no/t.png'], 'could not be written'],
+  ['a resolution of nothing', ['check', 'design.json', '--dpi', '0'], 'A resolution must be above 0'],
+];
+
+for (const [what, args, words] of BAD) {
+  test(`${what} is one clear line and exit 2`, () => {
+    if (!existsSync(join(FOLDER, 'design.json')))
+      vetro('new', 'plaid', '--warp', 'A4 B4', '-o', 'design.json');
+    const { status, out, err } = vetro(...args);
+    expect({ status, out }).toEqual({ status: 2, out: '' });
+    expect(err).toContain(words);
+    expect(err.trim().split('\n')).toHaveLength(1);
+  });
+}
+
+test('a database file that is none stops the start with a sentence and is left alone', () => {
+  const file = join(FOLDER, 'notes.db');
+  const text = 'not a database\n'.repeat(300);
+  writeFileSync(file, text);
+  const { status, stderr } = spawnSync('node', ['scripts/start.mjs'], {
+    cwd: resolve(import.meta.dirname, '../..'),
+    env: { ...process.env, VETRO_DATA: file, PORT: '4392' },
+    encoding: 'utf8',
+    timeout: 60_000,
+  });
+  expect(status).toBe(2);
+  expect(stderr).toContain('is not a Vetro database. Move it away');
+  expect(readFileSync(file, 'utf8')).toBe(text);
+});

@@ -1,0 +1,79 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** Opens a design from the shelf and waits for its cloth. */
+export async function openFromShelf(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('link', { name, exact: true }).click();
+  await clothShown(page);
+}
+
+export async function clothShown(page: Page): Promise<void> {
+  await expect(page.locator('canvas[data-painted]')).toBeVisible();
+}
+
+/** Makes a design of the server's own, for tests that change it; returns its id. */
+export async function makeDesign(page: Page, text: string): Promise<string> {
+  const { designFromText } = await import('../../src/core/design/exchange/counts-text.ts');
+  const document = designFromText(text, 'Made for a test');
+  const answer = await page.request.post('/api/designs', { data: { document } });
+  expect(answer.ok()).toBe(true);
+  return ((await answer.json()) as { id: string }).id;
+}
+
+export async function openNew(page: Page, text: string): Promise<string> {
+  const id = await makeDesign(page, text);
+  await page.goto(`/bench/${id}`);
+  await clothShown(page);
+  return id;
+}
+
+export function rail(page: Page, direction: 'Warp' | 'Weft'): Locator {
+  return page.getByRole('listbox', { name: new RegExp(`^${direction} rail`) });
+}
+
+/** The typed bands of a rail, in order of their places. */
+export function band(page: Page, direction: 'Warp' | 'Weft', index: number): Locator {
+  return rail(page, direction).locator(`[data-band="${index}"]`);
+}
+
+export function warpField(page: Page): Locator {
+  return page.getByRole('textbox', { name: /^Warp/ });
+}
+
+export async function step(page: Page, name: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Steps' })
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .click();
+}
+
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByRole('status').filter({ hasText: /^Saved \d\d:\d\d$/ })).toBeVisible();
+}
+
+/** Clicks and takes the file that comes of it. */
+export async function take(page: Page, click: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> {
+  const coming = page.waitForEvent('download');
+  await click();
+  const download = await coming;
+  return { name: download.suggestedFilename(), bytes: readFileSync((await download.path())!) };
+}
+
+/** How often the cloth has been drawn. */
+export async function timesDrawn(page: Page): Promise<number> {
+  return Number(await page.locator('canvas[data-painted]').getAttribute('data-painted'));
+}
+
+/** Colour of one pixel of the cloth, from the middle of the view, as three bytes. */
+export function clothPixel(page: Page, dx = 0, dy = 0): Promise<number[]> {
+  return page.locator('canvas[data-painted]').evaluate(
+    (canvas, [x, y]) => {
+      const element = canvas as HTMLCanvasElement;
+      const context = element.getContext('2d')!;
+      const data = context.getImageData(element.width / 2 + x!, element.height / 2 + y!, 1, 1).data;
+      return [...data.subarray(0, 3)];
+    },
+    [dx, dy],
+  );
+}

@@ -1,0 +1,116 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, type Page, test } from '@playwright/test';
+import { LARKMERE } from '../../src/server/demo/larkmere.ts';
+import { clothShown, makeDesign } from './helpers.ts';
+
+async function menu(page: Page, design: string, item: string): Promise<void> {
+  await page.getByRole('button', { name: `What to do with ${design}`, exact: true }).click();
+  await page.getByRole('menuitem', { name: item }).click();
+}
+
+async function bringIn(page: Page, name: string, text: string): Promise<void> {
+  await page
+    .getByLabel('Files to bring in')
+    .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+}
+
+test('the demo hangs in its ranges, each a true crop with its number', async ({ page }) => {
+  await page.goto('/');
+  for (const range of new Set(LARKMERE.map((demo) => demo.range))) {
+    const row = page.getByRole('region', { name: range, exact: true });
+    for (const demo of LARKMERE.filter((each) => each.range === range)) {
+      await expect(row.getByRole('link', { name: demo.name, exact: true })).toBeVisible();
+      await expect(row.getByText(demo.number)).toBeVisible();
+    }
+  }
+  const sizes = () =>
+    page
+      .locator('img')
+      .evaluateAll((images) => images.map((image) => (image as HTMLImageElement).naturalWidth));
+  await expect.poll(async () => new Set(await sizes())).toEqual(new Set([180]));
+});
+
+test('search, kinds and order', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('searchbox').fill('boiler green');
+  await expect(page.getByRole('link', { name: 'Third-class moquette' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Platform gingham' })).toHaveCount(0);
+  await page.getByRole('searchbox').fill('36 × 4');
+  await expect(page.getByRole('link', { name: 'Luggage-rack webbing' })).toBeVisible();
+  await page.getByRole('searchbox').fill('no such thing');
+  await page.getByRole('button', { name: /^Show all/ }).click();
+  await page.getByRole('radio', { name: 'Stripes' }).click();
+  await expect(page.getByRole('link', { name: 'Blind ticking' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Third-class moquette' })).toHaveCount(0);
+  await page.getByRole('radio', { name: 'All' }).click();
+  await page.getByLabel('Order').selectOption('By name');
+  await expect(page.getByRole('link').first()).toHaveAccessibleName('Blind ticking');
+});
+
+test('copy, rename, move, delete and take it back', async ({ page }) => {
+  await makeDesign(page, 'name: Tender cover\nwarp: A4 B4\n');
+  await page.goto('/');
+  await menu(page, 'Tender cover', 'Copy');
+  await expect(page.getByRole('link', { name: 'Tender cover copy' })).toBeVisible();
+  await menu(page, 'Tender cover copy', 'Rename');
+  await page.getByLabel('Name of the design').fill('Footplate mat');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('link', { name: 'Footplate mat' })).toBeVisible();
+  await menu(page, 'Footplate mat', 'Move to a range…');
+  await page.getByLabel('Or a new range').fill('Engines');
+  await page.getByRole('button', { name: 'Move', exact: true }).click();
+  const engines = page.getByRole('region', { name: 'Engines' });
+  await expect(engines.getByRole('link', { name: 'Footplate mat' })).toBeVisible();
+  await menu(page, 'Footplate mat', 'Delete');
+  await expect(page.getByRole('link', { name: 'Footplate mat' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(engines.getByRole('link', { name: 'Footplate mat' })).toBeVisible();
+});
+
+test('files are brought in, and broken ones refused in words', async ({ page }) => {
+  await page.goto('/');
+  const designs = await page.getByRole('link').count();
+  for (const [name, text, words] of [
+    ['sett.csv', 'colour,threads\nred,4', 'needs the columns “shade” and “count”'],
+    ['sett.csv', 'shade,count\nred,0', 'Line 2: “0” is not a thread count'],
+    ['sett.csv', 'shade,count\n'.padEnd(5_000_000, 'red,4\n'), 'at most 1\u00a0000\u00a0000 are read'],
+    ['sett.txt', 'A4 B', 'has no count'],
+    ['sett.json', '{"format":"vetro-design","version":99}', 'made by a newer Vetro'],
+    ['sett.json', '{"format":', 'it is not JSON'],
+    ['sett.gif', 'GIF89a', 'of a kind that cannot be read here'],
+  ] as const) {
+    await bringIn(page, name, text);
+    await expect(page.getByText(words).first()).toBeVisible();
+  }
+  await page.reload();
+  await expect(page.getByRole('link')).toHaveCount(designs);
+  await bringIn(page, 'brake-van_rug.csv', '\uFEFFshade;count\r\n#24402f;12\r\nivory;4\r\n');
+  await clothShown(page);
+  await expect(page.getByLabel('Name of the design')).toHaveValue('Brake van rug');
+  await expect(page.getByRole('textbox', { name: /^Warp/ })).toHaveValue('A12 I4');
+});
+
+test('an empty shelf teaches, and its first design is made from it', async ({ page }) => {
+  const port = 4391;
+  const data = join(mkdtempSync(join(tmpdir(), 'vetro-empty-')), 'vetro.db');
+  const server = spawn('node', ['scripts/start.mjs'], {
+    env: { ...process.env, VETRO_DATA: data, PORT: String(port) },
+  });
+  try {
+    await new Promise<void>((resolve) => {
+      server.stdout.on('data', (text: Buffer) => text.includes('Vetro is ready') && resolve());
+    });
+    await page.goto(`http://127.0.0.1:${port}/`);
+    await expect(page.getByRole('heading', { name: 'Nothing hangs here yet' })).toBeVisible();
+    await page.getByRole('button', { name: 'Gingham' }).click();
+    await expect(page.getByLabel(/^Warp/)).toHaveValue('A12 W12');
+    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await clothShown(page);
+    await expect(page.getByRole('region', { name: 'Measures' })).toContainText('24 ends × 24 picks');
+  } finally {
+    server.kill();
+  }
+});
