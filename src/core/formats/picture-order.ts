@@ -2,7 +2,7 @@ import { CoreError } from '../error.ts';
 import { parseExact } from '../exact/parse-exact.ts';
 import { divide, multiply, type Rational, rational, round, toText } from '../exact/rational.ts';
 import type { Rectangle } from '../exact/vector.ts';
-import { nearestFit } from '../repeat/pixel-fit.ts';
+import { MAX_PIXELS, nearestFit } from '../repeat/pixel-fit.ts';
 import { type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
 import { type LengthUnit, parseLength } from '../units/length.ts';
 import { pixelsIn, pixelsPerMetre } from '../units/resolution.ts';
@@ -38,7 +38,9 @@ export function orderPicture(
   sheet: Rectangle | undefined,
 ): PictureOrder {
   const order = 'dpi' in scale ? byResolution(unit, scale.dpi, sheet) : byStep(unit, scale.perStep, sheet);
-  if (!(Math.max(order.width, order.height, order.tile.width, order.tile.height) <= MAX_PICTURE_SIDE)) {
+  const { tile, width, height } = order;
+  const fits = Math.max(width, height) <= MAX_PICTURE_SIDE && Math.max(tile.width, tile.height) <= MAX_PIXELS;
+  if (!fits) {
     throw new CoreError('send/too-large', {
       width: order.width,
       height: order.height,

@@ -7,8 +7,8 @@ import { type Compressor, encodePng } from './png.ts';
 const MAX_PALETTE = 256;
 
 /**
- * Writes a repeat, or a sheet of repeats, as PNG: indexes when the tile has up to 256 colours, else RGB. Only one
- * repeat is painted; its rows are copied to the sheet's width.
+ * Writes a repeat, a sheet of repeats, or a crop of one as PNG: indexes when it has up to 256 colours, else RGB. Only
+ * one repeat is painted, and of it no more than the picture shows; its rows are copied to the picture's width.
  */
 export function unitToPng(
   unit: RepeatUnit,
@@ -16,7 +16,7 @@ export function unitToPng(
   compressor: Compressor,
 ): AsyncIterable<Uint8Array> {
   const { width, height, pixelsPerMetre, tile } = order;
-  const colours = coloursOf(unit, tile);
+  const colours = coloursOf(unit, order);
   const writeRow =
     colours === undefined
       ? writeRgb
@@ -27,26 +27,26 @@ export function unitToPng(
   const rows = function* () {
     let before: Uint32Array | undefined;
     let line = new Uint8Array(0);
-    for (const pixels of tileRows(unit, tile)) {
+    for (const pixels of paintedRows(unit, order)) {
       if (before === undefined || !sameRow(before, pixels)) {
         line = new Uint8Array(width * bytesPerPixel);
-        const once = Math.min(width, tile.width);
-        writeRow(pixels.subarray(0, once), line.subarray(0, once * bytesPerPixel));
-        repeatAlong(line, tile.width * bytesPerPixel);
+        writeRow(pixels, line);
+        repeatAlong(line, pixels.length * bytesPerPixel);
         before = pixels.slice();
       }
       yield line;
     }
   };
   const palette = colours && paletteBytes([...colours.keys()]);
-  return encodePng({ width, height, pixelsPerMetre, palette, period: tile.height, rows }, compressor);
+  const period = Math.min(tile.height, height);
+  return encodePng({ width, height, pixelsPerMetre, palette, period, rows }, compressor);
 }
 
-/** Each colour of the tile with its index, or undefined when there are too many. */
-function coloursOf(unit: RepeatUnit, tile: PictureOrder['tile']): ReadonlyMap<number, number> | undefined {
+/** Each colour of the picture with its index, or undefined when there are too many. */
+function coloursOf(unit: RepeatUnit, order: PictureOrder): ReadonlyMap<number, number> | undefined {
   const colours = new Map<number, number>();
   let before: Uint32Array | undefined;
-  for (const pixels of tileRows(unit, tile)) {
+  for (const pixels of paintedRows(unit, order)) {
     if (before !== undefined && sameRow(before, pixels)) continue;
     for (const pixel of pixels) if (!colours.has(pixel)) colours.set(pixel, colours.size);
     if (colours.size > MAX_PALETTE) return undefined;
@@ -55,12 +55,13 @@ function coloursOf(unit: RepeatUnit, tile: PictureOrder['tile']): ReadonlyMap<nu
   return colours;
 }
 
-/** The painted rows of one repeat; the same memory is used for each. */
-function* tileRows(unit: RepeatUnit, tile: PictureOrder['tile']): Iterable<Uint32Array> {
-  const window: PaintWindow = { tile, width: tile.width, offset: { x: 0, y: 0 }, look: 'flat' };
+/** The rows of one repeat, as far as the picture shows it; the same memory is used for each. */
+function* paintedRows(unit: RepeatUnit, { tile, width, height }: PictureOrder): Iterable<Uint32Array> {
+  const once = Math.min(width, tile.width);
+  const window: PaintWindow = { tile, width: once, offset: { x: 0, y: 0 }, look: 'flat' };
   const painting = preparePainting(unit, window);
-  const pixels = new Uint32Array(tile.width);
-  for (let y = 0; y < tile.height; y += 1) {
+  const pixels = new Uint32Array(once);
+  for (let y = 0; y < Math.min(height, tile.height); y += 1) {
     paintRows(painting, y, 1, pixels);
     yield pixels;
   }

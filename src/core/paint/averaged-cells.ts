@@ -13,24 +13,37 @@ export function paintAveragedCells(cells: Cells, { tile, width, offset }: PaintW
   const light = lightOf(cells);
   const averaged = new Map<number, Float64Array>();
   const painted = new Map<string, Uint32Array>();
+  const columns: Columns = {
+    from: modulo(offset.x, tile.width),
+    count: Math.min(width, tile.width),
+    pixels: tile.width,
+  };
+  const sums = new Float64Array(columns.count * 3);
   const across = (key: number) => {
-    const known = averaged.get(key) ?? averageRow(cells.rows[key]!, light, tile.width);
+    const known = averaged.get(key) ?? averageRow(cells.rows[key]!, light, columns);
     averaged.set(key, known);
     return known;
   };
-  const from = modulo(offset.x, tile.width);
   return (row, out, at) => {
     const shares = sharesOf(cells, modulo(row + offset.y, tile.height), tile.height);
     const name = shares.map(([key, weight]) => `${key}:${weight}`).join();
     let line = painted.get(name);
     if (line === undefined) {
-      const once = mixRows(shares, across, cells.width * cells.height, tile.width);
+      const once = mixRows(shares, across, cells.width * cells.height, sums);
       line = new Uint32Array(width);
-      for (let x = 0; x < width; x += 1) line[x] = once[(from + x) % tile.width]!;
+      for (let x = 0; x < width; x += once.length) line.set(once.subarray(0, width - x), x);
       if (painted.size < MOST_KEPT) painted.set(name, line);
     }
     out.set(line, at);
   };
+}
+
+/** The columns of the tile that the window shows, from its left edge on and round the tile. */
+interface Columns {
+  readonly from: number;
+  readonly count: number;
+  /** Pixels of the whole tile. */
+  readonly pixels: number;
 }
 
 /** Most different rows that are kept; further ones are computed again. */
@@ -56,11 +69,11 @@ function sharesOf(
   return shares;
 }
 
-/** Light of one row of cells in `pixels` pixels, three sums a pixel; weights add up to the number of cells. */
-function averageRow(row: Uint16Array, light: Float64Array, pixels: number): Float64Array {
-  const sums = new Float64Array(pixels * 3);
-  for (let x = 0; x < pixels; x += 1) {
-    eachShare(x, pixels, row.length, (cell, weight) => {
+/** Light of one row of cells, three sums a column; a column's weights add up to the number of cells. */
+function averageRow(row: Uint16Array, light: Float64Array, { from, count, pixels }: Columns): Float64Array {
+  const sums = new Float64Array(count * 3);
+  for (let x = 0; x < count; x += 1) {
+    eachShare((from + x) % pixels, pixels, row.length, (cell, weight) => {
       const shade = row[cell]! * 3;
       sums[x * 3]! += weight * light[shade]!;
       sums[x * 3 + 1]! += weight * light[shade + 1]!;
@@ -84,24 +97,25 @@ function eachShare(
   }
 }
 
+/** One pixel row: the rows under it by their shares, then each sum as a byte. A hot loop, its channels unrolled. */
 function mixRows(
   shares: readonly (readonly [key: number, weight: number])[],
   across: (key: number) => Float64Array,
   total: number,
-  pixels: number,
+  sums: Float64Array,
 ): Uint32Array {
-  const sums = new Float64Array(pixels * 3);
+  sums.fill(0);
   for (const [key, weight] of shares) {
     const row = across(key);
     for (let at = 0; at < sums.length; at += 1) sums[at]! += weight * row[at]!;
   }
-  const bytes = new Uint8Array(pixels * 4);
-  for (let x = 0; x < pixels; x += 1) {
-    for (let channel = 0; channel < 3; channel += 1) {
-      bytes[x * 4 + channel] =
-        BYTE_OF_LINEAR[Math.floor((2 * sums[x * 3 + channel]! + total) / (2 * total))]!;
-    }
-    bytes[x * 4 + 3] = 255;
+  const bytes = new Uint8Array((sums.length / 3) * 4);
+  const whole = 2 * total;
+  for (let from = 0, to = 0; from < sums.length; from += 3, to += 4) {
+    bytes[to] = BYTE_OF_LINEAR[((2 * sums[from]! + total) / whole) | 0]!;
+    bytes[to + 1] = BYTE_OF_LINEAR[((2 * sums[from + 1]! + total) / whole) | 0]!;
+    bytes[to + 2] = BYTE_OF_LINEAR[((2 * sums[from + 2]! + total) / whole) | 0]!;
+    bytes[to + 3] = 255;
   }
   return new Uint32Array(bytes.buffer);
 }

@@ -1,37 +1,46 @@
 import { modulo } from '../exact/modulo.ts';
-import type { PaintedProof, PaintRoll } from '../repeat/check-repeat.ts';
+import type { PaintRoll } from '../repeat/check-repeat.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
-import { paintRows, preparePainting } from './painting.ts';
+import { isSharp, type PaintWindow, paintRows, preparePainting } from './painting.ts';
 
-/** Most pixels that are painted for the proof; a larger tile is proven at a smaller size, and the report says so. */
-export const MAX_PROOF_PIXELS = 1 << 24;
+/**
+ * Most pixels that are painted for the proof, sharp or averaged; a larger tile is proven at a smaller size, and the
+ * report says so.
+ */
+export const MAX_PROOF_PIXELS = { sharp: 1 << 24, averaged: 1 << 22 } as const;
 
 /** Rows painted at a time. */
 const BAND = 64;
 
+/** The painted proof within the usual limits. */
+export const paintRoll: PaintRoll = rollWithin(MAX_PROOF_PIXELS);
+
 /**
- * Paints one repeat at offset (0, 0) and again half a tile away each way, rolls the second back and compares
- * byte for byte.
+ * A proof that paints one repeat at offset (0, 0) and again half a tile away each way, rolls the second back and
+ * compares byte for byte.
+ * @param most  pixels that may be painted, sharp or averaged
  */
-export const paintRoll: PaintRoll = (unit, tile) => {
-  const { width, height } = proofSize(tile);
-  const half = { x: Math.floor(width / 2), y: Math.floor(height / 2) };
-  const straight = painter(unit, { width, height }, { x: 0, y: 0 });
-  const shifted = painter(unit, { width, height }, half);
-  const rows = Math.min(BAND, height);
-  const first = new Uint32Array(width * rows);
-  const second = new Uint32Array(width);
-  let differingBytes = 0;
-  for (let from = 0; from < height; from += rows) {
-    const count = Math.min(rows, height - from);
-    paintRows(straight, from, count, first);
-    for (let row = 0; row < count; row += 1) {
-      paintRows(shifted, modulo(from + row - half.y, height), 1, second);
-      differingBytes += differences(first.subarray(row * width, (row + 1) * width), second, half.x);
+export function rollWithin(most: Readonly<Record<keyof typeof MAX_PROOF_PIXELS, number>>): PaintRoll {
+  return (unit, tile) => {
+    const { width, height } = proofSize(tile, isSharp(unit.content, tile) ? most.sharp : most.averaged);
+    const half = { x: Math.floor(width / 2), y: Math.floor(height / 2) };
+    const straight = painter(unit, { width, height }, { x: 0, y: 0 });
+    const shifted = painter(unit, { width, height }, half);
+    const rows = Math.min(BAND, height);
+    const first = new Uint32Array(width * rows);
+    const second = new Uint32Array(width);
+    let differingBytes = 0;
+    for (let from = 0; from < height; from += rows) {
+      const count = Math.min(rows, height - from);
+      paintRows(straight, from, count, first);
+      for (let row = 0; row < count; row += 1) {
+        paintRows(shifted, modulo(from + row - half.y, height), 1, second);
+        differingBytes += differences(first.subarray(row * width, (row + 1) * width), second, half.x);
+      }
     }
-  }
-  return { width, height, comparedBytes: width * height * 4, differingBytes } satisfies PaintedProof;
-};
+    return { width, height, comparedBytes: width * height * 4, differingBytes };
+  };
+}
 
 function painter(
   unit: RepeatUnit,
@@ -41,8 +50,8 @@ function painter(
   return preparePainting(unit, { tile, width: tile.width, offset, look: 'flat' });
 }
 
-function proofSize({ width, height }: { width: number; height: number }): { width: number; height: number } {
-  const shrink = Math.sqrt(MAX_PROOF_PIXELS / (width * height));
+function proofSize({ width, height }: PaintWindow['tile'], most: number): PaintWindow['tile'] {
+  const shrink = Math.sqrt(most / (width * height));
   if (shrink >= 1) return { width, height };
   return { width: Math.max(1, Math.floor(width * shrink)), height: Math.max(1, Math.floor(height * shrink)) };
 }

@@ -1,5 +1,5 @@
 import { CoreError } from '../error.ts';
-import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Content, RepeatUnit } from '../repeat/repeat-unit.ts';
 import { paintAveragedCells } from './averaged-cells.ts';
 import { paintSharpCells } from './sharp-cells.ts';
 import { paintThreads } from './threads.ts';
@@ -37,12 +37,18 @@ export function preparePainting(unit: RepeatUnit, window: PaintWindow): Painting
   return { width, paintRow: painterFor(unit, window) };
 }
 
+/** Whether every cell is whole pixels in a tile of that size, so that nothing is averaged. */
+export function isSharp(content: Content, tile: PaintWindow['tile']): boolean {
+  return tile.width % content.width === 0 && tile.height % content.height === 0;
+}
+
 function painterFor({ content }: RepeatUnit, window: PaintWindow): RowPainter {
   switch (content.kind) {
     case 'cells': {
-      const whole = window.tile.width % content.width === 0 && window.tile.height % content.height === 0;
       if (window.look === 'threads' && content.over !== undefined) return paintThreads(content, window);
-      return whole ? paintSharpCells(content, window) : paintAveragedCells(content, window);
+      return isSharp(content, window.tile)
+        ? paintSharpCells(content, window)
+        : paintAveragedCells(content, window);
     }
     default:
       return content.kind satisfies never;

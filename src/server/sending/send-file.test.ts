@@ -28,6 +28,13 @@ describe('sendFile', () => {
     expect(await png('swatch.png', 'across=1e9&down=x')).toMatchObject({ width: 800, height: 1 });
   });
 
+  it('sends a swatch of a repeat that is far larger than a picture', async () => {
+    const wide = sampleDesign('warp: A99990 B1\nweave: plain\ndensity: 25/in');
+    const response = sendFile(wide, 'swatch.png', new URLSearchParams('across=180&down=150'));
+    const picture = PNG.sync.read(Buffer.from(await response.arrayBuffer()));
+    expect(picture).toMatchObject({ width: 180, height: 150 });
+  });
+
   it('sends text files that read back', async () => {
     expect(readDesignText(await send('design.json').text())).toEqual(DESIGN);
     expect(await send('counts.txt').text()).toContain('warp: G/8 R6 C/4');

@@ -5,7 +5,7 @@ import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
 import { designToText } from '../../core/design/exchange/counts-text.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
-import { rational } from '../../core/exact/rational.ts';
+import { divide, multiply, rational } from '../../core/exact/rational.ts';
 import {
   orderPicture,
   type PictureScale,
@@ -54,12 +54,13 @@ const SWATCH_DPI = 48;
 /** A crop of the cloth at the shelf's one scale. Query: `across`, `down` in pixels, `times` for finer monitors. */
 function swatch(design: Design, query: URLSearchParams): AsyncIterable<Uint8Array> {
   const times = clamp(query.get('times'), 1, 4);
-  const unit = compile(design);
   const dpi = rational(SWATCH_DPI * times);
-  const order = orderPicture(unit, { dpi }, undefined);
-  const width = clamp(query.get('across'), 1, 800) * times;
-  const height = clamp(query.get('down'), 1, 800) * times;
-  return unitToPng(unit, { ...order, width, height }, nodeCompressor);
+  const side = (name: string) => clamp(query.get(name), 1, 800) * times;
+  const crop = { width: side('across'), height: side('down') };
+  const millimetres = (pixels: number) => divide(multiply(rational(pixels), rational(254, 10)), dpi);
+  const sheet = { width: millimetres(crop.width), height: millimetres(crop.height) };
+  const unit = compile(design);
+  return unitToPng(unit, orderPicture(unit, { dpi }, sheet), nodeCompressor);
 }
 
 function clamp(text: string | null, least: number, most: number): number {

@@ -1,0 +1,90 @@
+// Takes the pictures in docs/screenshots anew, from the demo designs on a shelf of their own.
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { ROOT } from './ready.mjs';
+
+const PORT = '4393';
+const ADDRESS = `http://127.0.0.1:${PORT}/`;
+const FOLDER = join(ROOT, 'docs/screenshots');
+
+mkdirSync(FOLDER, { recursive: true });
+const server = spawn('node', ['scripts/demo.mjs'], {
+  cwd: ROOT,
+  env: { ...process.env, PORT, VETRO_DATA: join(mkdtempSync(join(tmpdir(), 'vetro-shots-')), 'vetro.db') },
+});
+await new Promise((resolve) =>
+  server.stdout.on('data', (text) => String(text).includes('ready') && resolve()),
+);
+const browser = await chromium.launch({
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+try {
+  await takeShelf();
+  await takeBench();
+} finally {
+  await browser.close();
+  server.kill();
+}
+
+async function takeShelf() {
+  await page.goto(ADDRESS);
+  await page.getByRole('link', { name: 'Scullery glass cloth' }).waitFor();
+  await shot('shelf');
+  await page.getByRole('button', { name: 'New design' }).click();
+  await shot('new-design');
+}
+
+async function takeBench() {
+  await open('Third-class moquette');
+  await page
+    .getByRole('listbox', { name: /^Warp rail/ })
+    .locator('[data-band="2"]')
+    .click();
+  await page.mouse.move(1100, 780);
+  await shot('bench-build');
+  await step('Colours');
+  await shot('bench-colours');
+  await step('Lay');
+  await shot('bench-lay');
+  await open('Waiting-room cushion');
+  await step('Check');
+  await page.getByText(/^Painted twice/).waitFor();
+  await shot('bench-check');
+  await open('Booking-hall bench');
+  await step('Send');
+  await page.getByRole('radio', { name: 'A sheet of repeats' }).click();
+  await shot('bench-send');
+  await open('Guard’s shepherd check');
+  for (let times = 0; times < 9; times += 1) {
+    await page.mouse.move(420, 400);
+    await page.mouse.wheel(0, -60);
+  }
+  await page.mouse.move(1100, 780);
+  await shot('bench-threads');
+}
+
+async function open(name) {
+  await page.goto(ADDRESS);
+  await page.getByRole('link', { name, exact: true }).click();
+  await page.locator('canvas[data-painted]').waitFor();
+}
+
+async function step(name) {
+  await page
+    .getByRole('navigation', { name: 'Steps' })
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .click();
+}
+
+/** Waits until pictures, fonts and the worker have come to rest. */
+async function shot(name) {
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+}
