@@ -88,6 +88,7 @@ export function Cloth() {
       fade,
       fadeAround: unit,
     });
+    element.dataset['patch'] = String(patch.serial);
     element.dataset['painted'] = String(Number(element.dataset['painted'] ?? 0) + 1);
   }, [patch, geometry, view, placed, pixelRatio, outlineRepeat, outlineUnit, fade, repeat, design]);
 

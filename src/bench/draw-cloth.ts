@@ -2,6 +2,8 @@ import { type Camera, type ClothGeometry, type Piece, type Size, tileCorner } fr
 
 /** A painted piece of cloth. */
 export interface Patch {
+  /** Goes up by one with every painting. */
+  readonly serial: number;
   readonly bitmap: ImageBitmap;
   readonly piece: Piece;
   readonly geometry: ClothGeometry;

@@ -58,7 +58,7 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
         if (!sameRepeat(useCloth.getState().repeat, repeat)) useCloth.setState({ repeat });
         setPatch((old) => {
           old?.bitmap.close();
-          return fresh;
+          return { ...fresh, serial: (old?.serial ?? 0) + 1 };
         });
         dispatch({ kind: 'problem', problem: undefined });
       },
