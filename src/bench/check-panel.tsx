@@ -1,10 +1,8 @@
 import { Check, Minus, X } from 'lucide-react';
 import type { Design } from '../core/design/design-schema.ts';
-import { toDecimal, toText } from '../core/exact/rational.ts';
+import { toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import type { PixelFit } from '../core/repeat/pixel-fit.ts';
-import { parseResolution } from '../core/units/resolution.ts';
-import { NumberField } from '../kit/number-field.tsx';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
 import { lengthText, perMetreText, ppmText } from '../wording/measures.ts';
 import { grouped } from '../wording/sentences.ts';
@@ -15,8 +13,9 @@ import {
   perThreadText,
   verdictSentence,
 } from '../wording/verdict.ts';
-import { dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { useBenchState, useDesign } from './bench-store.ts';
 import { Measure, Panel } from './panel.tsx';
+import { ResolutionField, setResolution } from './resolution-field.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
 
 /** The proof: what the repeat is, why it closes, and what rounding to pixels costs. */
@@ -65,16 +64,7 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
         )}
         <Reason holds={painted?.differingBytes === 0}>{paintedSentence(report)}</Reason>
       </ul>
-      <NumberField
-        label="At a resolution of, pixels per inch"
-        text={design.resolution}
-        resolve={(text) => {
-          const dpi = parseResolution(text);
-          return dpi.d === 1n ? toText(dpi) : toDecimal(dpi, 4);
-        }}
-        onChange={(resolution) => setResolution(resolution, 'resolution')}
-        after={<span className="text-ash">dpi</span>}
-      />
+      <ResolutionField label="At a resolution of, pixels per inch" />
       <dl className="m-0 flex flex-col gap-1.5">
         {repeat && (
           <Measure name="Repeat">
@@ -130,14 +120,6 @@ const GROUND = {
   Fitted: 'bg-weld-pale',
   Open: 'bg-madder-pale',
 } as const;
-
-function setResolution(resolution: string, tag?: string): void {
-  dispatch({
-    kind: 'edit',
-    edit: (design) => ({ ...design, resolution }),
-    ...(tag === undefined ? {} : { tag }),
-  });
-}
 
 /** Undefined is neither: true, but worth knowing. */
 function Reason({ holds, children }: { holds: boolean | undefined; children: React.ReactNode }) {

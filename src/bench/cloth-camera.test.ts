@@ -4,6 +4,7 @@ import { rational } from '../core/exact/rational.ts';
 import {
   centre,
   covers,
+  firstWidth,
   fitThree,
   layGeometry,
   nextLevel,
@@ -65,6 +66,13 @@ describe('the cloth’s camera', () => {
     expect(fitThree(VIEW, { ends: 1200, picks: 1200 }, 1, 1)).toBeCloseTo(620 / 3600, 9);
     const camera = centre(VIEW, REPEAT, 8, 1);
     expect([camera.x + (36 * 8) / 2, camera.y - (24 * 8) / 2]).toEqual([450, 310]);
+  });
+
+  it('opens at a size at which threads are seen', () => {
+    expect(firstWidth(VIEW, REPEAT, 1, 36)).toBe(5);
+    expect(firstWidth(VIEW, { ends: 88, picks: 88 }, 1, 88)).toBe(2);
+    expect(firstWidth(VIEW, { ends: 1388, picks: 1388 }, 1, 347)).toBe(2);
+    expect(firstWidth(VIEW, { ends: 5000, picks: 5000 }, 1, 5000)).toBe(1);
   });
 
   it('paints whole small tiles, and a window with a margin of large ones', () => {

@@ -128,6 +128,19 @@ export function fitThree(view: Size, repeat: RepeatSize, ratio: number, pixelRat
   return whole / pixelRatio;
 }
 
+/** Widest end at which a design is opened. */
+export const MOST_FIRST = 5;
+
+/**
+ * Width of an end when a design is opened: three repeats where that leaves threads to see, else one laid-out sett,
+ * never below a pixel.
+ */
+export function firstWidth(view: Size, repeat: RepeatSize, ratio: number, sett: number): number {
+  const three = fitThree(view, repeat, ratio, 1);
+  if (three >= 2) return Math.min(MOST_FIRST, three);
+  return Math.max(1, Math.min(MOST_FIRST, Math.floor(view.width / sett)));
+}
+
 /** A piece of the cloth, in device pixels from the repeat's upper left corner. */
 export interface Piece extends Size {
   readonly x: number;

@@ -8,8 +8,9 @@ import {
   type Camera,
   type ClothGeometry,
   centre,
-  fitThree,
+  firstWidth,
   layGeometry,
+  MOST_FIRST,
   nextLevel,
   pickRatio,
   zoomAbout,
@@ -21,9 +22,6 @@ import { useClothPainter } from './use-cloth-painter.ts';
 
 /** Turns of the wheel, in its pixels, that make one level. */
 const WHEEL_LEVEL = 50;
-
-/** Width of an end when a design is opened. */
-const FIRST_PER_END = 5;
 
 /** The cloth: the painted repeat as an endless fill; the wheel zooms about the pointer, a drag pans. */
 export function Cloth() {
@@ -46,10 +44,7 @@ export function Cloth() {
 
   useEffect(() => useCloth.setState({ ratio }), [ratio]);
 
-  const placed = useMemo(
-    () => camera ?? { x: 0, y: view.height, perEnd: FIRST_PER_END },
-    [camera, view.height],
-  );
+  const placed = useMemo(() => camera ?? { x: 0, y: view.height, perEnd: MOST_FIRST }, [camera, view.height]);
   const wish = useMemo(
     () => ({ design, perEnd: placed.perEnd, ratio, pixelRatio, camera: placed, view }),
     [design, ratio, pixelRatio, placed, view],
@@ -62,10 +57,9 @@ export function Cloth() {
 
   useEffect(() => {
     if (camera !== undefined || repeat === undefined || view.width === 0) return;
-    const fit = fitThree(view, repeat, ratio, pixelRatio);
-    const perEnd = Math.min(fit, FIRST_PER_END);
+    const perEnd = firstWidth(view, repeat, ratio, threadCount(sequenceOf(design, 'warp')));
     useCloth.setState({ camera: settleCamera(centre(view, repeat, perEnd, ratio)) });
-  }, [camera, repeat, view, ratio, pixelRatio]);
+  }, [camera, repeat, view, ratio, design]);
 
   useEffect(() => {
     if (patch === undefined || geometry === undefined || view.width === 0) return;

@@ -101,7 +101,7 @@ function NameField() {
   return (
     <input
       aria-label="Name of the design"
-      className="min-w-0 rounded px-1 font-semibold text-ink field-sizing-content hover:bg-linen"
+      className="min-w-0 text-ellipsis rounded px-1 font-semibold text-ink field-sizing-content hover:bg-linen"
       style={{ maxWidth: '34vw' }}
       value={shown}
       maxLength={120}

@@ -26,32 +26,33 @@ export function MeasureLine({ looking }: { looking: boolean }) {
   return (
     <section
       aria-label="Measures"
-      className="numbers flex min-w-0 items-center gap-4 overflow-hidden whitespace-nowrap border-rule border-t bg-paper px-4"
+      className="numbers flex min-w-0 items-center gap-4 whitespace-nowrap border-rule border-t bg-paper px-4"
     >
-      {repeat !== undefined && (
-        <>
+      <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden">
+        {repeat !== undefined && (
+          <>
+            <span>
+              <span className="mr-1.5 font-text text-ash">Repeat</span>
+              {repeat.ends} ends × {repeat.picks} picks
+            </span>
+            <span className="max-[1100px]:hidden">
+              {lengthText(multiply(rational(repeat.ends), pitch.x), lay.unit)} ×{' '}
+              {lengthText(multiply(rational(repeat.picks), pitch.y), lay.unit)} {lay.unit}
+            </span>
+          </>
+        )}
+        {tile !== undefined && (
           <span>
-            <span className="mr-1.5 font-text text-ash">Repeat</span>
-            {repeat.ends} ends × {repeat.picks} picks
+            {tile.width} × {tile.height} px{' '}
+            <span className="font-text text-ash">
+              at {toDecimal(parseResolution(design.resolution), 2)} dpi
+            </span>
           </span>
-          <span className="max-[1100px]:hidden">
-            {lengthText(multiply(rational(repeat.ends), pitch.x), lay.unit)} ×{' '}
-            {lengthText(multiply(rational(repeat.picks), pitch.y), lay.unit)} {lay.unit}
-          </span>
-        </>
-      )}
-      {tile !== undefined && (
-        <span>
-          {tile.width} × {tile.height} px{' '}
-          <span className="font-text text-ash">
-            at {toDecimal(parseResolution(design.resolution), 2)} dpi
-          </span>
+        )}
+        <span aria-live="polite" className="font-text text-[14px]">
+          {report !== undefined && <VerdictMark verdict={report.verdict} />}
         </span>
-      )}
-      <span aria-live="polite" className="font-text text-[14px]">
-        {report !== undefined && <VerdictMark verdict={report.verdict} />}
-      </span>
-      <span className="flex-1" />
+      </div>
       {looking && perEnd !== undefined && (
         <span className="text-ash max-[1180px]:hidden">{zoomText(perEnd)}</span>
       )}

@@ -2,16 +2,15 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { CoreError } from '../core/error.ts';
-import { toDecimal, toText } from '../core/exact/rational.ts';
 import { parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
-import { parseResolution } from '../core/units/resolution.ts';
 import { Choice } from '../kit/choice.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { lengthText } from '../wording/measures.ts';
 import { saveNow } from './autosave.ts';
-import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { benchState, useBenchState, useDesign } from './bench-store.ts';
 import { Panel } from './panel.tsx';
+import { ResolutionField } from './resolution-field.tsx';
 import { addressOf, isPicture, readWish, SEND_FILES, type SendFile, useSend } from './send-store.ts';
 import { fileName, takeFile } from './take-file.ts';
 
@@ -106,20 +105,7 @@ function PictureWish() {
           onChange={(scale) => useSend.setState({ scale })}
         />
       )}
-      {wish.file === 'png' && wish.scale === 'dpi' && (
-        <NumberField
-          label="Resolution, pixels per inch"
-          text={design.resolution}
-          resolve={(text) => {
-            const dpi = parseResolution(text);
-            return dpi.d === 1n ? toText(dpi) : toDecimal(dpi, 4);
-          }}
-          onChange={(resolution) =>
-            dispatch({ kind: 'edit', edit: (old) => ({ ...old, resolution }), tag: 'resolution' })
-          }
-          after={<span className="text-ash">dpi</span>}
-        />
-      )}
+      {wish.file === 'png' && wish.scale === 'dpi' && <ResolutionField label="Resolution, pixels per inch" />}
       {wish.file === 'png' && wish.scale === 'thread' && (
         <NumberField
           label="Pixels a thread"

@@ -10,7 +10,7 @@ import { Measure } from './panel.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
 
 /** Most shades shown as chips. */
-const CHIPS = 8;
+const CHIPS = 15;
 
 /** The card that travels with a design, pinned to a corner of the cloth. */
 export function Ticket() {
@@ -59,16 +59,17 @@ export function Ticket() {
         {facts !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
         <Measure name="Pivots">{pivots === 'none' ? 'no' : pivots}</Measure>
       </dl>
-      <div className="mt-2.5 flex items-center gap-1.5">
-        {design.shades.slice(0, CHIPS).map((shade) => (
-          <span
-            key={shade.key}
-            className="chip h-5 w-5"
-            title={shade.name}
-            style={{ backgroundColor: shade.hex }}
-          />
-        ))}
-        <span className="flex-1" />
+      <div className="mt-2.5 flex items-end gap-2">
+        <div className="flex min-w-0 flex-1 flex-wrap gap-1.5">
+          {design.shades.slice(0, CHIPS).map((shade) => (
+            <span
+              key={shade.key}
+              className="chip h-5 w-5"
+              title={shade.name}
+              style={{ backgroundColor: shade.hex }}
+            />
+          ))}
+        </div>
         {report !== undefined && <VerdictMark verdict={report.verdict} />}
       </div>
     </aside>
