@@ -3,8 +3,10 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['src/**/*.test.ts', 'tests/arch/**/*.test.ts'] } },
-      { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 20_000 } },
+      {
+        test: { name: 'unit', include: ['src/**/*.test.ts', 'tests/arch/**/*.test.ts'], testTimeout: 60_000 },
+      },
+      { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 60_000 } },
     ],
   },
 });

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Design } from '../src/core/design/design-schema.ts';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
 import { newPlaid } from '../src/core/design/new-design.ts';
+import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
 import { MIRRORS, type Sequence } from '../src/core/thread/sequence.ts';
 
 /** A design from thread-count text, with more lines when they are wished. */
@@ -30,12 +31,20 @@ const someHex = fc
   .integer({ min: 0, max: 0xffffff })
   .map((value) => `#${value.toString(16).padStart(6, '0')}`);
 
-/** Plaids of every kind: mirrored or not, weft of its own or not, any twill, densities that differ. */
+const somePrint: fc.Arbitrary<PrintChoice> = fc.record({
+  blend: fc.constantFrom('normal' as const, 'multiply' as const, 'screen' as const),
+  strength: fc.constantFrom('1/2', '1', '7/20'),
+  top: fc.constantFrom('warp' as const, 'weft' as const),
+});
+
+/** Plaids of every kind: woven or printed, the weft turned or not, mirrored or not, weft of its own or not, any twill, densities that differ. */
 export const someDesign: fc.Arbitrary<Design> = fc
   .record({
     hexes: fc.tuple(someHex, someHex, someHex),
     warp: someSequence,
     weft: fc.option(someSequence, { nil: undefined }),
+    turn: fc.integer({ min: 0, max: 12 }),
+    print: fc.option(somePrint, { nil: undefined }),
     over: fc.integer({ min: 1, max: 4 }),
     under: fc.integer({ min: 1, max: 4 }),
     hand: fc.constantFrom('Z' as const, 'S' as const),
@@ -43,12 +52,14 @@ export const someDesign: fc.Arbitrary<Design> = fc
     picks: fc.constantFrom('24', '22', '100/3'),
     per: fc.constantFrom('in' as const, 'cm' as const),
   })
-  .map(({ hexes, warp, weft, over, under, hand, ends, picks, per }) =>
+  .map(({ hexes, warp, weft, turn, print, over, under, hand, ends, picks, per }) =>
     newPlaid({
       name: 'Any plaid',
       shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
       warp,
       weft,
+      turn: weft === undefined ? turn : 0,
+      print,
       // Plain weave has no hand.
       weave: { over, under, hand: over + under === 2 ? 'Z' : hand },
       lay: { ends, picks, per },

@@ -1,12 +1,23 @@
 import { Plus } from 'lucide-react';
+import { parseTurn } from '../core/design/exchange/counts-text.ts';
 import { insertBand } from '../core/thread/edit-bands.ts';
 import { Choice } from '../kit/choice.tsx';
+import { NumberField } from '../kit/number-field.tsx';
 import { plural } from '../wording/measures.ts';
 import { lateSentence } from '../wording/verdict.ts';
 import { BandList } from './band-list.tsx';
 import { dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { type Direction, editBands, sequenceOf, setFollows, setMirror } from './design-edits.ts';
+import {
+  type Direction,
+  editBands,
+  sequenceOf,
+  setCrossing,
+  setFollows,
+  setMirror,
+  setTurn,
+} from './design-edits.ts';
 import { Panel } from './panel.tsx';
+import { PrintChoice } from './print-choice.tsx';
 import { ThreadCountField } from './thread-count-field.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
 import { WeaveChoice } from './weave-choice.tsx';
@@ -19,11 +30,19 @@ const MIRRORS = [
 
 /** The unit: two sequences and how they are woven. */
 export function BuildPanel() {
-  const { follows } = useDesign().construction.weft;
+  const { crossing, weft } = useDesign().construction;
+  const { follows, turn } = weft;
   const selection = useBenchState((state) => state.selection);
   const worked: Direction = follows ? 'warp' : (selection?.direction ?? 'warp');
   return (
-    <Panel title="Build" purpose="Two sequences, crossed thread by thread.">
+    <Panel
+      title="Build"
+      purpose={
+        crossing === 'woven'
+          ? 'Two sequences, crossed thread by thread.'
+          : 'Two sets of stripes, one printed over the other.'
+      }
+    >
       <SequencePart direction="warp" open={worked === 'warp'} />
       <Choice
         label="Weft"
@@ -37,8 +56,26 @@ export function BuildPanel() {
           dispatch({ kind: 'select', selection: undefined });
         }}
       />
-      {!follows && <SequencePart direction="weft" open={worked === 'weft'} />}
-      <WeaveChoice />
+      {follows ? (
+        <NumberField
+          label="Turned by, in threads"
+          text={String(turn)}
+          resolve={(text) => String(parseTurn(text))}
+          onChange={(text) => dispatch({ kind: 'edit', edit: setTurn(parseTurn(text)), tag: 'turn' })}
+        />
+      ) : (
+        <SequencePart direction="weft" open={worked === 'weft'} />
+      )}
+      <Choice
+        label="Crossed by"
+        value={crossing}
+        options={[
+          { value: 'woven', text: 'Weaving' },
+          { value: 'printed', text: 'Printing one over the other' },
+        ]}
+        onChange={(next) => dispatch({ kind: 'edit', edit: setCrossing(next) })}
+      />
+      {crossing === 'woven' ? <WeaveChoice /> : <PrintChoice />}
     </Panel>
   );
 }

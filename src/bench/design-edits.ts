@@ -1,7 +1,7 @@
 import type { Shade } from '../core/colour/shade.ts';
 import type { Design, Lay } from '../core/design/design-schema.ts';
 import { weftOf } from '../core/design/plaid/compile-plaid.ts';
-import type { Plaid } from '../core/design/plaid/plaid-schema.ts';
+import type { Crossed, Plaid, PrintChoice } from '../core/design/plaid/plaid-schema.ts';
 import { type Bands, replaceShade } from '../core/thread/edit-bands.ts';
 import type { Mirror, Sequence } from '../core/thread/sequence.ts';
 import type { Twill } from '../core/thread/weave.ts';
@@ -23,7 +23,7 @@ export function setSequence(direction: Direction, sequence: Sequence): Edit {
     const copy = { bands: [...sequence.bands], mirror: sequence.mirror };
     const { construction } = design;
     const own = direction === 'weft' && !construction.weft.follows;
-    return withPlaid(design, own ? { weft: { follows: false, own: copy } } : { warp: copy });
+    return withPlaid(design, own ? { weft: { ...construction.weft, own: copy } } : { warp: copy });
   };
 }
 
@@ -44,8 +44,20 @@ export function setFollows(follows: boolean): Edit {
   return (design) => {
     const { warp, weft } = design.construction;
     if (weft.follows === follows) return design;
-    return withPlaid(design, { weft: { follows, own: follows ? weft.own : (weft.own ?? warp) } });
+    return withPlaid(design, { weft: { ...weft, follows, own: follows ? weft.own : (weft.own ?? warp) } });
   };
+}
+
+export function setTurn(turn: number): Edit {
+  return (design) => withPlaid(design, { weft: { ...design.construction.weft, turn } });
+}
+
+export function setCrossing(crossing: Crossed): Edit {
+  return (design) => withPlaid(design, { crossing });
+}
+
+export function setPrint(change: Partial<PrintChoice>): Edit {
+  return (design) => withPlaid(design, { print: { ...design.construction.print, ...change } });
 }
 
 export function setWeave(twill: Twill): Edit {

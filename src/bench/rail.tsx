@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { inkOn } from '../core/colour/ink-on.ts';
 import type { Shade } from '../core/colour/shade.ts';
+import { turnOf } from '../core/design/plaid/compile-plaid.ts';
 import { splitBand } from '../core/thread/edit-bands.ts';
 import { type LaidBand, layOut, threadCount } from '../core/thread/sequence.ts';
 import { plural } from '../wording/measures.ts';
@@ -32,7 +33,8 @@ export function Rail({ direction }: { direction: Direction }) {
   const [drop, setDrop] = useState<number>();
   const sequence = sequenceOf(design, direction);
   const laid = useMemo(() => layOut(sequence), [sequence]);
-  const axis = useAxis(direction, threadCount(sequence));
+  const turn = direction === 'weft' ? turnOf(design.construction) : 0;
+  const axis = useAxis(direction, threadCount(sequence), turn);
   const shades = useMemo(() => new Map(design.shades.map((shade) => [shade.key, shade])), [design.shades]);
   const view = useCloth((cloth) => cloth.view);
   const seen = direction === 'warp' ? view.width : view.height;
@@ -129,7 +131,7 @@ export function Rail({ direction }: { direction: Direction }) {
  * Where the rail's sequence lies, once the cloth is placed. Where the cloth repeats only after several laid-out
  * sequences, it is the one in the middle of the view that is worked on.
  */
-function useAxis(direction: Direction, threads: number): RailAxis | undefined {
+function useAxis(direction: Direction, threads: number, turn: number): RailAxis | undefined {
   const { camera, repeat, ratio, view } = useCloth();
   return useMemo(() => {
     if (camera === undefined || repeat === undefined) return undefined;
@@ -140,8 +142,9 @@ function useAxis(direction: Direction, threads: number): RailAxis | undefined {
         : [stepY, repeat.picks, camera.y, view.height / 2, -1];
     const beyond = Math.floor((sign * (middle - start)) / (threads * step));
     const skipped = Math.min(Math.max(0, beyond), Math.max(0, Math.floor(all / threads) - 1));
-    return { direction, anchor: start + sign * skipped * threads * step, step };
-  }, [camera, repeat, ratio, view, direction, threads]);
+    const before = skipped * threads - (turn % threads);
+    return { direction, anchor: start + sign * before * step, step };
+  }, [camera, repeat, ratio, view, direction, threads, turn]);
 }
 
 interface BlockProps {

@@ -1,7 +1,7 @@
 import { equals, toDecimal } from '../core/exact/rational.ts';
 import { threadCount } from '../core/thread/sequence.ts';
-import { twillName } from '../core/thread/weave.ts';
 import { parseDensity } from '../core/units/density.ts';
+import { crossingName } from '../wording/crossing.ts';
 import { plural } from '../wording/measures.ts';
 import { type BenchState, STEPS, type Step } from './bench-state.ts';
 import { dispatch, useBenchState } from './bench-store.ts';
@@ -41,9 +41,7 @@ function stateOf(step: Step, { history, report, problem }: BenchState): string {
     case 'Colours':
       return plural(shades.length, 'shade');
     case 'Build':
-      return `${plural(threadCount(construction.warp), 'end')}, ${twillName(construction.weave)
-        .toLowerCase()
-        .replace(/ ([zs])$/, (hand) => hand.toUpperCase())}`;
+      return `${plural(threadCount(construction.warp), 'end')}, ${construction.crossing} ${crossingName(construction)}`;
     case 'Lay': {
       const [ends, picks] = [parseDensity(lay.ends), parseDensity(lay.picks)];
       const per = lay.per === 'in' ? 'per inch' : 'per cm';

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { equals, toText } from '../core/exact/rational.ts';
-import { twillName } from '../core/thread/weave.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
+import { crossingName } from '../wording/crossing.ts';
 import { lengthText } from '../wording/measures.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
@@ -55,8 +55,10 @@ export function Ticket() {
             {unit}
           </Measure>
         )}
-        <Measure name="Woven">{twillName(design.construction.weave)}</Measure>
-        {facts !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
+        <Measure name={design.construction.crossing === 'woven' ? 'Woven' : 'Printed'}>
+          {crossingName(design.construction)}
+        </Measure>
+        {facts?.float !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
         <Measure name="Pivots">{pivots === 'none' ? 'no' : pivots}</Measure>
       </dl>
       <div className="mt-2.5 flex items-end gap-2">

@@ -1,4 +1,5 @@
 import { Command, CommanderError, Option } from 'commander';
+import { START_POINTS } from '../core/design/start-points.ts';
 import { checkCommand } from './check-command.ts';
 import { exportCommand, importCommand } from './exchange-commands.ts';
 import { newPlaidCommand } from './new-command.ts';
@@ -19,14 +20,21 @@ program
   .description('make a design document')
   .command('plaid')
   .description('a warp sequence crossed with a weft sequence')
-  .requiredOption('--warp <counts>', 'thread counts, such as "A/12 B6 C/4"')
+  .option('--warp <counts>', 'thread counts, such as "A/12 B6 C/4"')
+  .option('--from <start>', `begin from ${START_POINTS.map(({ key }) => key).join(', ')}`)
+  .option('--seed <number>', 'with --from: tells irregular ones apart')
   .option('--weft <counts>', 'thread counts of the weft; left out, it follows the warp')
   .option('--shades <list>', 'shades, such as "A=#20304a,B=#c8a24a Signal ochre"')
-  .option('--weave <weave>', 'plain, or a twill such as 2/2Z or 3/1S', '2/2Z')
+  .option('--turn <threads>', 'threads by which a weft that follows begins later')
+  .option('--weave <weave>', 'plain, or a twill such as 2/2Z or 3/1S; left out, 2/2Z')
+  .option(
+    '--print <how>',
+    'printed, not woven: a blend, a strength and the stripes on top, such as "multiply 1 weft"',
+  )
   .option('--pivots <convention>', 'shared or doubled', 'shared')
-  .addOption(density.default('24/in'))
-  .option('--resolution <dpi>', 'pixels per inch at which it is checked', '300')
-  .option('--name <name>', 'name of the design', 'Untitled')
+  .addOption(density)
+  .option('--resolution <dpi>', 'pixels per inch at which it is checked; left out, 300')
+  .option('--name <name>', 'name of the design')
   .option('--number <number>', 'number on its ticket')
   .option('-o, --output <file>', 'design document; left out, it is printed')
   .action((options) => run(() => newPlaidCommand(options)));

@@ -1,23 +1,35 @@
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
-import { parseDensityPair, pivotsOf, starterShades } from '../core/design/exchange/counts-text.ts';
+import {
+  parseDensityPair,
+  parsePrint,
+  parseTurn,
+  pivotsOf,
+  starterShades,
+} from '../core/design/exchange/counts-text.ts';
 import { newPlaid } from '../core/design/new-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
+import { designFromStart } from '../core/design/start-points.ts';
+import { CoreError } from '../core/error.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';
 import { parseThreadCount } from '../core/formats/thread-count.ts';
 import { parseTwill } from '../core/thread/weave.ts';
 import { EXIT, writeText } from './run.ts';
 
 export interface NewPlaidOptions {
-  readonly name: string;
+  readonly name?: string;
   readonly number?: string;
-  readonly warp: string;
+  readonly from?: string;
+  readonly seed?: string;
+  readonly warp?: string;
   readonly weft?: string;
   readonly shades?: string;
-  readonly weave: string;
+  readonly turn?: string;
+  readonly weave?: string;
+  readonly print?: string;
   readonly pivots: string;
-  readonly density: string;
-  readonly resolution: string;
+  readonly density?: string;
+  readonly resolution?: string;
   readonly output?: string;
 }
 
@@ -27,22 +39,53 @@ export function newPlaidCommand(options: NewPlaidOptions): number {
   return EXIT.fine;
 }
 
+/** From counts, or from a start point that counts and other options change. */
 function plaidFrom(options: NewPlaidOptions): Design {
+  if (options.from === undefined) return fromCounts(options);
+  if (options.warp !== undefined) throw new CoreError('start/and-counts', { key: options.from });
+  const start = designFromStart(options.from, options.seed === undefined ? 0 : parseSeed(options.seed));
+  const { name, number, weave, print, density, resolution } = options;
+  const { construction, lay } = start;
+  const changed = readDesign({
+    ...start,
+    name: name ?? start.name,
+    number: number ?? start.number,
+    resolution: resolution ?? start.resolution,
+    construction: {
+      ...construction,
+      ...(weave === undefined ? {} : { crossing: 'woven', weave: { kind: 'twill', ...parseTwill(weave) } }),
+      ...(print === undefined ? {} : { crossing: 'printed', print: parsePrint(print) }),
+    },
+    lay: density === undefined ? lay : { ...lay, ...parseDensityPair(density) },
+  });
+  compile(changed);
+  return changed;
+}
+
+function parseSeed(text: string): number {
+  if (!/^\d{1,9}$/.test(text)) throw new CoreError('start/seed', { text });
+  return Number(text);
+}
+
+function fromCounts(options: NewPlaidOptions): Design {
   const pivots = pivotsOf(options.pivots);
   const listed = options.shades === undefined ? undefined : parseShadeList(options.shades);
   const read = (text: string) => parseThreadCount(text, { keys: listed?.map(({ key }) => key), pivots });
+  if (options.warp === undefined) throw new CoreError('start/nothing');
   const warp = read(options.warp);
   const weft = options.weft === undefined ? undefined : read(options.weft);
   const letters = [...warp.bands, ...(weft?.bands ?? [])].map(({ shade }) => shade);
   const design = readDesign(
     newPlaid({
-      name: options.name,
+      name: options.name ?? 'Untitled',
       number: options.number ?? '',
       shades: listed ?? starterShades(letters),
       warp,
       weft,
-      weave: parseTwill(options.weave),
-      lay: parseDensityPair(options.density),
+      turn: options.turn === undefined ? 0 : parseTurn(options.turn),
+      weave: parseTwill(options.weave ?? '2/2Z'),
+      print: options.print === undefined ? undefined : parsePrint(options.print),
+      lay: parseDensityPair(options.density ?? '24/in'),
       resolution: options.resolution,
     }),
   );

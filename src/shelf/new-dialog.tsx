@@ -1,25 +1,26 @@
 import { useId, useMemo, useState } from 'react';
 import type { Design } from '../core/design/design-schema.ts';
+import { designFromStart, START_POINTS, type StartPoint } from '../core/design/start-points.ts';
 import type { CoreError } from '../core/error.ts';
 import { threadCount } from '../core/thread/sequence.ts';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { Dialog } from '../kit/dialog.tsx';
 import { Mistake } from '../kit/mistake.tsx';
 import { plural } from '../wording/measures.ts';
-import { type StartFields, startDesign } from './start-design.ts';
-import { STARTS, type Start } from './starts.ts';
+import { fieldsOf, type StartFields, startDesign } from './start-design.ts';
 
 interface NewDialogProps {
-  readonly start: Start;
+  readonly start: StartPoint;
   readonly onClose: () => void;
   readonly onMake: (design: Design) => void;
 }
 
 /** Begins a plaid from thread counts: typed, or taken from an example and changed. */
 export function NewDialog({ start, onClose, onMake }: NewDialogProps) {
-  const [fields, setFields] = useState<StartFields>({ ...start, name: '' });
-  const [example, setExample] = useState(start.name);
-  const result = useMemo(() => startDesign(fields), [fields]);
+  const [chosen, setChosen] = useState({ point: start, seed: 0 });
+  const base = useMemo(() => designFromStart(chosen.point.key, chosen.seed), [chosen]);
+  const [fields, setFields] = useState<StartFields>({ ...fieldsOf(base), name: '' });
+  const result = useMemo(() => startDesign(base, fields), [base, fields]);
   const design = 'design' in result ? result.design : undefined;
   const errorOf = (field: string) => ('error' in result && result.field === field ? result.error : undefined);
   const set = (change: Partial<StartFields>) => setFields((old) => ({ ...old, ...change }));
@@ -79,10 +80,12 @@ export function NewDialog({ start, onClose, onMake }: NewDialogProps) {
           </div>
         </div>
         <Examples
-          chosen={example}
-          onChoose={(chosen) => {
-            setExample(chosen.name);
-            set({ ...chosen, name: fields.name });
+          chosen={chosen.point}
+          onChoose={(point) => {
+            // The same one again: another seed, where that makes a difference.
+            const seed = point === chosen.point ? chosen.seed + 1 : 0;
+            setChosen({ point, seed });
+            set(fieldsOf(designFromStart(point.key, seed)));
           }}
         />
         <div className="flex justify-end gap-2">
@@ -135,30 +138,30 @@ export function Examples({
   chosen,
   onChoose,
 }: {
-  chosen: string | undefined;
-  onChoose: (start: Start) => void;
+  chosen: StartPoint | undefined;
+  onChoose: (point: StartPoint) => void;
 }) {
   const designs = useMemo(
-    () => STARTS.map((start) => ({ start, result: startDesign({ ...start, name: start.name }) })),
+    () => START_POINTS.map((point) => ({ point, design: designFromStart(point.key) })),
     [],
   );
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="label">Begin with the numbers of</legend>
-      <div className="grid grid-cols-6 gap-3 max-[760px]:grid-cols-3">
-        {designs.map(({ start, result }) => (
+      <legend className="label">
+        Begin with the numbers of{chosen === undefined ? '' : ` · ${chosen.name}: ${chosen.what}`}
+      </legend>
+      <div className="grid grid-cols-6 gap-x-3 gap-y-1 max-[760px]:grid-cols-3">
+        {designs.map(({ point, design }) => (
           <button
-            key={start.name}
+            key={point.key}
             type="button"
-            title={start.what}
-            aria-pressed={start.name === chosen}
-            className={`rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${start.name === chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
-            onClick={() => onChoose(start)}
+            title={point.what}
+            aria-pressed={point === chosen}
+            className={`rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${point === chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
+            onClick={() => onChoose(point)}
           >
-            {'design' in result && (
-              <ClothSwatch design={result.design} width={92} height={72} perThread={2} />
-            )}
-            <span className="mt-1 block">{start.name}</span>
+            <ClothSwatch design={design} width={92} height={50} perThread={2} />
+            <span className="mt-1 block">{point.name}</span>
           </button>
         ))}
       </div>

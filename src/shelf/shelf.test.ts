@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Shelf, Summary } from '../contracts/shelf.ts';
-import { formatThreadCount } from '../core/formats/thread-count.ts';
+import { designFromStart, START_POINTS } from '../core/design/start-points.ts';
 import { countDesigns, hang } from './shelf-state.ts';
-import { startDesign } from './start-design.ts';
-import { STARTS } from './starts.ts';
+import { fieldsOf, startDesign } from './start-design.ts';
 
 function design(name: string, more: Partial<Summary> = {}): Summary {
   return {
@@ -56,17 +55,20 @@ describe('hang', () => {
 });
 
 describe('startDesign', () => {
-  it('makes every start that is offered', () => {
-    for (const start of STARTS) {
-      const result = startDesign(start);
-      expect(result).toHaveProperty('design');
-      if ('design' in result) expect(formatThreadCount(result.design.construction.warp)).toBe(start.warp);
+  const start = designFromStart('mirrored');
+  const typed = { ...fieldsOf(start), name: '' };
+
+  it('is the start point itself when nothing is changed', () => {
+    for (const { key } of START_POINTS) {
+      const design = designFromStart(key);
+      expect(startDesign(design, { ...fieldsOf(design), name: design.name })).toEqual({ design });
     }
   });
 
   it('keeps the shades that are given and finds others for new letters', () => {
-    const result = startDesign({ ...STARTS[0]!, warp: 'A4 Q2 Z2' });
+    const result = startDesign(start, { ...typed, warp: 'A4 Q2 Z2' });
     if (!('design' in result)) throw new Error('expected a design');
+    expect(result.design.name).toBe('Untitled');
     expect(result.design.shades.map((shade) => shade.key)).toEqual(['A', 'Q', 'Z']);
     expect(new Set(result.design.shades.map((shade) => shade.hex)).size).toBe(3);
     expect(result.design.shades[0]!.hex).toBe('#24402f');
@@ -78,6 +80,6 @@ describe('startDesign', () => {
     [{ weft: 'B' }, 'weft', 'notation/count'],
     [{ weave: 'satin' }, 'weave', 'weave/text'],
   ])('says which field cannot be read: %o', (change, field, code) => {
-    expect(startDesign({ ...STARTS[0]!, ...change })).toMatchObject({ field, error: { code } });
+    expect(startDesign(start, { ...typed, ...change })).toMatchObject({ field, error: { code } });
   });
 });

@@ -3,6 +3,7 @@ import { Search } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { Toaster } from 'sonner';
 import { type Range, type Shelf as ShelfContents, type Summary, shelfSchema } from '../contracts/shelf.ts';
+import { START_POINTS, type StartPoint } from '../core/design/start-points.ts';
 import { Choice } from '../kit/choice.tsx';
 import { Mark } from '../kit/mark.tsx';
 import { request } from '../kit/request.ts';
@@ -11,7 +12,6 @@ import { MoveDialog } from './move-dialog.tsx';
 import { Examples, NewDialog } from './new-dialog.tsx';
 import { SHELF, type ShelfActions, shelfActions } from './shelf-actions.ts';
 import { countDesigns, hang, type Order, type ShelfView } from './shelf-state.ts';
-import { STARTS, type Start } from './starts.ts';
 import { SwatchCard } from './swatch-card.tsx';
 
 const client = new QueryClient();
@@ -35,7 +35,7 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
   const queries = useQueryClient();
   const actions = useMemo(() => shelfActions(queries), [queries]);
   const [view, setView] = useState<ShelfView>({ search: '', kind: 'all', order: 'range' });
-  const [start, setStart] = useState<Start>();
+  const [start, setStart] = useState<StartPoint>();
   const [moving, setMoving] = useState<Summary>();
   const ranges = useMemo(() => hang(shelf, view), [shelf, view]);
   const total = countDesigns(shelf);
@@ -49,7 +49,7 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
         if (event.dataTransfer.files.length > 0) void actions.bringIn([...event.dataTransfer.files]);
       }}
     >
-      <ShelfHeader actions={actions} onNew={() => setStart(STARTS[0])} />
+      <ShelfHeader actions={actions} onNew={() => setStart(START_POINTS[0])} />
       {total === 0 ? (
         <EmptyShelf onStart={setStart} />
       ) : (
@@ -205,7 +205,7 @@ function RangeRow({ range, actions, onMove }: RangeRowProps) {
 }
 
 /** What to do when nothing hangs here. */
-function EmptyShelf({ onStart }: { onStart: (start: Start) => void }) {
+function EmptyShelf({ onStart }: { onStart: (start: StartPoint) => void }) {
   return (
     <div className="mx-auto mt-14 max-w-[720px] rounded-card bg-paper p-8 shadow-[0_6px_22px_rgb(32_41_43/0.14)]">
       <h1 className="text-[24px]">Nothing hangs here yet</h1>

@@ -26,6 +26,9 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'weave/float': ({ over, under, most }) =>
     `A twill goes over and under at least 1 and at most ${most} threads, got ${over}/${under}.`,
   'weave/text': ({ text }) => `“${text}” is not a weave. Write plain, or a twill such as 2/2Z or 3/1S.`,
+  'print/strength': ({ text }) => `A strength must be from 0 to 1, got “${text}”.`,
+  'print/text': ({ text, blends }) =>
+    `“${text}” says nothing about printing. Write a blend (${blends}), a strength such as 1/2, and warp or weft for the stripes on top.`,
   'repeat/too-large': ({ ends, picks, most }) =>
     `Sett and weave come round together only after ${ends} ends and ${picks} picks, more than can be woven here (${most} threads). Choose counts that divide the weave.`,
 
@@ -61,10 +64,12 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `Line ${line}: “${text}” is no colour. Give #rrggbb or a colour name, or add a column “colour”.`,
 
   'counts/line': ({ line, text }) =>
-    `Line ${line}: “${text}” is not a field. Use name, shades, warp, weft, pivots, weave or density.`,
+    `Line ${line}: “${text}” is not a field. Use name, shades, warp, weft, turn, pivots, weave, print or density.`,
   'counts/twice': ({ line, field }) => `Line ${line}: “${field}” stands there a second time.`,
   'counts/no-warp': () => 'There is no warp. Write one such as A/12 B6 C/4.',
   'counts/pivots': ({ text }) => `Pivots are shared or doubled, got “${text}”.`,
+  'counts/turn': ({ text, most }) =>
+    `A weft is turned by a whole number of threads from 0 to ${most}, got “${text}”.`,
   'counts/density': ({ text }) => `“${text}” is not a density. Write one such as 24/in or 24 x 22/cm.`,
 
   'shades/entry': ({ text }) => `“${text}” is not a shade. Write its letter and colour, such as A=#20304a.`,
@@ -85,6 +90,10 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
       : problem === 'shade/twice'
         ? `The design is not right at “${path}”: another shade has that letter.`
         : `The design is not right${path === '' ? '' : ` at “${path}”`}. ${problem}`.trim(),
+  'start/nothing': () => 'Give thread counts with --warp, or a start point with --from.',
+  'start/and-counts': ({ key }) => `Give either the start point ${key} or counts with --warp, not both.`,
+  'start/seed': ({ text }) => `A seed is a whole number of up to nine digits, got “${text}”.`,
+  'start/unknown': ({ key, known }) => `There is no start point “${key}”. There are: ${known}.`,
   'file/kind': ({ name, kinds }) => `“${name}” is of a kind that cannot be read here. Known kinds: ${kinds}.`,
   'file/too-large': ({ size, most }) => `That file has ${size} bytes; at most ${most} are read.`,
   'file/missing': ({ name }) => `There is no file “${name}”.`,

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { PNG } from 'pngjs';
+import { START_POINTS } from '../../src/core/design/start-points.ts';
 
 const VETRO = resolve(import.meta.dirname, '../../bin/vetro.mjs');
 const FOLDER = mkdtempSync(join(tmpdir(), 'vetro-cli-'));
@@ -37,6 +38,25 @@ test('new, check and render make a batch', () => {
     0,
   );
   expect(PNG.sync.read(read('sheet.png'))).toMatchObject({ width: 1800, height: 900 });
+});
+
+test('every start point is made by its name, and seeds tell irregular ones apart', () => {
+  for (const { key } of START_POINTS) {
+    expect(vetro('new', 'plaid', '--from', key, '-o', `${key}.json`)).toEqual({
+      status: 0,
+      out: '',
+      err: '',
+    });
+    expect(vetro('check', `${key}.json`).status).toBe(0);
+  }
+  const counts = (seed: string) => {
+    vetro('new', 'plaid', '--from', 'madras', '--seed', seed, '-o', 'seed.json');
+    return vetro('export', 'seed.json').out;
+  };
+  expect(counts('7')).toBe(counts('7'));
+  expect(counts('7')).not.toBe(counts('8'));
+  vetro('new', 'plaid', '--from', 'gingham', '--print', 'multiply 1', '--name', 'Flat', '-o', 'flat.json');
+  expect(vetro('export', 'flat.json').out).toContain('print: multiply 1 warp');
 });
 
 test('check speaks in words, and exits 1 when a design is open', () => {
@@ -74,7 +94,9 @@ const BAD: readonly (readonly [string, readonly string[], string])[] = [
   ['an unknown letter', ['new', 'plaid', '--warp', 'Q4', '--shades', SHADES], 'The card has A, B, C.'],
   ['an unknown weave', ['new', 'plaid', '--warp', 'A4', '--weave', 'satin'], 'is not a weave'],
   ['an unknown convention', ['new', 'plaid', '--warp', 'A/4 B/2', '--pivots', 'both'], 'shared or doubled'],
-  ['no warp', ['new', 'plaid'], "required option '--warp <counts>' not specified"],
+  ['no warp', ['new', 'plaid'], 'Give thread counts with --warp'],
+  ['an unknown start', ['new', 'plaid', '--from', 'paisley'], 'There is no start point “paisley”'],
+  ['a start and counts', ['new', 'plaid', '--from', 'gingham', '--warp', 'A4'], 'not both'],
   ['a missing file', ['check', 'nowhere.json'], 'There is no file “nowhere.json”.'],
   ['an unknown picture', ['render', 'design.json', '-o', 'tile.gif'], 'Known kinds: png, svg.'],
   [

@@ -105,7 +105,7 @@ test('an empty shelf teaches, and its first design is made from it', async ({ pa
     });
     await page.goto(`http://127.0.0.1:${port}/`);
     await expect(page.getByRole('heading', { name: 'Nothing hangs here yet' })).toBeVisible();
-    await page.getByRole('button', { name: 'Gingham' }).click();
+    await page.getByRole('button', { name: 'Gingham', exact: true }).click();
     await expect(page.getByLabel(/^Warp/)).toHaveValue('A12 W12');
     await page.getByRole('button', { name: 'Put it on the bench' }).click();
     await clothShown(page);

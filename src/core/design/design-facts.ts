@@ -1,10 +1,10 @@
 import { commonMultiple } from '../exact/common-multiple.ts';
 import { longestFloat } from '../thread/longest-float.ts';
-import { type Sequence, threadCount, threadsOf } from '../thread/sequence.ts';
+import type { Sequence } from '../thread/sequence.ts';
 import { smallestPeriod } from '../thread/smallest-period.ts';
 import { interlace } from '../thread/weave.ts';
 import type { Design } from './design-schema.ts';
-import { weftOf } from './plaid/compile-plaid.ts';
+import { threadsOfPlaid, weftOf } from './plaid/compile-plaid.ts';
 
 /** How one direction's repeat comes about. */
 export interface DirectionFacts {
@@ -12,7 +12,7 @@ export interface DirectionFacts {
   readonly laidOut: number;
   /** Threads after which its shades come round. */
   readonly period: number;
-  /** Threads of the weave. */
+  /** Threads of the weave; 1 when it is printed. */
   readonly weave: number;
   /** Threads of the repeat: the least common multiple of both. */
   readonly repeat: number;
@@ -26,19 +26,23 @@ export function kindOf({ construction }: Design): Kind {
   return plain(construction.warp) || plain(weftOf(construction)) ? 'stripe' : 'plaid';
 }
 
-/** Why the repeat is as long as it is, and the longest float. */
-export function threadFacts(design: Design): { warp: DirectionFacts; weft: DirectionFacts; float: number } {
+/** Why the repeat is as long as it is, and the longest float; a print has none. */
+export function threadFacts(design: Design): {
+  warp: DirectionFacts;
+  weft: DirectionFacts;
+  float: number | undefined;
+} {
   const { construction, shades } = design;
-  const keys = shades.map((shade) => shade.key);
-  const interlacing = interlace(construction.weave);
-  const direction = (sequence: Sequence, weave: number): DirectionFacts => {
-    const period = smallestPeriod(threadsOf(sequence, keys));
-    return { laidOut: threadCount(sequence), period, weave, repeat: commonMultiple(period, weave) };
+  const threads = threadsOfPlaid(construction, shades);
+  const woven = construction.crossing === 'woven' ? interlace(construction.weave) : undefined;
+  const direction = (sequence: Uint16Array, weave: number): DirectionFacts => {
+    const period = smallestPeriod(sequence);
+    return { laidOut: sequence.length, period, weave, repeat: commonMultiple(period, weave) };
   };
-  const floats = longestFloat(interlacing);
+  const floats = woven && longestFloat(woven);
   return {
-    warp: direction(construction.warp, interlacing.ends),
-    weft: direction(weftOf(construction), interlacing.picks),
-    float: Math.max(floats.warp, floats.weft),
+    warp: direction(threads.warp, woven?.ends ?? 1),
+    weft: direction(threads.weft, woven?.picks ?? 1),
+    float: floats && Math.max(floats.warp, floats.weft),
   };
 }

@@ -1,33 +1,18 @@
 import { z } from 'zod';
 import { HEX } from '../colour/hex.ts';
 import { MAX_SHADES, SHADE_KEY } from '../colour/shade.ts';
-import { MAX_NUMBER_TEXT } from '../exact/parse-exact.ts';
 import { DENSITY_BASES, parseDensity } from '../units/density.ts';
 import { LENGTH_UNITS } from '../units/length.ts';
 import { parseResolution } from '../units/resolution.ts';
+import { exactText } from './exact-text.ts';
 import { plaidSchema } from './plaid/plaid-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 2;
+export const DESIGN_VERSION = 3;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;
-
-/** Text that resolves to an exact number by the given reader; stored as it was typed. */
-function exactText(read: (text: string) => unknown) {
-  return z
-    .string()
-    .max(MAX_NUMBER_TEXT)
-    .refine((text) => {
-      try {
-        read(text);
-        return true;
-      } catch {
-        return false;
-      }
-    });
-}
 
 const shadeSchema = z.strictObject({
   key: z.string().regex(SHADE_KEY),

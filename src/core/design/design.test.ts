@@ -61,7 +61,7 @@ describe('the design document', () => {
   });
 
   it('is refused when a weft that goes its own way has no bands', () => {
-    const construction = { ...DESIGN.construction, weft: { follows: false, own: null } };
+    const construction = { ...DESIGN.construction, weft: { follows: false, turn: 0, own: null } };
     expect(refusal({ ...DESIGN, construction })?.facts['path']).toBe('construction.weft.own');
   });
 
@@ -78,10 +78,18 @@ describe('the design document', () => {
   });
 });
 
+/** A plaid as versions 1 and 2 stored it. */
+const { crossing: _crossing, print: _print, ...PLAID } = DESIGN.construction;
+const FIRST = { ...DESIGN, version: 1, construction: { ...PLAID, weft: { follows: true, own: null } } };
+
 describe('migrateDesign', () => {
+  it('opens a document of version 2, which knew no printing and no turned weft', () => {
+    expect(readDesign({ ...FIRST, version: 2 })).toEqual(DESIGN);
+  });
+
   it('opens a document of version 1, whose density was the same both ways', () => {
     const { ends: _, picks: __, per: ___, ...lay } = DESIGN.lay;
-    const older = { ...DESIGN, version: 1, lay: { ...lay, density: '37/2/cm' } };
+    const older = { ...FIRST, lay: { ...lay, density: '37/2/cm' } };
     expect(readDesign(older)).toEqual({
       ...DESIGN,
       lay: { ...DESIGN.lay, ends: '37/2', picks: '37/2', per: 'cm' },
@@ -89,8 +97,8 @@ describe('migrateDesign', () => {
   });
 
   it('refuses an older document that is broken, at the field', () => {
-    expect(refusal({ ...DESIGN, version: 1, lay: { kind: 'straight' } })?.code).toBe('design/field');
-    expect(refusal({ ...DESIGN, version: 1, lay: null })?.code).toBe('design/version');
+    expect(refusal({ ...FIRST, lay: { kind: 'straight' } })?.code).toBe('design/field');
+    expect(refusal({ ...FIRST, lay: null })?.code).toBe('design/version');
   });
 
   it('returns a new document as it is', () => {

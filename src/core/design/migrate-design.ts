@@ -6,6 +6,7 @@ type Migration = (document: Readonly<Record<string, unknown>>) => Record<string,
 
 const MIGRATIONS: Readonly<Record<number, Migration>> = {
   1: splitDensity,
+  2: addPrinting,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -15,6 +16,20 @@ function splitDensity(document: Readonly<Record<string, unknown>>): Record<strin
   const threads = match?.[1] ?? '';
   return { ...document, version: 2, lay: { ...lay, ends: threads, picks: threads, per: match?.[2] } };
 }
+
+/** Version 2 knew only woven plaids whose weft, when it followed, began with the warp's first thread. */
+function addPrinting(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const construction = document['construction'];
+  const { weft, ...plaid } = Object(construction) as { weft?: unknown };
+  return {
+    ...document,
+    version: 3,
+    construction: { ...plaid, weft: { turn: 0, ...Object(weft) }, crossing: 'woven', print: USUAL_PRINT },
+  };
+}
+
+/** How a plaid is printed that was never printed: at half strength, the warp on top. */
+export const USUAL_PRINT = { blend: 'normal', strength: '1/2', top: 'warp' } as const;
 
 /**
  * Brings a stored document to the newest version; one that is new already is returned as it is.

@@ -2,6 +2,8 @@ import type { Shade } from '../colour/shade.ts';
 import type { Sequence } from '../thread/sequence.ts';
 import type { Twill } from '../thread/weave.ts';
 import { DESIGN_FORMAT, DESIGN_VERSION, type Design, type Lay } from './design-schema.ts';
+import { USUAL_PRINT } from './migrate-design.ts';
+import type { PrintChoice } from './plaid/plaid-schema.ts';
 
 /** What a new plaid is made of; what is left out takes the usual value. */
 export interface PlaidOrder {
@@ -11,7 +13,11 @@ export interface PlaidOrder {
   readonly warp: Sequence;
   /** Undefined: follows the warp. */
   readonly weft?: Sequence | undefined;
+  /** Threads by which a weft that follows begins later. */
+  readonly turn?: number | undefined;
   readonly weave?: Twill | undefined;
+  /** Given: it is printed, not woven. */
+  readonly print?: PrintChoice | undefined;
   readonly lay?: Partial<Lay> | undefined;
   readonly resolution?: string | undefined;
 }
@@ -29,8 +35,14 @@ export function newPlaid(order: PlaidOrder): Design {
     construction: {
       kind: 'plaid',
       warp: copy(order.warp),
-      weft: { follows: order.weft === undefined, own: order.weft === undefined ? null : copy(order.weft) },
+      weft: {
+        follows: order.weft === undefined,
+        turn: order.turn ?? 0,
+        own: order.weft === undefined ? null : copy(order.weft),
+      },
+      crossing: order.print === undefined ? 'woven' : 'printed',
       weave: { kind: 'twill', ...weave },
+      print: { ...(order.print ?? USUAL_PRINT) },
     },
     lay: { kind: 'straight', ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
     resolution: order.resolution ?? '300',

@@ -7,7 +7,17 @@ export interface CountsField {
   readonly at: number;
 }
 
-export const COUNTS_FIELDS = ['name', 'shades', 'warp', 'weft', 'pivots', 'weave', 'density'] as const;
+export const COUNTS_FIELDS = [
+  'name',
+  'shades',
+  'warp',
+  'weft',
+  'turn',
+  'pivots',
+  'weave',
+  'print',
+  'density',
+] as const;
 export type CountsName = (typeof COUNTS_FIELDS)[number];
 export type CountsFields = Readonly<Partial<Record<CountsName, CountsField>>>;
 

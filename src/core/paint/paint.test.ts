@@ -128,7 +128,7 @@ describe('paintRoll', () => {
       }),
       { numRuns: 1000 },
     );
-  }, 30_000);
+  });
 
   it('counts the bytes that differ when a painter depends on its place', () => {
     // A picture whose content changes between the two paintings stands for such a painter.

@@ -79,7 +79,9 @@ describe('designs', () => {
   it('of an older version are brought up to date when they are read', async () => {
     const { id } = await addDesign(db, { design: DESIGN, now: NOW });
     const { ends: _, picks: __, per: ___, ...lay } = DESIGN.lay;
-    const older = JSON.stringify({ ...DESIGN, version: 1, lay: { ...lay, density: '24/in' } });
+    const { crossing: _c, print: _p, ...plaid } = DESIGN.construction;
+    const construction = { ...plaid, weft: { follows: true, own: null } };
+    const older = JSON.stringify({ ...DESIGN, version: 1, construction, lay: { ...lay, density: '24/in' } });
     await db.updateTable('design').set({ document: older }).where('id', '=', id).execute();
     expect((await findDesign(db, id)).document).toEqual(DESIGN);
   });

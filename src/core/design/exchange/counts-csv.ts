@@ -4,9 +4,10 @@ import { CoreError } from '../../error.ts';
 import { type BandRow, formatBandCsv, parseBandCsv } from '../../formats/band-csv.ts';
 import { readColour } from '../../formats/shade-list.ts';
 import { checkSequence, type Sequence } from '../../thread/sequence.ts';
+import { turnSequence } from '../../thread/turn.ts';
 import type { Design } from '../design-schema.ts';
 import { newPlaid } from '../new-design.ts';
-import { weftOf } from '../plaid/compile-plaid.ts';
+import { turnOf, weftOf } from '../plaid/compile-plaid.ts';
 
 /**
  * A new design from a thread-count table. A table without weft rows makes a weft that follows the warp.
@@ -36,7 +37,9 @@ export function designToCsv({ construction, shades }: Design): string {
       const pivot = mirror !== 'none' && (index === 0 || index === bands.length - 1) ? mirror : '';
       return { direction, shade: name, colour: hex, count, pivot };
     });
-  const weft = construction.weft.follows ? [] : rows('weft', weftOf(construction));
+  const turn = turnOf(construction);
+  const weft =
+    construction.weft.follows && turn === 0 ? [] : rows('weft', turnSequence(weftOf(construction), turn));
   return formatBandCsv([...rows('warp', construction.warp), ...weft]);
 }
 

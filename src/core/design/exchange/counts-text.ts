@@ -1,14 +1,20 @@
+import { BLENDS } from '../../colour/blend.ts';
 import type { Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
+import { toText } from '../../exact/rational.ts';
 import { formatCountsText, parseCountsText } from '../../formats/counts-text.ts';
 import { formatShadeList, parseShadeList } from '../../formats/shade-list.ts';
 import { formatThreadCount, parseThreadCount } from '../../formats/thread-count.ts';
+import { MAX_COUNT } from '../../thread/band.ts';
+import { parseStrength } from '../../thread/print.ts';
 import type { Mirror } from '../../thread/sequence.ts';
 import { formatTwill, parseTwill } from '../../thread/weave.ts';
 import { DENSITY_BASES, parseDensity } from '../../units/density.ts';
 import type { Design, Lay } from '../design-schema.ts';
+import { USUAL_PRINT } from '../migrate-design.ts';
 import { newPlaid } from '../new-design.ts';
-import { weftOf } from '../plaid/compile-plaid.ts';
+import { turnOf, weftOf } from '../plaid/compile-plaid.ts';
+import type { PrintChoice } from '../plaid/plaid-schema.ts';
 
 /**
  * A new design from a thread-count text. Letters that the text gives no colour take one of `STARTERS`.
@@ -31,7 +37,9 @@ export function designFromText(text: string, name: string): Design {
     shades: listed ?? starterShades([...warp.bands, ...(weft?.bands ?? [])].map((band) => band.shade)),
     warp,
     weft,
+    turn: fields.turn && parseTurn(fields.turn.value),
     weave: fields.weave && parseTwill(fields.weave.value),
+    print: fields.print && parsePrint(fields.print.value),
     lay: fields.density && parseDensityPair(fields.density.value),
   });
 }
@@ -48,7 +56,9 @@ export function designToText({ name, construction, shades, lay }: Design): strin
     warp: formatThreadCount(construction.warp),
     weft: construction.weft.follows ? undefined : formatThreadCount(weft),
     pivots: turns[0] === turns[1] ? turns[0] : turns.join(' '),
+    turn: turnOf(construction) === 0 ? undefined : String(turnOf(construction)),
     weave: formatTwill(construction.weave),
+    print: construction.crossing === 'printed' ? formatPrint(construction.print) : undefined,
     density: `${lay.ends} x ${lay.picks} / ${lay.per}`,
   });
 }
@@ -83,6 +93,32 @@ export function parseDensityPair(text: string): Pick<Lay, 'ends' | 'picks' | 'pe
   parseDensity(ends);
   parseDensity(picks);
   return { ends, picks, per };
+}
+
+/**
+ * Reads how stripes are printed: a blend, a strength and the set on top, "multiply 1 warp"; what is left out is usual.
+ * @throws CoreError "print/text" {text, blends}, or as `parseStrength`
+ */
+export function parsePrint(text: string): PrintChoice {
+  const print: { -readonly [part in keyof PrintChoice]: PrintChoice[part] } = { ...USUAL_PRINT };
+  for (const word of text.trim().toLowerCase().split(/\s+/)) {
+    if (Object.hasOwn(BLENDS, word)) print.blend = word as PrintChoice['blend'];
+    else if (word === 'warp' || word === 'weft') print.top = word;
+    else if (/^[\d./]+$/.test(word)) print.strength = toText(parseStrength(word));
+    else throw new CoreError('print/text', { text: word, blends: Object.keys(BLENDS) });
+  }
+  return print;
+}
+
+export function formatPrint({ blend, strength, top }: PrintChoice): string {
+  return `${blend} ${toText(parseStrength(strength))} ${top}`;
+}
+
+/** @throws CoreError "counts/turn" {text} */
+export function parseTurn(text: string): number {
+  const turn = /^\d{1,6}$/.test(text.trim()) ? Number(text) : Number.NaN;
+  if (!(turn <= MAX_COUNT)) throw new CoreError('counts/turn', { text, most: MAX_COUNT });
+  return turn;
 }
 
 /** Shades for letters that come without colours: far apart, calm, dark and light in turn. */

@@ -1,24 +1,47 @@
 import type { Shade } from '../../colour/shade.ts';
 import type { Cells } from '../../thread/cells.ts';
 import { cross } from '../../thread/cross.ts';
+import { type Print, parseStrength, printOver } from '../../thread/print.ts';
 import { type Sequence, threadsOf } from '../../thread/sequence.ts';
+import { turnThreads } from '../../thread/turn.ts';
 import { interlace } from '../../thread/weave.ts';
-import type { Plaid } from './plaid-schema.ts';
+import type { Plaid, PrintChoice } from './plaid-schema.ts';
 
-/** The weft that is woven: the warp's sequence when it follows the warp, else its own. */
+/** The sequence that the weft's bands are typed in: the warp's when it follows the warp, else its own. */
 export function weftOf({ warp, weft }: Plaid): Sequence {
   return weft.follows || weft.own === null ? warp : weft.own;
 }
 
-/** @throws CoreError of `threadsOf`, `interlace` and `cross` */
-export function compilePlaid(plaid: Plaid, shades: readonly Shade[]): Cells {
+/** Threads by which the weft begins later than its sequence. */
+export function turnOf({ weft }: Plaid): number {
+  return weft.follows ? weft.turn : 0;
+}
+
+/** One shade index a thread, as they are crossed. */
+export function threadsOfPlaid(
+  plaid: Plaid,
+  shades: readonly Shade[],
+): { readonly warp: Uint16Array; readonly weft: Uint16Array } {
   const keys = shades.map((shade) => shade.key);
   const warp = threadsOf(plaid.warp, keys);
   const sequence = weftOf(plaid);
-  return cross({
-    shades,
-    warp,
-    weft: sequence === plaid.warp ? warp : threadsOf(sequence, keys),
-    interlacing: interlace(plaid.weave),
-  });
+  const weft = sequence === plaid.warp ? warp : threadsOf(sequence, keys);
+  return { warp, weft: turnThreads(weft, turnOf(plaid)) };
+}
+
+/** @throws CoreError of `threadsOf`, `interlace`, `cross` and `printOver` */
+export function compilePlaid(plaid: Plaid, shades: readonly Shade[]): Cells {
+  const threads = threadsOfPlaid(plaid, shades);
+  switch (plaid.crossing) {
+    case 'woven':
+      return cross({ shades, ...threads, interlacing: interlace(plaid.weave) });
+    case 'printed':
+      return printOver({ shades, ...threads, print: printOf(plaid.print) });
+    default:
+      return plaid.crossing satisfies never;
+  }
+}
+
+function printOf({ blend, strength, top }: PrintChoice): Print {
+  return { blend, strength: parseStrength(strength), top };
 }

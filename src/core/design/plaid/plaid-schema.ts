@@ -1,8 +1,11 @@
 import { z } from 'zod';
+import { BLENDS, type Blend } from '../../colour/blend.ts';
 import { SHADE_KEY } from '../../colour/shade.ts';
 import { MAX_BANDS, MAX_COUNT } from '../../thread/band.ts';
+import { parseStrength } from '../../thread/print.ts';
 import { MIRRORS } from '../../thread/sequence.ts';
 import { HANDS, MAX_TWILL } from '../../thread/weave.ts';
+import { exactText } from '../exact-text.ts';
 
 const bandSchema = z.strictObject({
   shade: z.string().regex(SHADE_KEY),
@@ -21,18 +24,36 @@ const twillSchema = z.strictObject({
   hand: z.enum(HANDS),
 });
 
+/** The two ways of crossing: thread by thread under an interlacing, or one set of stripes printed over the other. */
+export const CROSSINGS = ['woven', 'printed'] as const;
+export type Crossed = (typeof CROSSINGS)[number];
+
+const printSchema = z.strictObject({
+  blend: z.enum(Object.keys(BLENDS) as [Blend, ...Blend[]]),
+  strength: exactText(parseStrength),
+  top: z.enum(['warp', 'weft']),
+});
+
+export type PrintChoice = z.infer<typeof printSchema>;
+
 /**
- * A warp sequence crossed with a weft sequence, thread by thread. The weft's own bands are kept while it follows
- * the warp, so that nothing typed is lost.
+ * A warp sequence crossed with a weft sequence. The weft's own bands are kept while it follows
+ * the warp, and the weave while it is printed, so that nothing typed is lost.
  */
 export const plaidSchema = z.strictObject({
   kind: z.literal('plaid'),
   warp: sequenceSchema,
-  /** `own` is null as long as the weft has never had bands of its own. */
+  /** `turn`: threads by which a weft that follows begins later. `own` is null as long as it never had bands of its own. */
   weft: z
-    .strictObject({ follows: z.boolean(), own: sequenceSchema.nullable() })
+    .strictObject({
+      follows: z.boolean(),
+      turn: z.int().min(0).max(MAX_COUNT),
+      own: sequenceSchema.nullable(),
+    })
     .refine(({ follows, own }) => follows || own !== null, { path: ['own'] }),
+  crossing: z.enum(CROSSINGS),
   weave: twillSchema,
+  print: printSchema,
 });
 
 export type Plaid = z.infer<typeof plaidSchema>;

@@ -1,0 +1,191 @@
+import { CoreError } from '../error.ts';
+import { formatThreadCount } from '../formats/thread-count.ts';
+import { irregularBands } from '../thread/irregular.ts';
+import type { Design } from './design-schema.ts';
+import { designFromText } from './exchange/counts-text.ts';
+
+/** A known stripe or check in a few numbers, to begin from. */
+export interface StartPoint {
+  /** What the command line calls it. */
+  readonly key: string;
+  readonly name: string;
+  /** What makes it what it is, in one line. */
+  readonly what: string;
+  /** Thread-count text; the same seed always gives the same. */
+  readonly text: (seed: number) => string;
+}
+
+function fixed(...lines: readonly string[]): () => string {
+  const text = `${lines.join('\n')}\n`;
+  return () => text;
+}
+
+function times(count: number, bands: string): string {
+  return Array.from({ length: count }, () => bands).join(' ');
+}
+
+const DARK_LIGHT = 'shades: K=#262b2d Black, W=#fbf8f0 White';
+
+/** Common practice of the trade, in invented shades. */
+export const START_POINTS: readonly StartPoint[] = [
+  {
+    key: 'mirrored',
+    name: 'Mirrored plaid',
+    what: 'A sett that turns back on its two pivots, both ways, in 2/2 twill.',
+    text: fixed(
+      'shades: A=#24402f Pine, B=#c79a3b Ochre, C=#efe6cf Cream',
+      'warp: A/12 B6 C/4',
+      'weave: 2/2Z',
+    ),
+  },
+  {
+    key: 'gingham',
+    name: 'Gingham',
+    what: 'Equal bands of one shade and white, both ways, plain weave: three tones.',
+    text: fixed('shades: A=#2e4c63 Slate, W=#fbf8f0 White', 'warp: A12 W12', 'weave: plain'),
+  },
+  {
+    key: 'flat-gingham',
+    name: 'Printed gingham',
+    what: 'The stripe printed over itself turned, with multiply: three flat tones.',
+    text: fixed('shades: A=#c9766a Coral, W=#ffffff White', 'warp: A12 W12', 'print: multiply 1 warp'),
+  },
+  {
+    key: 'apron',
+    name: 'Apron check',
+    what: 'A small even check of one dark shade and white, plain weave.',
+    text: fixed('shades: A=#24402f Pine, W=#fbf8f0 White', 'warp: A6 W6', 'weave: plain', 'density: 32/in'),
+  },
+  {
+    key: 'windowpane',
+    name: 'Windowpane',
+    what: 'Thin lines, far apart, on a wide ground.',
+    text: fixed('shades: A=#b4c5c6 Mist, B=#2e4c63 Slate', 'warp: A22 B2', 'weave: plain'),
+  },
+  {
+    key: 'graph',
+    name: 'Graph check',
+    what: 'Thin lines of one shade, close and even, as on squared paper.',
+    text: fixed('shades: W=#fbf8f0 White, B=#2e4c63 Slate', 'warp: W6 B1 W7 B2', 'weave: plain'),
+  },
+  {
+    key: 'tattersall',
+    name: 'Tattersall',
+    what: 'Thin lines of two shades in turn, both ways, on a light ground.',
+    text: fixed(
+      'shades: C=#efe6cf Cream, B=#2e4c63 Slate, P=#b86f52 Copper',
+      'warp: C10 B2 C10 P2',
+      'weave: plain',
+    ),
+  },
+  {
+    key: 'shepherd',
+    name: 'Shepherd’s check',
+    what: '6 dark and 6 light, both ways, in 2/2 twill.',
+    text: fixed(DARK_LIGHT, 'warp: K6 W6', 'weave: 2/2Z'),
+  },
+  {
+    key: 'houndstooth',
+    name: 'Houndstooth',
+    what: '4 dark and 4 light, both ways, in 2/2 twill.',
+    text: fixed('shades: K=#5f4636 Peat, W=#efe6cf Cream', 'warp: K4 W4', 'weave: 2/2Z'),
+  },
+  {
+    key: 'puppytooth',
+    name: 'Puppytooth',
+    what: '2 dark and 2 light, both ways, in 2/2 twill.',
+    text: fixed(DARK_LIGHT, 'warp: K2 W2', 'weave: 2/2Z'),
+  },
+  {
+    key: 'glen',
+    name: 'Glen check',
+    what: 'Blocks of 4 and 4 beside blocks of 2 and 2, both ways, in 2/2 twill.',
+    text: fixed(
+      'shades: K=#3c4a4e Graphite, W=#efe6cf Cream',
+      `warp: ${times(4, 'K4 W4')} ${times(8, 'K2 W2')}`,
+      'weave: 2/2Z',
+    ),
+  },
+  {
+    key: 'log-cabin',
+    name: 'Log cabin',
+    what: 'Dark and light in turn, the order shifted by one at block edges, plain weave.',
+    text: fixed(
+      'shades: K=#5f4636 Peat, W=#efe6cf Cream',
+      `warp: ${times(8, 'K1 W1')} ${times(8, 'W1 K1')}`,
+      'weave: plain',
+    ),
+  },
+  {
+    key: 'madras',
+    name: 'Irregular check',
+    what: 'Bands of irregular counts in several bright shades, plain; another seed gives another.',
+    text: (seed) => {
+      const keys = ['R', 'Y', 'B', 'G', 'W', 'P'];
+      const counts = [seed, seed + 1].map((each) =>
+        formatThreadCount({ bands: irregularBands(each, 14, keys), mirror: 'none' }),
+      );
+      return [
+        'shades: R=#b0442f Madder, Y=#d9a441 Weld, B=#2c5f7c Woad, G=#4f7a4a Fern, W=#f4efe2 Bleach, P=#6d4f63 Heather',
+        `warp: ${counts[0]}`,
+        `weft: ${counts[1]}`,
+        'weave: plain',
+        'density: 40/in',
+      ].join('\n');
+    },
+  },
+  {
+    key: 'blanket',
+    name: 'Blanket check',
+    what: 'Broad blocks with a thin check through them, in 2/2 twill.',
+    text: fixed(
+      'shades: A=#6d4f63 Heather, B=#efe6cf Cream, C=#5f6b43 Moss',
+      'warp: A32 B2 A8 B2 C32 B4',
+      'weave: 2/2Z',
+      'density: 16/in',
+    ),
+  },
+  {
+    key: 'pinstripe',
+    name: 'Pinstripe',
+    what: 'Single light threads, far apart, on a dark ground.',
+    text: fixed('shades: K=#262b2d Black, W=#fbf8f0 White', 'warp: K15 W1', 'weft: K4', 'weave: 2/2Z'),
+  },
+  {
+    key: 'bengal',
+    name: 'Bengal stripe',
+    what: 'Equal narrow bands of one shade and white, upright only.',
+    text: fixed('shades: A=#2e4c63 Slate, W=#fbf8f0 White', 'warp: A6 W6', 'weft: W4', 'weave: 3/1Z'),
+  },
+  {
+    key: 'candy',
+    name: 'Candy stripe',
+    what: 'Equal broader bands of one bright shade and white, upright only.',
+    text: fixed('shades: A=#b0442f Madder, W=#fbf8f0 White', 'warp: A14 W14', 'weft: W4', 'weave: 3/1Z'),
+  },
+  {
+    key: 'ticking',
+    name: 'Ticking',
+    what: 'A cluster of fine lines on a light ground, the warp on the face.',
+    text: fixed(
+      'shades: W=#efe6cf Cream, B=#2e4c63 Slate',
+      'warp: W16 B2 W2 B4 W2 B2',
+      'weft: W4',
+      'weave: 3/1Z',
+      'density: 48 x 40 / in',
+    ),
+  },
+];
+
+/**
+ * The design of a start point.
+ * @param seed  whole; tells irregular ones apart
+ * @throws CoreError "start/unknown" {key, known}
+ */
+export function designFromStart(key: string, seed = 0): Design {
+  const start = START_POINTS.find((each) => each.key === key);
+  if (start === undefined) {
+    throw new CoreError('start/unknown', { key, known: START_POINTS.map((each) => each.key) });
+  }
+  return designFromText(start.text(seed), start.name);
+}
