@@ -1,4 +1,5 @@
 import { Plus } from 'lucide-react';
+import { useState } from 'react';
 import { parseTurn } from '../core/design/exchange/counts-text.ts';
 import { insertBand } from '../core/thread/edit-bands.ts';
 import { Choice } from '../kit/choice.tsx';
@@ -18,6 +19,7 @@ import {
 } from './design-edits.ts';
 import { Panel } from './panel.tsx';
 import { PrintChoice } from './print-choice.tsx';
+import { ReworkDialog } from './rework-dialog.tsx';
 import { ThreadCountField } from './thread-count-field.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
 import { WeaveChoice } from './weave-choice.tsx';
@@ -85,6 +87,7 @@ function SequencePart({ direction, open }: { direction: Direction; open: boolean
   const design = useDesign();
   const sequence = sequenceOf(design, direction);
   const selection = useBenchState((state) => state.selection);
+  const [reworking, setReworking] = useState(false);
   const facts = useThreadFacts();
   const late = facts && lateSentence(facts[direction], direction === 'warp' ? 'end' : 'pick');
   const last = sequence.bands.length - 1;
@@ -104,23 +107,29 @@ function SequencePart({ direction, open }: { direction: Direction; open: boolean
       {open ? (
         <>
           <BandList direction={direction} />
-          <button
-            type="button"
-            className="button self-start"
-            onClick={() => {
-              const shade = sequence.bands[after]!.shade;
-              const next =
-                design.shades[
-                  (design.shades.findIndex(({ key }) => key === shade) + 1) % design.shades.length
-                ]!;
-              const edit = editBands(direction, (bands) =>
-                insertBand(bands, after + 1, { shade: next.key, count: 4 }),
-              );
-              dispatch({ kind: 'edit', edit, select: { direction, band: after + 1 } });
-            }}
-          >
-            <Plus size={16} aria-hidden="true" /> Add a band
-          </button>
+          <div className="flex gap-2">
+            <button
+              type="button"
+              className="button self-start"
+              onClick={() => {
+                const shade = sequence.bands[after]!.shade;
+                const next =
+                  design.shades[
+                    (design.shades.findIndex(({ key }) => key === shade) + 1) % design.shades.length
+                  ]!;
+                const edit = editBands(direction, (bands) =>
+                  insertBand(bands, after + 1, { shade: next.key, count: 4 }),
+                );
+                dispatch({ kind: 'edit', edit, select: { direction, band: after + 1 } });
+              }}
+            >
+              <Plus size={16} aria-hidden="true" /> Add a band
+            </button>
+            <button type="button" className="button" onClick={() => setReworking(true)}>
+              Rework…
+            </button>
+          </div>
+          {reworking && <ReworkDialog direction={direction} onClose={() => setReworking(false)} />}
         </>
       ) : (
         <button

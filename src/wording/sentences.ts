@@ -93,6 +93,14 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'start/nothing': () => 'Give thread counts with --warp, or a start point with --from.',
   'start/and-counts': ({ key }) => `Give either the start point ${key} or counts with --warp, not both.`,
   'start/seed': ({ text }) => `A seed is a whole number of up to nine digits, got “${text}”.`,
+  'number/not-whole': ({ text, least, most }) =>
+    `This must be a whole number from ${least} to ${most}, got ${text}.`,
+  'run/bands': ({ bands, most }) => `A run has from 1 to ${most} bands, got ${bands}.`,
+  'run/zero': ({ band }) => `Band ${band} would have no thread. Choose larger widths, or fewer bands.`,
+  'run/times': ({ times }) => `Say how often as a whole number from 1 to 1000, got ${times}.`,
+  'run/no-fit': ({ times }) => `${times} repeats do not fit: there would be less than a thread for each.`,
+  'overcheck/place': ({ at, count, threads }) =>
+    `A line of ${count} threads does not fit at thread ${at}: the typed bands have ${threads}.`,
   'start/unknown': ({ key, known }) => `There is no start point “${key}”. There are: ${known}.`,
   'file/kind': ({ name, kinds }) => `“${name}” is of a kind that cannot be read here. Known kinds: ${kinds}.`,
   'file/too-large': ({ size, most }) => `That file has ${size} bytes; at most ${most} are read.`,

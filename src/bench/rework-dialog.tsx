@@ -1,0 +1,174 @@
+import { useMemo, useState } from 'react';
+import { CoreError } from '../core/error.ts';
+import { formatThreadCount } from '../core/formats/thread-count.ts';
+import { checkSequence, layOut, type Sequence } from '../core/thread/sequence.ts';
+import { Choice } from '../kit/choice.tsx';
+import { Dialog } from '../kit/dialog.tsx';
+import { errorSentence } from '../wording/error-sentence.ts';
+import { plural } from '../wording/measures.ts';
+import { dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { type Direction, sequenceOf, setSequence } from './design-edits.ts';
+import { ReworkFields } from './rework-fields.tsx';
+import { REWORKS, type Rework, type ReworkResult, type ReworkWish, rework } from './rework-wish.ts';
+
+const NAMES: Readonly<Record<Rework, string>> = {
+  run: 'A graduated run',
+  line: 'An overcheck line',
+  scale: 'Scale all counts',
+  fit: 'Fit repeats to a width',
+  reverse: 'Reverse',
+  rotate: 'Begin at a later band',
+  repeat: 'Repeat',
+  space: 'A spacer between bands',
+  trade: 'Trade two shades',
+};
+
+/** Reworks a whole sequence by a rule; what comes of it is shown before it is taken. */
+export function ReworkDialog({ direction, onClose }: { direction: Direction; onClose: () => void }) {
+  const design = useDesign();
+  const selected = useBenchState((state) => state.selection?.band ?? 0);
+  const sequence = sequenceOf(design, direction);
+  const [wish, setWish] = useState<ReworkWish>(() => firstWish(design.shades, sequence, selected));
+  const made = useMemo(
+    () => attempt(() => rework(design, direction, wish), sequence),
+    [design, direction, wish, sequence],
+  );
+  const set = (change: Partial<ReworkWish>) => setWish((old) => ({ ...old, ...change }));
+  return (
+    <Dialog open onOpenChange={onClose} title={`Rework the ${direction}`} wide>
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if ('problem' in made) return;
+          dispatch({ kind: 'edit', edit: setSequence(direction, { ...sequence, bands: made.bands }) });
+          onClose();
+        }}
+      >
+        <div className="grid grid-cols-[220px_minmax(0,1fr)] gap-6">
+          <fieldset className="m-0 flex flex-col border-0 p-0" aria-label="What to do">
+            {REWORKS.map((kind) => (
+              <label key={kind} className="flex items-center gap-2 rounded px-2 py-1 hover:bg-linen">
+                <input
+                  type="radio"
+                  name="rework"
+                  className="accent-woad"
+                  checked={wish.kind === kind}
+                  onChange={() => set({ kind })}
+                />
+                {NAMES[kind]}
+              </label>
+            ))}
+          </fieldset>
+          <div className="flex flex-col gap-3">
+            {wish.kind === 'run' && (
+              <Choice
+                label="Growing"
+                value={wish.growth}
+                options={[
+                  { value: 'arithmetic', text: 'By a step' },
+                  { value: 'geometric', text: 'By a ratio' },
+                  { value: 'fibonacci', text: 'Fibonacci' },
+                ]}
+                onChange={(growth) => set({ growth })}
+              />
+            )}
+            <ReworkFields wish={wish} shades={design.shades} onChange={set} />
+          </div>
+        </div>
+        <Outcome sequence={sequence} made={made} />
+        <div className="flex justify-end gap-2">
+          <button type="button" className="button" onClick={onClose}>
+            Leave it
+          </button>
+          <button type="submit" className="button button-go" disabled={'problem' in made}>
+            Rework it
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
+function firstWish(shades: readonly { key: string }[], { bands }: Sequence, selected: number): ReworkWish {
+  const before = bands.slice(0, selected).reduce((sum, band) => sum + band.count, 0);
+  const shade = bands[selected]!.shade;
+  return {
+    kind: 'run',
+    growth: 'arithmetic',
+    first: '2',
+    by: '2',
+    bands: '6',
+    times: '2',
+    factor: '3/2',
+    at: String(before + Math.floor(Math.max(0, bands[selected]!.count - 2) / 2)),
+    count: '2',
+    width: '60 in',
+    larger: false,
+    shade: shades.find(({ key }) => key !== shade)?.key ?? shade,
+    other: shade,
+  };
+}
+
+/** The rework's result, also refused when it could not be laid out. */
+function attempt(
+  work: () => ReworkResult,
+  { mirror }: Sequence,
+): ReworkResult | { readonly problem: string } {
+  try {
+    const result = work();
+    checkSequence({ bands: result.bands, mirror });
+    return result;
+  } catch (error) {
+    if (error instanceof CoreError) return { problem: errorSentence(error)! };
+    throw error;
+  }
+}
+
+function Outcome({ sequence, made }: { sequence: Sequence; made: ReturnType<typeof attempt> }) {
+  return (
+    <div aria-live="polite" className="flex flex-col gap-2 border-rule border-t pt-3">
+      <span className="label mb-0">Now</span>
+      <Strip sequence={sequence} />
+      <span className="label mb-0">After</span>
+      {'problem' in made ? (
+        <p className="rounded-lg bg-madder-pale px-3 py-2 text-madder">{made.problem}</p>
+      ) : (
+        <>
+          <Strip sequence={{ ...sequence, bands: made.bands }} />
+          {made.note !== '' && <p className="hint">{made.note}</p>}
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Most blocks that a strip shows. */
+const BLOCKS = 400;
+
+/** A sequence as a strip of its bands, in proportion, with its counts as text. */
+function Strip({ sequence }: { sequence: Sequence }) {
+  const { shades } = useDesign();
+  const laid = layOut(sequence);
+  const threads = laid.at(-1)!.start + laid.at(-1)!.count;
+  return (
+    <div>
+      <div className="flex h-7 overflow-hidden rounded-md" aria-hidden="true">
+        {laid.slice(0, BLOCKS).map((band) => (
+          <span
+            key={band.start}
+            className={band.reflected ? 'reflected' : ''}
+            style={{
+              flexGrow: band.count,
+              backgroundColor: shades.find(({ key }) => key === band.shade)?.hex,
+            }}
+          />
+        ))}
+      </div>
+      <p className="numbers mt-1 max-h-16 overflow-y-auto">
+        {formatThreadCount(sequence)}{' '}
+        <span className="font-text text-ash">· {plural(threads, 'thread')} laid out</span>
+      </p>
+    </div>
+  );
+}

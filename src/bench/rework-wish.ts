@@ -1,0 +1,149 @@
+import { pitchOf } from '../core/design/compile-design.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { CoreError } from '../core/error.ts';
+import { parseExact } from '../core/exact/parse-exact.ts';
+import { divide, isWhole, multiply, type Rational, toDecimal, toText } from '../core/exact/rational.ts';
+import { MAX_COUNT } from '../core/thread/band.ts';
+import type { Bands } from '../core/thread/edit-bands.ts';
+import {
+  fitRepeats,
+  layLine,
+  repeatBands,
+  reverseBands,
+  rotateBands,
+  scaleBands,
+  scaleTo,
+  spaceBands,
+  tradeShades,
+} from '../core/thread/rework.ts';
+import { graduatedRun } from '../core/thread/runs.ts';
+import { threadCount } from '../core/thread/sequence.ts';
+import { parseLength } from '../core/units/length.ts';
+import { type Direction, sequenceOf } from './design-edits.ts';
+
+/** What can be done to a whole sequence. */
+export const REWORKS = [
+  'run',
+  'line',
+  'scale',
+  'fit',
+  'reverse',
+  'rotate',
+  'repeat',
+  'space',
+  'trade',
+] as const;
+export type Rework = (typeof REWORKS)[number];
+
+/** What is wished, as it is typed; each kind looks at its own fields. */
+export interface ReworkWish {
+  readonly kind: Rework;
+  readonly growth: 'arithmetic' | 'geometric' | 'fibonacci';
+  /** First width; step, ratio or second width; number of bands. */
+  readonly first: string;
+  readonly by: string;
+  readonly bands: string;
+  /** A factor, a number of bands or repeats. */
+  readonly times: string;
+  readonly factor: string;
+  /** Where a line begins, in typed threads, and how many it has. */
+  readonly at: string;
+  readonly count: string;
+  readonly width: string;
+  /** Whether the fitted repeat is the one thread larger that is short, not the one that fits. */
+  readonly larger: boolean;
+  readonly shade: string;
+  readonly other: string;
+}
+
+export interface ReworkResult {
+  readonly bands: Bands;
+  /** What rounding did, or what stays over; empty when there is nothing to say. */
+  readonly note: string;
+}
+
+/**
+ * The bands that a wish makes of a sequence.
+ * @throws CoreError of the readers and of the rework
+ */
+export function rework(design: Design, direction: Direction, wish: ReworkWish): ReworkResult {
+  const sequence = sequenceOf(design, direction);
+  const { bands } = sequence;
+  const plain = (made: Bands): ReworkResult => ({ bands: made, note: '' });
+  switch (wish.kind) {
+    case 'run':
+      return plain(runOf(design, wish));
+    case 'line':
+      return plain(layLine(bands, whole(wish.at, 0), { shade: wish.shade, count: whole(wish.count, 1) }));
+    case 'scale': {
+      const factor = parseExact(wish.factor);
+      const exact = multiply(factor, parseExact(String(sum(bands))));
+      const made = scaleBands(bands, factor);
+      return { bands: made, note: `Exactly ${toDecimal(exact, 3)} typed threads; rounded, ${sum(made)}.` };
+    }
+    case 'fit':
+      return fitted(design, direction, wish);
+    case 'reverse':
+      return plain(reverseBands(bands));
+    case 'rotate':
+      return plain(rotateBands(bands, whole(wish.times, 0)));
+    case 'repeat':
+      return plain(repeatBands(bands, whole(wish.times, 1)));
+    case 'space':
+      return plain(spaceBands(bands, { shade: wish.shade, count: whole(wish.count, 1) }));
+    case 'trade':
+      return plain(tradeShades(bands, wish.shade, wish.other));
+    default:
+      return wish.kind satisfies never;
+  }
+}
+
+function runOf({ shades }: Design, { growth, first, by, bands, shade, other }: ReworkWish): Bands {
+  const keys = shades.some(({ key }) => key === other) ? [shade, other] : [shade];
+  const [width, next] = [parseExact(first), parseExact(by)];
+  const rules = {
+    arithmetic: { kind: 'arithmetic', first: width, step: next },
+    geometric: { kind: 'geometric', first: width, ratio: next },
+    fibonacci: { kind: 'fibonacci', first: width, second: next },
+  } as const;
+  return graduatedRun(rules[growth], whole(bands, 1), keys);
+}
+
+/** Scales the sequence so that a number of its repeats fit a width of cloth. */
+function fitted(design: Design, direction: Direction, { width, times, larger }: ReworkWish): ReworkResult {
+  const pitch = pitchOf(design.lay);
+  const step = direction === 'warp' ? pitch.x : pitch.y;
+  const threads = divide(parseLength(width, design.lay.unit), step);
+  const fits = fitRepeats(threads, whole(times, 1));
+  const fit = fits[larger ? 1 : 0]!;
+  const sequence = sequenceOf(design, direction);
+  const bands = scaleTo(sequence, fit.threads);
+  const reached = threadCount({ ...sequence, bands });
+  return {
+    bands,
+    note: `${toDecimal(threads, 3)} threads lie in that width: ${times} repeats of ${reached} ${leftText(fit.left)}.`,
+  };
+}
+
+function leftText(left: Rational): string {
+  if (left.n === 0n) return 'fill it';
+  return left.n > 0n
+    ? `leave ${toDecimal(left, 3)} over`
+    : `are ${toDecimal({ ...left, n: -left.n }, 3)} too many`;
+}
+
+/**
+ * A whole number, not below `least`, from arithmetic such as 2*6.
+ * @throws CoreError "number/not-whole" {text, least, most}, or as `parseExact`
+ */
+export function whole(text: string, least: number): number {
+  const value = parseExact(text);
+  if (!isWhole(value) || value.n < BigInt(least) || value.n > BigInt(MAX_COUNT)) {
+    throw new CoreError('number/not-whole', { text: toText(value), least, most: MAX_COUNT });
+  }
+  return Number(value.n);
+}
+
+function sum(bands: Bands): number {
+  return bands.reduce((total, band) => total + band.count, 0);
+}
