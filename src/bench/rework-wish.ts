@@ -5,9 +5,9 @@ import { parseExact } from '../core/exact/parse-exact.ts';
 import { divide, isWhole, multiply, type Rational, toDecimal, toText } from '../core/exact/rational.ts';
 import { MAX_COUNT } from '../core/thread/band.ts';
 import type { Bands } from '../core/thread/edit-bands.ts';
+import { layLine } from '../core/thread/overcheck.ts';
 import {
   fitRepeats,
-  layLine,
   repeatBands,
   reverseBands,
   rotateBands,
@@ -74,7 +74,7 @@ export function rework(design: Design, direction: Direction, wish: ReworkWish): 
     case 'run':
       return plain(runOf(design, wish));
     case 'line':
-      return plain(layLine(bands, whole(wish.at, 0), { shade: wish.shade, count: whole(wish.count, 1) }));
+      return plain(layLine(sequence, whole(wish.at, 0), { shade: wish.shade, count: whole(wish.count, 1) }));
     case 'scale': {
       const factor = parseExact(wish.factor);
       const exact = multiply(factor, parseExact(String(sum(bands))));

@@ -5,7 +5,6 @@ import { rational, round, toText } from '../exact/rational.ts';
 import type { Bands } from './edit-bands.ts';
 import {
   fitRepeats,
-  layLine,
   repeatBands,
   reverseBands,
   rotateBands,
@@ -77,28 +76,11 @@ describe('reworking', () => {
     ['trade shades', tradeShades(THREE, 'A', 'B'), 'B4 A2 C6'],
     ['scale', scaleBands(THREE, rational(3, 2)), 'A6 B3 C9'],
     ['scale with rounding', scaleBands(THREE, rational(5, 4)), 'A5 B3 C7'],
-    ['lay a line', layLine(THREE, 8, { shade: 'D', count: 2 }), 'A4 B2 C2 D2 C2'],
-    ['lay a line over an edge', layLine(THREE, 3, { shade: 'D', count: 4 }), 'A3 D4 C5'],
-    ['lay a line at the start', layLine(THREE, 0, { shade: 'D', count: 1 }), 'D1 A3 B2 C6'],
-    ['lay a line at the end', layLine(THREE, 11, { shade: 'D', count: 1 }), 'A4 B2 C5 D1'],
   ])('%s', (_, bands, expected) => {
     expect(text(bands)).toBe(expected);
   });
 
-  it('lays lines without changing the total', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 0, max: 11 }), fc.integer({ min: 1, max: 12 }), (at, count) => {
-        fc.pre(at + count <= 12);
-        const laid = layLine(THREE, at, { shade: 'D', count });
-        expect(counts(laid).reduce((sum, each) => sum + each, 0)).toBe(12);
-        expect(laid.filter(({ shade }) => shade === 'D')).toEqual([{ shade: 'D', count }]);
-      }),
-    );
-  });
-
   it.each([
-    [() => layLine(THREE, 11, { shade: 'D', count: 2 }), 'overcheck/place'],
-    [() => layLine(THREE, -1, { shade: 'D', count: 1 }), 'overcheck/place'],
     [() => scaleBands(THREE, rational(1, 9)), 'run/zero'],
     [() => repeatBands(THREE, 0), 'run/times'],
     [() => fitRepeats(rational(5), 9), 'run/no-fit'],

@@ -95,28 +95,3 @@ export function fitRepeats(width: Rational, times: number): readonly RepeatFit[]
     left: rational(width.n - BigInt(each * times) * width.d, width.d),
   }));
 }
-
-/**
- * Lays a thin line into a sett without changing its total: threads `at` … `at` + count − 1 take the line's shade, away
- * from the bands that they lie in.
- *
- * @throws CoreError "overcheck/place" {at, count, threads}
- */
-export function layLine(bands: Bands, at: number, line: Band): Bands {
-  const threads = bands.reduce((sum, band) => sum + band.count, 0);
-  const end = at + line.count;
-  if (!Number.isSafeInteger(at) || at < 0 || line.count < 1 || end > threads) {
-    throw new CoreError('overcheck/place', { at, count: line.count, threads });
-  }
-  const laid: Band[] = [];
-  let start = 0;
-  for (const band of bands) {
-    const before = Math.min(band.count, Math.max(0, at - start));
-    const after = Math.min(band.count, Math.max(0, start + band.count - end));
-    if (before > 0) laid.push({ ...band, count: before });
-    if (start <= at && at < start + band.count) laid.push(line);
-    if (after > 0) laid.push({ ...band, count: after });
-    start += band.count;
-  }
-  return laid;
-}
