@@ -45,7 +45,7 @@ function OpenBench() {
   useRepeatCheck();
   useBenchKeys(showKeys);
   return (
-    <div className="grid h-dvh grid-rows-[48px_54px_minmax(0,1fr)] overflow-hidden">
+    <div className="relative grid h-dvh grid-rows-[48px_54px_minmax(0,1fr)] overflow-hidden">
       <Header onKeys={showKeys} />
       <Steps />
       <main className="grid grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px]">
@@ -53,7 +53,7 @@ function OpenBench() {
           {step === 'Send' ? <SendView /> : <ClothWithRails />}
           <MeasureLine looking={step !== 'Send'} />
         </div>
-        <div className="min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
+        <div className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
           <Shown />
         </div>
       </main>

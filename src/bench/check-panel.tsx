@@ -13,6 +13,7 @@ import {
   perThreadText,
   verdictSentence,
 } from '../wording/verdict.ts';
+import { BalancePart } from './balance-part.tsx';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { Measure, Panel } from './panel.tsx';
 import { ResolutionField, setResolution } from './resolution-field.tsx';
@@ -31,6 +32,7 @@ export function CheckPanel() {
       ) : (
         <Proof design={design} report={report} />
       )}
+      <BalancePart />
     </Panel>
   );
 }

@@ -101,6 +101,15 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'run/no-fit': ({ times }) => `${times} repeats do not fit: there would be less than a thread for each.`,
   'overcheck/place': ({ at, count, threads }) =>
     `A line of ${count} threads does not fit at thread ${at}: the typed bands have ${threads}.`,
+  'card/columns': ({ found }) =>
+    `A shade card needs a column “colour”. ${found === '' ? 'It is empty.' : `Found: ${found}.`}`,
+  'card/colour': ({ line, text }) =>
+    `Line ${line}: “${text}” is not a colour. Write #rrggbb or a colour name.`,
+  'card/empty': () => 'There are no shades in it.',
+  'card/twice': ({ name }) => `Two shades are called “${name}”. Give each a name of its own.`,
+  'card/too-long': ({ length, most }) => `That card is ${length} characters long; at most ${most} are read.`,
+  'card/json': () => 'This card is broken: it is not JSON.',
+  'card/token': ({ name }) => `The colour token “${name}” is neither a hex value nor sRGB.`,
   'start/unknown': ({ key, known }) => `There is no start point “${key}”. There are: ${known}.`,
   'file/kind': ({ name, kinds }) => `“${name}” is of a kind that cannot be read here. Known kinds: ${kinds}.`,
   'file/too-large': ({ size, most }) => `That file has ${size} bytes; at most ${most} are read.`,

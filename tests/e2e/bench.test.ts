@@ -161,3 +161,19 @@ test('counts, tables and documents are shown and sent', async ({ page }) => {
   await page.getByLabel('Pixels a thread').fill('900');
   await expect(page.getByText('Pixels a thread must be a whole number from 1 to 200')).toBeVisible();
 });
+
+test('the balance counts each shade and says what is the same as what, as picture and as table', async ({
+  page,
+}) => {
+  await openNew(page, 'shades: A=#24402f Green, B=#efe6cf Cream\nwarp: A/8 B4 A/4\nweft: B6\nweave: 3/1Z\n');
+  await step(page, 'Check');
+  const balance = page.getByRole('region', { name: 'Balance' });
+  await expect(balance.getByRole('img', { name: 'Shares of each shade' })).toBeVisible();
+  await expect(balance.getByRole('row', { name: /^Green 12 4\d\.\d %$/ })).toBeVisible();
+  await expect(balance.getByRole('row', { name: /^Cream 8 6 5\d\.\d %$/ })).toBeVisible();
+  await expect(balance).toContainText('Reads the same backwardboth');
+  await expect(balance).toContainText('The same turned by 90°no');
+  const shares = balance.getByRole('table', { name: 'Shares of each shade' });
+  await expect(shares.getByRole('row', { name: /^Green 60\.0 %/ })).toBeAttached();
+  expect(await page.evaluate(() => window.document.documentElement.scrollHeight)).toBe(800);
+});

@@ -1,0 +1,152 @@
+import { useMemo } from 'react';
+import { type Balance, balanceOf, type DirectionBalance, type ShadeShare } from '../core/design/balance.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { CoreError } from '../core/error.ts';
+import { toNumber } from '../core/exact/rational.ts';
+import { layOut } from '../core/thread/sequence.ts';
+import { BarChart, type BarPart } from '../kit/bar-chart.tsx';
+import { plural } from '../wording/measures.ts';
+import { useDesign } from './bench-store.ts';
+import { Measure } from './panel.tsx';
+
+const BARS = ['Warp', 'Weft', 'Cloth'];
+
+/** How much there is of each shade, and what is the same as what. */
+export function BalancePart() {
+  const design = useDesign();
+  const balance = useMemo(() => attempt(design), [design]);
+  const parts = useMemo(() => balance && shareParts(balance), [balance]);
+  const widths = useMemo(() => widthParts(design), [design]);
+  if (balance === undefined || parts === undefined) return null;
+  const { warp, weft, cloth, sameTurned } = balance;
+  return (
+    <section aria-label="Balance" className="flex flex-col gap-2 border-rule border-t pt-3">
+      <h3 className="text-[14px]">Balance</h3>
+      <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percent} height={96} />
+      <table className="w-full border-collapse text-right">
+        <thead>
+          <tr className="hint">
+            <th className="text-left font-normal">Shade</th>
+            <th className="font-normal">Ends</th>
+            <th className="font-normal">Picks</th>
+            <th className="font-normal">Cloth</th>
+          </tr>
+        </thead>
+        <tbody className="numbers">
+          {rowsOf(balance).map(({ name, hex, ends, picks, share }) => (
+            <tr key={name} className="border-rule border-t">
+              <td className="py-1 text-left font-text">
+                <span className="flex items-center gap-2">
+                  <span className="chip h-4 w-4" style={{ backgroundColor: hex }} />
+                  <span className="min-w-0 max-w-36 truncate" title={name}>
+                    {name}
+                  </span>
+                </span>
+              </td>
+              <td>{ends ?? ''}</td>
+              <td>{picks ?? ''}</td>
+              <td>{share === undefined ? '' : percent(share)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h3 className="mt-2 text-[14px]">Bands along the warp’s repeat</h3>
+      <BarChart
+        title="Threads of each band along the warp"
+        {...widths}
+        sizeText={threads}
+        height={72}
+        upright
+      />
+      <dl className="m-0 flex flex-col gap-1.5">
+        <Measure name="Largest and smallest band, warp">{extremes(warp)}</Measure>
+        <Measure name="Largest and smallest band, weft">{extremes(weft)}</Measure>
+        <Measure name="Reads the same backward">{bothWays(warp.symmetric, weft.symmetric)}</Measure>
+        <Measure name="The same turned by 90°">
+          {sameTurned === undefined ? 'too large to try' : sameTurned ? 'yes' : 'no'}
+        </Measure>
+        <Measure name="Colours on the cloth">{cloth.length}</Measure>
+      </dl>
+    </section>
+  );
+}
+
+function attempt(design: Design): Balance | undefined {
+  try {
+    return balanceOf(design);
+  } catch (error) {
+    if (error instanceof CoreError) return undefined;
+    throw error;
+  }
+}
+
+interface Row {
+  readonly name: string;
+  readonly hex: string;
+  readonly ends: number | undefined;
+  readonly picks: number | undefined;
+  readonly share: number | undefined;
+}
+
+/** One row for each shade of the card that is used, then those that printing makes. */
+function rowsOf({ warp, weft, cloth }: Balance): readonly Row[] {
+  const find = (shares: readonly ShadeShare[], name: string) =>
+    shares.find((each) => each.shade.name === name);
+  const named = new Map(
+    [...warp.shares, ...weft.shares, ...cloth].map(({ shade }) => [shade.name, shade.hex]),
+  );
+  return [...named].map(([name, hex]) => {
+    const onCloth = find(cloth, name);
+    return {
+      name,
+      hex,
+      ends: find(warp.shares, name)?.count,
+      picks: find(weft.shares, name)?.count,
+      share: onCloth && toNumber(onCloth.share),
+    };
+  });
+}
+
+function shareParts({ warp, weft, cloth }: Balance): readonly BarPart[] {
+  const part = ({ shade, share }: ShadeShare, bar: number): BarPart => ({
+    name: shade.name,
+    hex: shade.hex,
+    sizes: BARS.map((_, index) => (index === bar ? toNumber(share) : 0)),
+  });
+  return [warp.shares, weft.shares, cloth].flatMap((shares, bar) => shares.map((share) => part(share, bar)));
+}
+
+/** Most bands that are drawn as bars. */
+const DRAWN = 120;
+
+function widthParts({ construction, shades }: Design): {
+  bars: readonly string[];
+  parts: readonly BarPart[];
+} {
+  const laid = layOut(construction.warp).slice(0, DRAWN);
+  return {
+    bars: laid.map((band, index) => `${index + 1}. ${band.shade}`),
+    parts: shades.map(({ key, name, hex }) => ({
+      name,
+      hex,
+      sizes: laid.map((band) => (band.shade === key ? band.count : 0)),
+    })),
+  };
+}
+
+function percent(share: number): string {
+  return `${(share * 100).toFixed(1)} %`;
+}
+
+function threads(count: number): string {
+  return plural(count, 'thread');
+}
+
+function extremes({ largest, smallest }: DirectionBalance): string {
+  return `${largest.shade}${largest.count}, ${smallest.shade}${smallest.count}`;
+}
+
+function bothWays(warp: boolean, weft: boolean): string {
+  if (warp && weft) return 'both';
+  return warp ? 'warp only' : weft ? 'weft only' : 'neither';
+}
