@@ -26,6 +26,7 @@ import { freeKey, MAX_SHADES, SHADE_KEY, type Shade } from '../core/colour/shade
 import { Dialog } from '../kit/dialog.tsx';
 import { plural } from '../wording/measures.ts';
 import { dispatch, useDesign } from './bench-store.ts';
+import { CardTools } from './card-tools.tsx';
 import { bandsUsing, changeShade, removeShade, setShades } from './design-edits.ts';
 import { Panel } from './panel.tsx';
 
@@ -75,6 +76,7 @@ export function ColoursPanel() {
       >
         <Plus size={16} aria-hidden="true" /> Add a shade
       </button>
+      <CardTools />
       {removing !== undefined && (
         <ReplaceDialog
           shade={removing}

@@ -20,8 +20,17 @@ export async function takeFile(address: string, name: string, told: (bytes: numb
     bytes += next.value.length;
     told(bytes);
   }
+  download(name, new Blob(pieces, { type: response.headers.get('content-type') ?? '' }));
+}
+
+/** Hands text to the browser's downloads. */
+export function downloadText(name: string, text: string): void {
+  download(name, new Blob([text], { type: 'text/plain;charset=utf-8' }));
+}
+
+function download(name: string, content: Blob): void {
   const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob(pieces, { type: response.headers.get('content-type') ?? '' }));
+  link.href = URL.createObjectURL(content);
   link.download = name;
   link.click();
   setTimeout(() => URL.revokeObjectURL(link.href), 60_000);

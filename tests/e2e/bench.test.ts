@@ -177,3 +177,32 @@ test('the balance counts each shade and says what is the same as what, as pictur
   await expect(shares.getByRole('row', { name: /^Green 60\.0 %/ })).toBeAttached();
   expect(await page.evaluate(() => window.document.documentElement.scrollHeight)).toBe(800);
 });
+
+test('a shade card is ordered, merged where shades are alike, sent out and brought in', async ({ page }) => {
+  await openNew(page, 'shades: A=#24402f Green, B=#efe6cf Cream, C=#25412f Other green\nwarp: A8 B4 C2\n');
+  await step(page, 'Colours');
+  const colours = page.getByRole('button', { name: /^Colour of/ });
+  await page.getByLabel('Order the card').selectOption('Light to dark');
+  await expect(colours.first()).toHaveAccessibleName(/Cream/);
+  const tools = page.getByRole('region', { name: 'The whole card' });
+  await expect(tools).toContainText('Other green, Green');
+  await tools.getByRole('button', { name: 'Merge' }).click();
+  await expect(colours).toHaveCount(2);
+
+  const csv = await take(page, () => tools.getByRole('button', { name: 'Card as CSV' }).click());
+  expect(csv.bytes.toString('utf8')).toContain('B,Cream,#efe6cf');
+  const tokens = await take(page, () => tools.getByRole('button', { name: 'As design tokens' }).click());
+  expect(tokens.name).toBe('Made for a test shades.tokens.json');
+
+  const bring = (name: string, text: string | Buffer) =>
+    tools
+      .getByLabel('A shade card to bring in')
+      .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+  await bring('back.json', tokens.bytes);
+  await expect(page.getByText('Added 0 shades; 2 stood there already.')).toBeVisible();
+  await bring('more.csv', 'name,colour\nSlate,#2e4c63\nCream,#efe6cf\n');
+  await expect(colours).toHaveCount(3);
+  await bring('broken.csv', 'name,colour\nRed,#f00\nRed,#e00\n');
+  await expect(page.getByText('Two shades are called “Red”.')).toBeVisible();
+  await expect(colours).toHaveCount(3);
+});

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Kysely } from 'kysely';
 import type { Design } from '../../core/design/design-schema.ts';
-import { parseDensityPair } from '../../core/design/exchange/counts-text.ts';
+import { parseDensityPair, parsePrint } from '../../core/design/exchange/counts-text.ts';
 import { newPlaid } from '../../core/design/new-design.ts';
 import { readDesign } from '../../core/design/read-design.ts';
 import { parseThreadCount } from '../../core/formats/thread-count.ts';
@@ -31,7 +31,7 @@ export async function hangDemo(db: Kysely<Database>, now: string): Promise<numbe
 }
 
 /** The document of one demo design; it lists the shades that it uses, in order of appearance. */
-export function designOf({ name, number, warp, weft, weave, pivots, density }: DemoDesign): Design {
+export function designOf({ name, number, warp, weft, weave, print, pivots, density }: DemoDesign): Design {
   const read = (text: string) => parseThreadCount(text, { keys: undefined, pivots: pivots ?? 'shared' });
   const sequences = [read(warp), ...(weft === undefined ? [] : [read(weft)])] as const;
   const keys = new Set(sequences.flatMap(({ bands }) => bands.map(({ shade }) => shade)));
@@ -47,6 +47,7 @@ export function designOf({ name, number, warp, weft, weave, pivots, density }: D
       warp: sequences[0],
       weft: sequences[1],
       weave: parseTwill(weave),
+      print: print === undefined ? undefined : parsePrint(print),
       lay: parseDensityPair(density),
     }),
   );

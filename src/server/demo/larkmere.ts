@@ -24,6 +24,8 @@ export interface DemoDesign {
   readonly warp: string;
   readonly weft?: string;
   readonly weave: string;
+  /** Given: printed, not woven. */
+  readonly print?: string;
   readonly pivots?: 'doubled';
   readonly density: string;
 }
@@ -70,6 +72,14 @@ export const LARKMERE: readonly DemoDesign[] = [
     weft: 'M4',
     weave: '3/1Z',
     density: '24 x 20/in',
+  },
+  {
+    number: 'LLR 019',
+    name: 'Sleeping-car blanket',
+    range: 'Carriages',
+    warp: 'H/16 C2 H14 M4 H10 Y2 H10 M4 C/24',
+    weave: '2/2Z',
+    density: '16/in',
   },
   {
     number: 'LLR 021',
@@ -144,6 +154,15 @@ export const LARKMERE: readonly DemoDesign[] = [
     warp: 'R12 W12',
     weave: 'plain',
     density: '48/in',
+  },
+  {
+    number: 'LLR 045',
+    name: 'Timetable wrapping paper',
+    range: 'Tea room',
+    warp: 'L12 W12',
+    weave: 'plain',
+    print: 'multiply 1 warp',
+    density: '24/in',
   },
   {
     number: 'LLR 042',
