@@ -5,11 +5,14 @@ import { formatThreadCount } from '../core/formats/thread-count.ts';
 import { removeBand, setCount } from '../core/thread/edit-bands.ts';
 import { type BenchAction, type BenchState, openBench, reduceBench } from './bench-state.ts';
 import {
+  addColourway,
   bandsUsing,
   changeShade,
   type Edit,
   editBands,
+  removeColourway,
   removeShade,
+  renameColourway,
   sequenceOf,
   setFollows,
   setMirror,
@@ -120,6 +123,20 @@ describe('edits of a design', () => {
     const removed = removeShade('G', 'C')(own);
     expect(removed.shades.map((shade) => shade.key)).toEqual(['R', 'C']);
     expect(formatThreadCount(sequenceOf(removed, 'weft'))).toBe('C/8 R6 C/4');
+  });
+
+  it('carry colourways along when letters change, shades go, and names are taken', () => {
+    const both = addColourway('Night', { G: '#000000' })(
+      addColourway('Night', { G: '#111111', C: '#222222' })(DESIGN),
+    );
+    expect(both.colourways.map(({ name }) => name)).toEqual(['Night', 'Night 2']);
+    const renamed = changeShade('G', { key: 'BG' })(both);
+    expect(renamed.colourways[0]!.colours).toEqual({ BG: '#111111', C: '#222222' });
+    expect(removeShade('BG', 'C')(renamed).colourways[0]!.colours).toEqual({ C: '#222222' });
+    expect(renameColourway('Night 2', 'Night')(both).colourways[1]!.name).toBe('Night 2');
+    expect(renameColourway('Night', 'Dusk')(both).colourways[0]!.name).toBe('Dusk');
+    expect(renameColourway('Night', '')(both)).toBe(both);
+    expect(removeColourway('Night')(both).colourways).toHaveLength(1);
   });
 
   it('keep a shade that is in use without a replacement, and the last one', () => {

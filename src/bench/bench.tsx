@@ -6,7 +6,9 @@ import { openDesign, useBench, useBenchState } from './bench-store.ts';
 import { BuildPanel } from './build-panel.tsx';
 import { CheckPanel } from './check-panel.tsx';
 import { Cloth } from './cloth.tsx';
+import { useCloth } from './cloth-store.ts';
 import { ColoursPanel } from './colours-panel.tsx';
+import { ColourwaysView } from './colourways-view.tsx';
 import { Corner } from './corner.tsx';
 import { Header } from './header.tsx';
 import { useBenchKeys } from './keys.ts';
@@ -40,6 +42,7 @@ function OpenBench() {
   const [keys, setKeys] = useState(false);
   const [showKeys] = useState(() => () => setKeys(true));
   const step = useBenchState((state) => state.step);
+  const colourways = useCloth((cloth) => cloth.sideBySide) && step === 'Colours';
   const Shown = PANELS[step];
   useEffect(startAutosave, []);
   useRepeatCheck();
@@ -50,8 +53,8 @@ function OpenBench() {
       <Steps />
       <main className="grid grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px]">
         <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_38px] border-rule border-t">
-          {step === 'Send' ? <SendView /> : <ClothWithRails />}
-          <MeasureLine looking={step !== 'Send'} />
+          {step === 'Send' ? <SendView /> : colourways ? <ColourwaysView /> : <ClothWithRails />}
+          <MeasureLine looking={step !== 'Send' && !colourways} />
         </div>
         <div className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
           <Shown />

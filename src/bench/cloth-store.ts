@@ -14,6 +14,8 @@ export interface ClothView {
   /** How far everything but the unit is faded, 0 … 1. */
   readonly fade: number;
   readonly ticket: boolean;
+  /** Whether the Colours step shows all colourways instead of the cloth. */
+  readonly sideBySide: boolean;
 }
 
 export const useCloth = create<ClothView>(() => ({
@@ -25,6 +27,7 @@ export const useCloth = create<ClothView>(() => ({
   outlineUnit: false,
   fade: 0,
   ticket: true,
+  sideBySide: false,
 }));
 
 const CALIBRATION = 'vetro-pixels-per-mm';

@@ -27,6 +27,7 @@ import { Dialog } from '../kit/dialog.tsx';
 import { plural } from '../wording/measures.ts';
 import { dispatch, useDesign } from './bench-store.ts';
 import { CardTools } from './card-tools.tsx';
+import { ColourwaysPart } from './colourways-part.tsx';
 import { bandsUsing, changeShade, removeShade, setShades } from './design-edits.ts';
 import { Panel } from './panel.tsx';
 
@@ -76,6 +77,7 @@ export function ColoursPanel() {
       >
         <Plus size={16} aria-hidden="true" /> Add a shade
       </button>
+      <ColourwaysPart />
       <CardTools />
       {removing !== undefined && (
         <ReplaceDialog

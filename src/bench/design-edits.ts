@@ -1,5 +1,6 @@
 import type { Shade } from '../core/colour/shade.ts';
-import type { Design, Lay } from '../core/design/design-schema.ts';
+import type { Colourway } from '../core/design/colourway.ts';
+import { type Design, type Lay, MAX_COLOURWAYS } from '../core/design/design-schema.ts';
 import { weftOf } from '../core/design/plaid/compile-plaid.ts';
 import type { Crossed, Plaid, PrintChoice } from '../core/design/plaid/plaid-schema.ts';
 import { type Bands, replaceShade } from '../core/thread/edit-bands.ts';
@@ -77,7 +78,7 @@ export function changeShade(key: string, change: Partial<Shade>): Edit {
   return (design) => {
     const shades = design.shades.map((shade) => (shade.key === key ? { ...shade, ...change } : shade));
     const renamed = change.key === undefined ? design : replaceEverywhere(design, key, change.key);
-    return { ...renamed, shades };
+    return { ...renamed, shades, colourways: rekeyed(design.colourways, key, change.key ?? key) };
   };
 }
 
@@ -87,8 +88,50 @@ export function removeShade(key: string, replacement: string | undefined): Edit 
     if (design.shades.length === 1) return design;
     const freed = replacement === undefined ? design : replaceEverywhere(design, key, replacement);
     if (bandsUsing(freed, key) > 0) return design;
-    return { ...freed, shades: design.shades.filter((shade) => shade.key !== key) };
+    const colourways = rekeyed(design.colourways, key, undefined);
+    return { ...freed, colourways, shades: design.shades.filter((shade) => shade.key !== key) };
   };
+}
+
+export { MAX_COLOURWAYS };
+
+/** Adds a colourway; a name that is taken gets a number behind it. */
+export function addColourway(name: string, colours: Colourway['colours']): Edit {
+  return (design) => ({
+    ...design,
+    colourways: [...design.colourways, { name: freeName(design.colourways, name), colours }],
+  });
+}
+
+export function removeColourway(name: string): Edit {
+  return (design) => ({ ...design, colourways: design.colourways.filter((each) => each.name !== name) });
+}
+
+/** An empty name changes nothing. */
+export function renameColourway(name: string, to: string): Edit {
+  return (design) => {
+    if (to === '' || to === name) return design;
+    const others = design.colourways.filter((each) => each.name !== name);
+    const free = freeName(others, to);
+    return {
+      ...design,
+      colourways: design.colourways.map((each) => (each.name === name ? { ...each, name: free } : each)),
+    };
+  };
+}
+
+function freeName(colourways: readonly Colourway[], name: string): string {
+  const taken = (wished: string) => colourways.some((each) => each.name === wished);
+  if (!taken(name)) return name;
+  for (let number = 2; ; number += 1) if (!taken(`${name} ${number}`)) return `${name} ${number}`;
+}
+
+/** Colourways in which a shade's letter is another, or is gone. */
+function rekeyed(colourways: readonly Colourway[], key: string, to: string | undefined): Colourway[] {
+  return colourways.map(({ name, colours }) => {
+    const { [key]: hex, ...rest } = colours;
+    return { name, colours: hex === undefined || to === undefined ? rest : { ...rest, [to]: hex } };
+  });
 }
 
 /** How many typed bands use a shade, those of a weft that rests included. */

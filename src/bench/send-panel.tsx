@@ -47,6 +47,21 @@ export function SendPanel() {
         onChange={(file) => useSend.setState({ file })}
       />
       <p className="hint -mt-2">{FOR[wish.file]}</p>
+      {design.colourways.length > 0 && (
+        <label>
+          <span className="label">Colours</span>
+          <select
+            className="field"
+            value={wish.colourway}
+            onChange={(event) => useSend.setState({ colourway: event.target.value })}
+          >
+            <option value="">As it is</option>
+            {design.colourways.map(({ name }) => (
+              <option key={name}>{name}</option>
+            ))}
+          </select>
+        </label>
+      )}
       {isPicture(wish.file) && <PictureWish />}
       {wrong !== undefined && (
         <p role="alert" className="rounded-lg bg-madder-pale px-3 py-2 text-[13px] text-madder">
@@ -130,7 +145,9 @@ async function send(told: (bytes: number | undefined) => void): Promise<void> {
       return;
     }
     const wish = useSend.getState();
-    await takeFile(addressOf(id, wish, history.present), fileName(history.present.name, wish.file), told);
+    const { name } = history.present;
+    const called = wish.colourway === '' ? name : `${name} ${wish.colourway}`;
+    await takeFile(addressOf(id, wish, history.present), fileName(called, wish.file), told);
   } catch (error) {
     toast.error(error instanceof CoreError ? errorSentence(error) : (error as Error).message);
   } finally {

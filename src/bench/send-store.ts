@@ -16,6 +16,8 @@ export interface SendWish {
   readonly scale: 'thread' | 'dpi';
   readonly perThread: string;
   readonly size: string;
+  /** Name of a colourway; empty: as it is. */
+  readonly colourway: string;
 }
 
 export const useSend = create<SendWish>(() => ({
@@ -24,6 +26,7 @@ export const useSend = create<SendWish>(() => ({
   scale: 'dpi',
   perThread: '4',
   size: '300 x 300 mm',
+  colourway: '',
 }));
 
 /** A wish in numbers, as the painter and the server's addresses take it. */
@@ -64,6 +67,7 @@ export function addressOf(id: string, wish: SendWish, { resolution }: Design): s
     if (wish.scale === 'thread') query.set('perThread', wish.perThread);
     else query.set('dpi', resolution);
   }
+  if (wish.colourway !== '') query.set('colourway', wish.colourway);
   if (wish.what === 'sheet' && isPicture(wish.file)) query.set('size', wish.size);
   return `/api/designs/${id}/files/${FILE_NAMES[wish.file]}?${query}`;
 }

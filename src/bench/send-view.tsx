@@ -1,5 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { inColourway } from '../core/design/colourway.ts';
 import { pitchOf } from '../core/design/compile-design.ts';
+import type { Design } from '../core/design/design-schema.ts';
 import type { Rational } from '../core/exact/rational.ts';
 import { multiply, rational } from '../core/exact/rational.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
@@ -42,12 +44,18 @@ function PictureView({ view }: { view: Size }) {
     const numbers = readWish(wish, design);
     if ('problem' in numbers) return undefined;
     const room = (side: number) => Math.max(0, side - 2 * MARGIN) * pixelRatio;
-    return { design, numbers, room: { width: room(view.width), height: room(view.height) } };
+    const shown = inColourway(design, knownColourway(design, wish.colourway));
+    return { design: shown, numbers, room: { width: room(view.width), height: room(view.height) } };
   }, [design, wish, view, pixelRatio]);
   const preview = useSendPreview(ask);
   if (preview === undefined) return null;
   if ('problem' in preview) return <p className="p-10 text-center text-madder">{preview.problem}</p>;
   return <Measured preview={preview} pixelRatio={pixelRatio} sheet={ask?.numbers.sheet} />;
+}
+
+/** A colourway that was chosen and is there no more leaves the design as it is. */
+function knownColourway({ colourways }: Design, name: string): string {
+  return colourways.some((each) => each.name === name) ? name : '';
 }
 
 interface MeasuredProps {

@@ -6,7 +6,14 @@ import { fileName } from './take-file.ts';
 import { fitScale } from './use-send-preview.ts';
 
 const DESIGN = sampleDesign(SAMPLE);
-const WISH: SendWish = { file: 'png', what: 'tile', scale: 'dpi', perThread: '4', size: '300 x 200 mm' };
+const WISH: SendWish = {
+  file: 'png',
+  what: 'tile',
+  scale: 'dpi',
+  perThread: '4',
+  size: '300 x 200 mm',
+  colourway: '',
+};
 
 describe('what is to be sent', () => {
   it('is read in numbers, or told in words', () => {
@@ -26,6 +33,9 @@ describe('what is to be sent', () => {
     expect(addressOf('a', WISH, DESIGN)).toBe('/api/designs/a/files/tile.png?save=&dpi=300');
     expect(addressOf('a', { ...WISH, scale: 'thread', what: 'sheet' }, DESIGN)).toBe(
       '/api/designs/a/files/tile.png?save=&perThread=4&size=300+x+200+mm',
+    );
+    expect(addressOf('a', { ...WISH, colourway: 'Night' }, DESIGN)).toBe(
+      '/api/designs/a/files/tile.png?save=&dpi=300&colourway=Night',
     );
     expect(addressOf('a', { ...WISH, file: 'csv', what: 'sheet' }, DESIGN)).toBe(
       '/api/designs/a/files/counts.csv?save=',

@@ -36,10 +36,12 @@ export function Steps() {
 }
 
 function stateOf(step: Step, { history, report, problem }: BenchState): string {
-  const { shades, construction, lay, resolution } = history.present;
+  const { shades, colourways, construction, lay, resolution } = history.present;
   switch (step) {
     case 'Colours':
-      return plural(shades.length, 'shade');
+      return colourways.length === 0
+        ? plural(shades.length, 'shade')
+        : `${plural(shades.length, 'shade')}, ${plural(colourways.length, 'colourway')}`;
     case 'Build':
       return `${plural(threadCount(construction.warp), 'end')}, ${construction.crossing} ${crossingName(construction)}`;
     case 'Lay': {

@@ -55,6 +55,7 @@ program
   .addOption(new Option('--per-thread <pixels>', 'whole pixels a thread').conflicts('dpi'))
   .option('--dpi <dpi>', 'pixels per inch at true size')
   .option('--size <size>', 'a sheet of repeats, such as 12inx12in')
+  .option('--colourway <name>', 'in the colours of that colourway')
   .action((path, options) => run(() => renderCommand(path, options)));
 
 program

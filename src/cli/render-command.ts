@@ -2,6 +2,7 @@ import { createWriteStream } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { inColourway } from '../core/design/colourway.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
@@ -17,11 +18,12 @@ export interface RenderOptions {
   readonly perThread?: string;
   readonly dpi?: string;
   readonly size?: string;
+  readonly colourway?: string;
 }
 
 /** `vetro render`: a tile, or a sheet of repeats, as PNG or SVG by the file's ending. */
 export async function renderCommand(path: string, options: RenderOptions): Promise<number> {
-  const design = readDesignFile(path);
+  const design = inColourway(readDesignFile(path), options.colourway);
   const unit = compile(design);
   const sheet = options.size === undefined ? undefined : parseSheet(options.size, design.lay.unit);
   if (/\.svg$/i.test(options.output)) {

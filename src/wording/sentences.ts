@@ -89,7 +89,9 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
       ? `The design is not right at “${path}”: no shade has that letter.`
       : problem === 'shade/twice'
         ? `The design is not right at “${path}”: another shade has that letter.`
-        : `The design is not right${path === '' ? '' : ` at “${path}”`}. ${problem}`.trim(),
+        : problem === 'colourway/twice'
+          ? `The design is not right at “${path}”: another colourway has that name.`
+          : `The design is not right${path === '' ? '' : ` at “${path}”`}. ${problem}`.trim(),
   'start/nothing': () => 'Give thread counts with --warp, or a start point with --from.',
   'start/and-counts': ({ key }) => `Give either the start point ${key} or counts with --warp, not both.`,
   'start/seed': ({ text }) => `A seed is a whole number of up to nine digits, got “${text}”.`,
@@ -110,6 +112,8 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'card/too-long': ({ length, most }) => `That card is ${length} characters long; at most ${most} are read.`,
   'card/json': () => 'This card is broken: it is not JSON.',
   'card/token': ({ name }) => `The colour token “${name}” is neither a hex value nor sRGB.`,
+  'colourway/unknown': ({ name, known }) =>
+    `There is no colourway “${name}”. ${known === '' ? 'The design has none.' : `There are: ${known}.`}`,
   'start/unknown': ({ key, known }) => `There is no start point “${key}”. There are: ${known}.`,
   'file/kind': ({ name, kinds }) => `“${name}” is of a kind that cannot be read here. Known kinds: ${kinds}.`,
   'file/too-large': ({ size, most }) => `That file has ${size} bytes; at most ${most} are read.`,

@@ -9,7 +9,7 @@ import { plaidSchema } from './plaid/plaid-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 3;
+export const DESIGN_VERSION = 4;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;
@@ -18,6 +18,15 @@ const shadeSchema = z.strictObject({
   key: z.string().regex(SHADE_KEY),
   name: z.string().min(1).max(MAX_NAME),
   hex: z.string().regex(HEX),
+});
+
+/** Most colourways of one design. */
+export const MAX_COLOURWAYS = 60;
+
+/** Another set of colours: for each shade's key another colour; a shade that is not named keeps its own. */
+const colourwaySchema = z.strictObject({
+  name: z.string().trim().min(1).max(MAX_NAME),
+  colours: z.record(z.string().regex(SHADE_KEY), z.string().regex(HEX)),
 });
 
 const laySchema = z.strictObject({
@@ -36,6 +45,7 @@ export const designSchema = z
     name: z.string().trim().min(1).max(MAX_NAME),
     number: z.string().max(MAX_NAME),
     shades: z.array(shadeSchema).min(1).max(MAX_SHADES),
+    colourways: z.array(colourwaySchema).max(MAX_COLOURWAYS),
     construction: z.discriminatedUnion('kind', [plaidSchema]),
     lay: laySchema,
     resolution: exactText(parseResolution),
@@ -47,6 +57,12 @@ export const designSchema = z
         context.addIssue({ code: 'custom', path: ['shades', index, 'key'], message: 'shade/twice' });
       }
       keys.add(key);
+    });
+    const names = design.colourways.map(({ name }) => name);
+    names.forEach((name, index) => {
+      if (names.indexOf(name) < index) {
+        context.addIssue({ code: 'custom', path: ['colourways', index, 'name'], message: 'colourway/twice' });
+      }
     });
     const { warp, weft } = design.construction;
     for (const [path, own] of [

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign, someDesign } from '../../../tests/sample-design.ts';
 import { toText } from '../exact/rational.ts';
+import { inColourway } from './colourway.ts';
 import { compile, pitchOf } from './compile-design.ts';
 import { kindOf, threadFacts } from './design-facts.ts';
 import { DESIGN_VERSION, type Design, designSchema } from './design-schema.ts';
@@ -43,6 +44,16 @@ describe('the design document', () => {
     ['no shades', { shades: [] }, 'shades'],
     ['a colour that is none', { shades: [{ key: 'G', name: 'x', hex: 'green' }] }, 'shades.0.hex'],
     ['a letter twice', { shades: [...DESIGN.shades, DESIGN.shades[0]] }, 'shades.3.key'],
+    [
+      'a colourway twice',
+      { colourways: [1, 2].map(() => ({ name: 'Night', colours: {} })) },
+      'colourways.1.name',
+    ],
+    [
+      'a colourway of no colour',
+      { colourways: [{ name: 'x', colours: { G: 'dark' } }] },
+      'colourways.0.colours.G',
+    ],
     ['a band of an unknown shade', { shades: DESIGN.shades.slice(1) }, 'construction.warp.bands.0.shade'],
     ['a density of nothing', { lay: { ...DESIGN.lay, ends: '0' } }, 'lay.ends'],
     ['a resolution in words', { resolution: 'fine' }, 'resolution'],
@@ -80,9 +91,14 @@ describe('the design document', () => {
 
 /** A plaid as versions 1 and 2 stored it. */
 const { crossing: _crossing, print: _print, ...PLAID } = DESIGN.construction;
-const FIRST = { ...DESIGN, version: 1, construction: { ...PLAID, weft: { follows: true, own: null } } };
+const { colourways: _colourways, ...PLAIN } = DESIGN;
+const FIRST = { ...PLAIN, version: 1, construction: { ...PLAID, weft: { follows: true, own: null } } };
 
 describe('migrateDesign', () => {
+  it('opens a document of version 3, which had one set of colours', () => {
+    expect(readDesign({ ...PLAIN, version: 3 })).toEqual(DESIGN);
+  });
+
   it('opens a document of version 2, which knew no printing and no turned weft', () => {
     expect(readDesign({ ...FIRST, version: 2 })).toEqual(DESIGN);
   });
@@ -103,6 +119,23 @@ describe('migrateDesign', () => {
 
   it('returns a new document as it is', () => {
     expect(migrateDesign(DESIGN)).toBe(DESIGN);
+  });
+});
+
+describe('colourways', () => {
+  const design: Design = { ...DESIGN, colourways: [{ name: 'Night', colours: { G: '#000000' } }] };
+
+  it('change the colours that they name, and nothing else', () => {
+    const night = inColourway(design, 'Night');
+    expect(night.shades.map((shade) => shade.hex)).toEqual(['#000000', '#8c2f25', '#efe6cf']);
+    expect(night.construction).toBe(design.construction);
+    expect(inColourway(design, '')).toBe(design);
+  });
+
+  it('are refused by a name that the design lacks', () => {
+    expect(() => inColourway(design, 'Noon')).toThrow(
+      expect.objectContaining({ code: 'colourway/unknown', facts: { name: 'Noon', known: ['Night'] } }),
+    );
   });
 });
 

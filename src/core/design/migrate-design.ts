@@ -7,6 +7,7 @@ type Migration = (document: Readonly<Record<string, unknown>>) => Record<string,
 const MIGRATIONS: Readonly<Record<number, Migration>> = {
   1: splitDensity,
   2: addPrinting,
+  3: addColourways,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -26,6 +27,12 @@ function addPrinting(document: Readonly<Record<string, unknown>>): Record<string
     version: 3,
     construction: { ...plaid, weft: { turn: 0, ...Object(weft) }, crossing: 'woven', print: USUAL_PRINT },
   };
+}
+
+/** Version 3 had one set of colours. */
+function addColourways(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const { format, version: _, name, number, shades, ...rest } = document;
+  return { format, version: 4, name, number, shades, colourways: [], ...rest };
 }
 
 /** How a plaid is printed that was never printed: at half strength, the warp on top. */

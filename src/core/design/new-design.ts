@@ -32,6 +32,7 @@ export function newPlaid(order: PlaidOrder): Design {
     name: order.name,
     number: order.number ?? '',
     shades: order.shades.map((shade) => ({ ...shade })),
+    colourways: [],
     construction: {
       kind: 'plaid',
       warp: copy(order.warp),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { irregularBands, randomNumbers } from '../thread/irregular.ts';
+import { randomNumbers } from '../exact/random-numbers.ts';
+import { irregularBands } from '../thread/irregular.ts';
 import { checkDesign } from './check-design.ts';
 import { compile } from './compile-design.ts';
 import { kindOf } from './design-facts.ts';

@@ -81,7 +81,8 @@ describe('designs', () => {
     const { ends: _, picks: __, per: ___, ...lay } = DESIGN.lay;
     const { crossing: _c, print: _p, ...plaid } = DESIGN.construction;
     const construction = { ...plaid, weft: { follows: true, own: null } };
-    const older = JSON.stringify({ ...DESIGN, version: 1, construction, lay: { ...lay, density: '24/in' } });
+    const { colourways: _w, ...plain } = DESIGN;
+    const older = JSON.stringify({ ...plain, version: 1, construction, lay: { ...lay, density: '24/in' } });
     await db.updateTable('design').set({ document: older }).where('id', '=', id).execute();
     expect((await findDesign(db, id)).document).toEqual(DESIGN);
   });

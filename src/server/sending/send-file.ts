@@ -1,4 +1,5 @@
 import { Readable } from 'node:stream';
+import { inColourway } from '../../core/design/colourway.ts';
 import { compile } from '../../core/design/compile-design.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
@@ -35,15 +36,17 @@ const SENDERS: Readonly<Record<string, Sender>> = {
 };
 
 /**
- * The file of that name for a design. Query: `perThread` or `dpi`, `size` for a sheet; `save` to download it.
+ * The file of that name for a design. Query: `perThread` or `dpi`, `size` for a sheet; `colourway` by name; `save` to download it.
  * @throws CoreError "request/missing", or of the sender
  */
 export function sendFile(design: Design, file: string, query: URLSearchParams): Response {
   const sender = SENDERS[file];
   if (sender === undefined) throw new CoreError('request/missing');
-  const response = sender(design, query);
+  const colourway = query.get('colourway') ?? '';
+  const response = sender(inColourway(design, colourway), query);
   if (query.has('save')) {
-    response.headers.set('content-disposition', disposition(`${design.name}.${file.split('.')[1]}`));
+    const name = colourway === '' ? design.name : `${design.name} ${colourway}`;
+    response.headers.set('content-disposition', disposition(`${name}.${file.split('.')[1]}`));
   }
   return response;
 }
