@@ -50,16 +50,30 @@ async function takeBench() {
   await shot('bench-build');
   await step('Colours');
   await shot('bench-colours');
+  await page.getByRole('button', { name: 'Keep these colours' }).click();
+  for (const variation of ['Shades rotated', 'Hues turned', 'Darker', 'Shuffled, dark stays dark']) {
+    await page.getByLabel('Make a colourway').selectOption(variation);
+  }
+  await page.getByLabel('See all side by side').check();
+  await shot('bench-colourways');
   await step('Lay');
   await shot('bench-lay');
   await open('Waiting-room cushion');
   await step('Check');
   await page.getByText(/^Painted twice/).waitFor();
   await shot('bench-check');
+  await page.getByText('Colours on the cloth').scrollIntoViewIfNeeded();
+  await shot('bench-balance');
   await open('Booking-hall bench');
   await step('Send');
   await page.getByRole('radio', { name: 'A sheet of repeats' }).click();
   await shot('bench-send');
+  await open('Sleeping-car blanket');
+  await page.getByRole('button', { name: 'Rework…' }).click();
+  await page.getByRole('radio', { name: 'An overcheck line' }).click();
+  await shot('bench-rework');
+  await open('Timetable wrapping paper');
+  await shot('bench-printed');
   await open('Guard’s shepherd check');
   for (let times = 0; times < 9; times += 1) {
     await page.mouse.move(420, 400);

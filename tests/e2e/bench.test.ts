@@ -206,3 +206,52 @@ test('a shade card is ordered, merged where shades are alike, sent out and broug
   await expect(page.getByText('Two shades are called “Red”.')).toBeVisible();
   await expect(colours).toHaveCount(3);
 });
+
+test('colourways are kept, made, named, seen side by side, taken, and sent by name', async ({ page }) => {
+  const id = await openNew(page, 'shades: A=#24402f Green, B=#efe6cf Cream\nwarp: A8 B4\nweave: plain\n');
+  await step(page, 'Colours');
+  const part = page.getByRole('region', { name: 'Colourways' });
+  await part.getByRole('button', { name: 'Keep these colours' }).click();
+  for (const variation of ['Shades rotated', 'Hues turned', 'Lighter', 'Shuffled, dark stays dark']) {
+    await part.getByLabel('Make a colourway').selectOption(variation);
+  }
+  await part.getByLabel('Name of colourway Shades rotated').fill('Night');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('navigation', { name: 'Steps' })).toContainText('2 shades, 5 colourways');
+
+  await part.getByLabel('See all side by side').check();
+  const view = page.getByRole('region', { name: 'All colourways' });
+  await expect(view.getByRole('listitem')).toHaveCount(6);
+  await expect(view).toContainText('As it is');
+  const colours = await view.getByRole('img').evaluateAll((canvases) =>
+    canvases.map((canvas) => {
+      const { data } = (canvas as HTMLCanvasElement).getContext('2d')!.getImageData(20, 60, 60, 60);
+      return [...new Set(new Uint32Array(data.buffer))].sort().join();
+    }),
+  );
+  expect(colours[0]).toBe(colours[1]);
+  // Rotating two shades gives the same two colours; turned and lighter ones are others.
+  expect(new Set(colours).size).toBeGreaterThanOrEqual(3);
+  await part.getByLabel('See all side by side').uncheck();
+
+  await part.getByRole('button', { name: 'Take' }).nth(1).click();
+  await expect(page.getByRole('button', { name: 'Colour of Green, #efe6cf' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await part.getByRole('button', { name: 'Remove Lighter' }).click();
+  await saved(page);
+
+  await step(page, 'Send');
+  await page.getByLabel('Colours', { exact: true }).selectOption('Night');
+  await page.getByRole('radio', { name: 'SVG' }).click();
+  const { name, bytes } = await take(page, () => page.getByRole('button', { name: 'Send the SVG' }).click());
+  expect(name).toBe('Made for a test Night.svg');
+  const plain = await page.request.get(`/api/designs/${id}/files/tile.svg`);
+  const paths = (svg: string) =>
+    [...svg.matchAll(/fill="(#\w+)" d="([^"]+)"/g)].map(([, hex, d]) => `${hex} ${d}`);
+  const swapped = paths(await plain.text()).map((path) =>
+    path.startsWith('#24402f') ? path.replace('#24402f', '#efe6cf') : path.replace('#efe6cf', '#24402f'),
+  );
+  expect(new Set(paths(bytes.toString('utf8')))).toEqual(new Set(swapped));
+  const unknown = await page.request.get(`/api/designs/${id}/files/tile.svg?colourway=Noon`);
+  expect(unknown.status()).toBe(422);
+});
