@@ -16,12 +16,23 @@ export async function serve({ demo }) {
   if (words === undefined) process.exit(2);
   console.log(words);
   const host = process.env['HOST'] ?? '127.0.0.1';
-  const port = process.env['PORT'] ?? String(await freePort(host));
+  const port = await wishedPort(host);
   Object.assign(process.env, { HOST: host, PORT: port });
   await import(pathToFileURL(join(ROOT, 'dist/server/entry.mjs')).href);
   const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}/`;
   await answering(address);
   console.log(`\n  Vetro is ready: ${address}\n  Ctrl C stops it.\n`);
+}
+
+/** The port that PORT names, which must be free, or the first free one. */
+async function wishedPort(host) {
+  const wished = process.env['PORT'];
+  if (wished === undefined) return String(await freePort(host));
+  if (await isFree(host, Number(wished))) return wished;
+  console.error(
+    `Port ${wished} on ${host} cannot be used. Name another with PORT, or none to take a free one.`,
+  );
+  process.exit(2);
 }
 
 async function freePort(host) {

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import type { Proof } from '../core/colour/proof.ts';
 import type { Camera, RepeatSize, Size } from './cloth-camera.ts';
 
 /** How the cloth is looked at; none of it belongs to the design. */
@@ -14,6 +15,8 @@ export interface ClothView {
   /** How far everything but the unit is faded, 0 … 1. */
   readonly fade: number;
   readonly ticket: boolean;
+  /** How the cloth is seen; for proofing, it changes nothing. */
+  readonly proof: Proof;
   /** Whether the Colours step shows all colourways instead of the cloth. */
   readonly sideBySide: boolean;
 }
@@ -27,6 +30,7 @@ export const useCloth = create<ClothView>(() => ({
   outlineUnit: false,
   fade: 0,
   ticket: true,
+  proof: 'none',
   sideBySide: false,
 }));
 

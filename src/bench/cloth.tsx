@@ -27,7 +27,7 @@ const WHEEL_LEVEL = 50;
 export function Cloth() {
   const design = useDesign();
   const problem = useBenchState((state) => state.problem);
-  const { view, camera, repeat, outlineRepeat, outlineUnit, fade } = useCloth();
+  const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof } = useCloth();
   const pixelRatio = usePixelRatio();
   const ratio = pickRatio(pitchOf(design.lay));
   const host = useRef<HTMLDivElement>(null);
@@ -46,8 +46,8 @@ export function Cloth() {
 
   const placed = useMemo(() => camera ?? { x: 0, y: view.height, perEnd: MOST_FIRST }, [camera, view.height]);
   const wish = useMemo(
-    () => ({ design, perEnd: placed.perEnd, ratio, pixelRatio, camera: placed, view }),
-    [design, ratio, pixelRatio, placed, view],
+    () => ({ design, proof, perEnd: placed.perEnd, ratio, pixelRatio, camera: placed, view }),
+    [design, proof, ratio, pixelRatio, placed, view],
   );
   const patch = useClothPainter(wish);
   const geometry = useMemo(

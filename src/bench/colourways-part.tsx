@@ -7,7 +7,7 @@ import { dispatch, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { addColourway, MAX_COLOURWAYS, removeColourway, renameColourway, setShades } from './design-edits.ts';
 
-/** Variations that one click adds as a colourway, told apart by how many there are already. */
+/** Variations that one click adds as a colourway, told apart by how many of the kind there are already. */
 const VARIATIONS: readonly { readonly name: string; readonly of: (count: number) => Variation }[] = [
   { name: 'Shades rotated', of: (count) => ({ kind: 'rotate', by: count + 1 }) },
   { name: 'Hues turned', of: (count) => ({ kind: 'hue', degrees: 40 * (count + 1) }) },
@@ -59,7 +59,8 @@ export function ColourwaysPart() {
           disabled={full}
           onChange={(event) => {
             const variation = VARIATIONS.find(({ name }) => name === event.target.value)!;
-            add(variation.name, varied(shades, variation.of(colourways.length)));
+            const made = colourways.filter(({ name }) => name.startsWith(variation.name)).length;
+            add(variation.name, varied(shades, variation.of(made)));
           }}
         >
           <option value="" disabled>

@@ -1,6 +1,7 @@
 import { Eye } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
+import { PROOFS, type Proof } from '../core/colour/proof.ts';
 import { pitchOf } from '../core/design/compile-design.ts';
 import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
 import { parseResolution } from '../core/units/resolution.ts';
@@ -20,6 +21,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
   const repeat = useCloth((cloth) => cloth.repeat);
   const report = useBenchState((state) => state.report);
   const perEnd = useCloth((cloth) => cloth.camera?.perEnd);
+  const proof = useCloth((cloth) => cloth.proof);
   const { lay } = design;
   const pitch = pitchOf(lay);
   const tile = report?.pixels.fits[0];
@@ -53,6 +55,9 @@ export function MeasureLine({ looking }: { looking: boolean }) {
           {report !== undefined && <VerdictMark verdict={report.verdict} />}
         </span>
       </div>
+      {looking && proof !== 'none' && (
+        <span className="font-text text-weld">Proof: {PROOF_NAMES[proof].toLowerCase()}</span>
+      )}
       {looking && perEnd !== undefined && (
         <span className="text-ash max-[1180px]:hidden">{zoomText(perEnd)}</span>
       )}
@@ -68,9 +73,17 @@ function zoomText(perEnd: number): string {
     : `1 px for ${Number((1 / pixels).toFixed(1))} threads`;
 }
 
+const PROOF_NAMES: Readonly<Record<Proof, string>> = {
+  none: 'As it is',
+  grey: 'In greys',
+  protan: 'Without red cones (protan)',
+  deutan: 'Without green cones (deutan)',
+  tritan: 'Without blue cones (tritan)',
+};
+
 /** Ways to look at the cloth, each with its key. */
 function ViewControls() {
-  const { outlineRepeat, outlineUnit, fade, ticket } = useCloth();
+  const { outlineRepeat, outlineUnit, fade, ticket, proof } = useCloth();
   const [calibrating, setCalibrating] = useState(false);
   return (
     <>
@@ -118,6 +131,20 @@ function ViewControls() {
                 className="w-full accent-woad"
                 onChange={(event) => useCloth.setState({ fade: Number(event.target.value) })}
               />
+            </label>
+            <label className="label mt-1 mb-0 px-2">
+              Seen
+              <select
+                className="field mt-1"
+                value={proof}
+                onChange={(event) => useCloth.setState({ proof: event.target.value as Proof })}
+              >
+                {PROOFS.map((each) => (
+                  <option key={each} value={each}>
+                    {PROOF_NAMES[each]}
+                  </option>
+                ))}
+              </select>
             </label>
             <hr className="my-1 border-rule" />
             <ViewButton text="Measure this monitor…" hint="" onClick={() => setCalibrating(true)} />

@@ -1,5 +1,6 @@
 import { releaseProxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
+import type { Proof } from '../core/colour/proof.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { latest } from '../kit/latest.ts';
 import type { PatchOrder } from '../workers/cloth-worker.ts';
@@ -22,6 +23,7 @@ export const THREADS_FROM = 8;
 
 interface Wish {
   readonly design: Design;
+  readonly proof: Proof;
   readonly perEnd: number;
   readonly ratio: number;
   readonly pixelRatio: number;
@@ -42,7 +44,13 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
       const geometry = layGeometry(measured.value, next.perEnd, next.ratio, next.pixelRatio);
       const piece = pieceFor(next.camera, next.view, geometry, next.pixelRatio);
       const look = next.perEnd >= THREADS_FROM ? 'threads' : 'flat';
-      const order: PatchOrder = { design: next.design, tile: geometry.tile, look, ...piece };
+      const order: PatchOrder = {
+        design: next.design,
+        tile: geometry.tile,
+        look,
+        proof: next.proof,
+        ...piece,
+      };
       const answer = await worker.paint(order);
       return 'problem' in answer ? answer : { bitmap: answer.value, geometry, piece, repeat: measured.value };
     };
@@ -94,9 +102,10 @@ function needsPaint(
   geometry: ClothGeometry | undefined,
 ): boolean {
   if (painted === undefined || geometry === undefined) return true;
-  const { design, perEnd, ratio, pixelRatio } = painted.wish;
+  const { design, proof, perEnd, ratio, pixelRatio } = painted.wish;
   const same =
     design === wish.design &&
+    proof === wish.proof &&
     perEnd === wish.perEnd &&
     ratio === wish.ratio &&
     pixelRatio === wish.pixelRatio;

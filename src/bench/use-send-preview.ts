@@ -41,7 +41,7 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
         width: Math.max(1, Math.round(order.tile.width * scale)),
         height: Math.max(1, Math.round(order.tile.height * scale)),
       };
-      const answer = await worker.paint({ design, tile, look: 'flat', x: 0, y: 0, ...tile });
+      const answer = await worker.paint({ design, tile, look: 'flat', proof: 'none', x: 0, y: 0, ...tile });
       return 'problem' in answer ? answer : { order, scale, tile: answer.value };
     };
     request.current = latest(

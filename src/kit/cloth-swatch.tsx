@@ -10,10 +10,12 @@ interface ClothSwatchProps {
   readonly height: number;
   /** CSS pixels a thread, whole. */
   readonly perThread: number;
+  /** Where words beside it say what it is. */
+  readonly decorative?: boolean;
 }
 
 /** A small true crop of a design's cloth, painted here; for designs that are not stored yet. */
-export function ClothSwatch({ design, width, height, perThread }: ClothSwatchProps) {
+export function ClothSwatch({ design, width, height, perThread, decorative = false }: ClothSwatchProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const pixelRatio = usePixelRatio();
   useEffect(() => {
@@ -32,8 +34,7 @@ export function ClothSwatch({ design, width, height, perThread }: ClothSwatchPro
   return (
     <canvas
       ref={canvas}
-      role="img"
-      aria-label={`Cloth of ${design.name}`}
+      {...(decorative ? { 'aria-hidden': true } : { role: 'img', 'aria-label': `Cloth of ${design.name}` })}
       className="pinked block"
       style={{ width, height }}
     />

@@ -160,7 +160,7 @@ export function Examples({
             className={`rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${point === chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
             onClick={() => onChoose(point)}
           >
-            <ClothSwatch design={design} width={92} height={40} perThread={2} />
+            <ClothSwatch design={design} width={92} height={40} perThread={2} decorative />
             <span className="mt-1 block">{point.name}</span>
           </button>
         ))}

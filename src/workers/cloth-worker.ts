@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink';
+import type { Proof } from '../core/colour/proof.ts';
 import { checkDesign } from '../core/design/check-design.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
@@ -6,6 +7,7 @@ import type { Rectangle } from '../core/exact/vector.ts';
 import { orderPicture, type PictureOrder, type PictureScale } from '../core/formats/picture-order.ts';
 import { type Look, paintRows, preparePainting } from '../core/paint/painting.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import { proofed } from '../core/repeat/proofed.ts';
 import type { RepeatUnit } from '../core/repeat/repeat-unit.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 
@@ -14,6 +16,8 @@ export interface PatchOrder {
   readonly design: Design;
   readonly tile: { readonly width: number; readonly height: number };
   readonly look: Look;
+  /** How it is seen; it changes nothing of the design. */
+  readonly proof: Proof;
   /** The piece of the cloth, from the repeat's upper left corner; the whole tile when it is not too large. */
   readonly x: number;
   readonly y: number;
@@ -55,7 +59,12 @@ const api = {
   paint: (order: PatchOrder): Answer<ImageBitmap> => {
     const answer = answering(() => {
       const { tile, look, x, y, width, height } = order;
-      const painting = preparePainting(unitOf(order.design), { tile, look, width, offset: { x, y } });
+      const painting = preparePainting(proofed(unitOf(order.design), order.proof), {
+        tile,
+        look,
+        width,
+        offset: { x, y },
+      });
       const image = new ImageData(width, height);
       paintRows(painting, 0, height, new Uint32Array(image.data.buffer));
       const canvas = new OffscreenCanvas(width, height);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { band, openFromShelf, openNew, saved, step, take, warpField } from './helpers.ts';
+import { band, clothPixel, openFromShelf, openNew, saved, step, take, warpField } from './helpers.ts';
 
 const TEXT = 'shades: A=#24402f Green, B=#8c2f25 Red\nwarp: A20 B10\nweave: 2/2Z\ndensity: 25/in\n';
 
@@ -241,7 +241,7 @@ test('colourways are kept, made, named, seen side by side, taken, and sent by na
   await saved(page);
 
   await step(page, 'Send');
-  await page.getByLabel('Colours', { exact: true }).selectOption('Night');
+  await page.getByRole('combobox', { name: 'Colours' }).selectOption('Night');
   await page.getByRole('radio', { name: 'SVG' }).click();
   const { name, bytes } = await take(page, () => page.getByRole('button', { name: 'Send the SVG' }).click());
   expect(name).toBe('Made for a test Night.svg');
@@ -254,4 +254,16 @@ test('colourways are kept, made, named, seen side by side, taken, and sent by na
   expect(new Set(paths(bytes.toString('utf8')))).toEqual(new Set(swapped));
   const unknown = await page.request.get(`/api/designs/${id}/files/tile.svg?colourway=Noon`);
   expect(unknown.status()).toBe(422);
+});
+
+test('a proof in greys changes the cloth that is seen, and nothing of the design', async ({ page }) => {
+  await openNew(page, 'shades: A=#8c2f25 Red\nwarp: A4\nweave: plain\n');
+  await expect.poll(() => clothPixel(page)).toEqual([0x8c, 0x2f, 0x25]);
+  await page.getByRole('button', { name: 'View' }).click();
+  await page.getByLabel('Seen').selectOption('In greys');
+  await expect.poll(async () => new Set(await clothPixel(page)).size).toBe(1);
+  await expect(page.getByText('Proof: in greys')).toBeVisible();
+  await page.getByLabel('Seen').selectOption('As it is');
+  await expect.poll(() => clothPixel(page)).toEqual([0x8c, 0x2f, 0x25]);
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
 });
