@@ -71,12 +71,10 @@ export function parseCardTokens(text: string): readonly Shade[] {
   return keyed(collect(tokens, '', undefined, 0));
 }
 
-type Unkeyed = Shade;
-
 /** Deepest nesting of groups that is followed. */
 const DEEPEST = 20;
 
-function collect(node: unknown, name: string, type: unknown, depth: number): Unkeyed[] {
+function collect(node: unknown, name: string, type: unknown, depth: number): Shade[] {
   if (typeof node !== 'object' || node === null || depth > DEEPEST) return [];
   const group = node as Readonly<Record<string, unknown>>;
   const own = group['$type'] ?? type;
@@ -110,7 +108,7 @@ function componentsOf(hex: string): readonly number[] {
 }
 
 /** Gives every shade a letter that is free and a name; one name for two colours is refused. */
-function keyed(read: readonly Unkeyed[]): readonly Shade[] {
+function keyed(read: readonly Shade[]): readonly Shade[] {
   if (read.length === 0) throw new CoreError('card/empty');
   if (read.length > MAX_SHADES) {
     throw new CoreError('shades/too-many', { shades: read.length, most: MAX_SHADES });
