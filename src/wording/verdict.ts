@@ -39,14 +39,18 @@ export function directionSentence(facts: DirectionFacts, one: string): string {
   const met =
     repeat === period
       ? `The weave’s ${weave} fit whole into ${period}.`
-      : `With the weave’s ${weave} it comes round only after ${grouped(repeat)}, ${repeat / period} times as many.`;
+      : `With the weave’s ${weave} it comes round only after ${grouped(repeat)}, ${timesText(repeat / period)} as many.`;
   return `${laid} ${met}`;
+}
+
+function timesText(times: number): string {
+  return times === 2 ? 'twice' : `${times} times`;
 }
 
 /** Said where the sequence is typed, when the weave makes the repeat longer than the sequence; else undefined. */
 export function lateSentence({ period, weave, repeat }: DirectionFacts, one: string): string | undefined {
   if (repeat === period) return undefined;
-  return `The weave’s ${weave} do not fit into ${grouped(period)}: the cloth repeats only after ${grouped(repeat)} ${one}s, ${repeat / period} times as many.`;
+  return `The weave’s ${weave} do not fit into ${grouped(period)}: the cloth repeats only after ${grouped(repeat)} ${one}s, ${timesText(repeat / period)} as many.`;
 }
 
 /** What was painted and compared. */

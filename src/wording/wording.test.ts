@@ -76,6 +76,7 @@ describe('measures', () => {
       '30 ends laid out. With the weave’s 8 it comes round only after 120, 4 times as many.',
     );
     expect(lateSentence(facts, 'end')).toContain('only after 120 ends, 4 times as many');
+    expect(lateSentence({ ...facts, weave: 4, repeat: 60 }, 'end')).toContain('after 60 ends, twice as many');
     expect(lateSentence({ ...facts, repeat: 30 }, 'end')).toBeUndefined();
     expect(directionSentence({ laidOut: 24, period: 12, weave: 4, repeat: 12 }, 'pick')).toBe(
       '24 picks laid out, the same again after 12. The weave’s 4 fit whole into 12.',
