@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import type { Shade } from '../core/colour/shade.ts';
 import { type Balance, balanceOf, type DirectionBalance, type ShadeShare } from '../core/design/balance.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
@@ -33,13 +34,13 @@ export function BalancePart() {
           </tr>
         </thead>
         <tbody className="numbers">
-          {rowsOf(balance).map(({ name, hex, ends, picks, share }) => (
-            <tr key={name} className="border-rule border-t">
+          {rowsOf(balance).map(({ shade, ends, picks, share }) => (
+            <tr key={shade.key} className="border-rule border-t">
               <td className="py-1 text-left font-text">
                 <span className="flex items-center gap-2">
-                  <span className="chip h-4 w-4" style={{ backgroundColor: hex }} />
-                  <span className="min-w-0 max-w-36 truncate" title={name}>
-                    {name}
+                  <span className="chip h-4 w-4" style={{ backgroundColor: shade.hex }} />
+                  <span className="min-w-0 max-w-36 truncate" title={shade.name}>
+                    {shade.name}
                   </span>
                 </span>
               </td>
@@ -81,27 +82,22 @@ function attempt(design: Design): Balance | undefined {
 }
 
 interface Row {
-  readonly name: string;
-  readonly hex: string;
+  readonly shade: Shade;
   readonly ends: number | undefined;
   readonly picks: number | undefined;
   readonly share: number | undefined;
 }
 
-/** One row for each shade of the card that is used, then those that printing makes. */
+/** One row for each shade of the card that is used, then those that printing makes; names need not differ. */
 function rowsOf({ warp, weft, cloth }: Balance): readonly Row[] {
-  const find = (shares: readonly ShadeShare[], name: string) =>
-    shares.find((each) => each.shade.name === name);
-  const named = new Map(
-    [...warp.shares, ...weft.shares, ...cloth].map(({ shade }) => [shade.name, shade.hex]),
-  );
-  return [...named].map(([name, hex]) => {
-    const onCloth = find(cloth, name);
+  const find = (shares: readonly ShadeShare[], key: string) => shares.find((each) => each.shade.key === key);
+  const used = new Map([...warp.shares, ...weft.shares, ...cloth].map(({ shade }) => [shade.key, shade]));
+  return [...used].map(([key, shade]) => {
+    const onCloth = find(cloth, key);
     return {
-      name,
-      hex,
-      ends: find(warp.shares, name)?.count,
-      picks: find(weft.shares, name)?.count,
+      shade,
+      ends: find(warp.shares, key)?.count,
+      picks: find(weft.shares, key)?.count,
       share: onCloth && toNumber(onCloth.share),
     };
   });

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { CoreError } from '../core/error.ts';
 import { formatThreadCount } from '../core/formats/thread-count.ts';
+import { typedThreads } from '../core/thread/band.ts';
 import { checkSequence, layOut, type Sequence } from '../core/thread/sequence.ts';
 import { Choice } from '../kit/choice.tsx';
 import { Dialog } from '../kit/dialog.tsx';
@@ -91,7 +92,7 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
 }
 
 function firstWish(shades: readonly { key: string }[], { bands }: Sequence, selected: number): ReworkWish {
-  const before = bands.slice(0, selected).reduce((sum, band) => sum + band.count, 0);
+  const before = typedThreads(bands.slice(0, selected));
   const shade = bands[selected]!.shade;
   return {
     kind: 'run',

@@ -3,7 +3,7 @@ import type { Design } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
 import { parseExact } from '../core/exact/parse-exact.ts';
 import { divide, isWhole, multiply, type Rational, toDecimal, toText } from '../core/exact/rational.ts';
-import { MAX_COUNT } from '../core/thread/band.ts';
+import { MAX_COUNT, typedThreads } from '../core/thread/band.ts';
 import type { Bands } from '../core/thread/edit-bands.ts';
 import { layLine } from '../core/thread/overcheck.ts';
 import {
@@ -77,9 +77,12 @@ export function rework(design: Design, direction: Direction, wish: ReworkWish): 
       return plain(layLine(sequence, whole(wish.at, 0), { shade: wish.shade, count: whole(wish.count, 1) }));
     case 'scale': {
       const factor = parseExact(wish.factor);
-      const exact = multiply(factor, parseExact(String(sum(bands))));
+      const exact = multiply(factor, parseExact(String(typedThreads(bands))));
       const made = scaleBands(bands, factor);
-      return { bands: made, note: `Exactly ${toDecimal(exact, 3)} typed threads; rounded, ${sum(made)}.` };
+      return {
+        bands: made,
+        note: `Exactly ${toDecimal(exact, 3)} typed threads; rounded, ${typedThreads(made)}.`,
+      };
     }
     case 'fit':
       return fitted(design, direction, wish);
@@ -142,8 +145,4 @@ export function whole(text: string, least: number): number {
     throw new CoreError('number/not-whole', { text: toText(value), least, most: MAX_COUNT });
   }
   return Number(value.n);
-}
-
-function sum(bands: Bands): number {
-  return bands.reduce((total, band) => total + band.count, 0);
 }

@@ -2,6 +2,7 @@ import { useEffect, useId, useState } from 'react';
 import type { Shade } from '../core/colour/shade.ts';
 import { CoreError } from '../core/error.ts';
 import { formatThreadCount, parseThreadCount } from '../core/formats/thread-count.ts';
+import { typedThreads } from '../core/thread/band.ts';
 import { type Mirror, type Sequence, threadCount } from '../core/thread/sequence.ts';
 import { Mistake } from '../kit/mistake.tsx';
 import { plural } from '../wording/measures.ts';
@@ -24,7 +25,7 @@ export function ThreadCountField({ direction }: { direction: Direction }) {
   const text = draft ?? written;
   const result = draft === undefined ? undefined : read(draft);
   const error = result instanceof CoreError ? result : undefined;
-  const typed = sequence.bands.reduce((sum, band) => sum + band.count, 0);
+  const typed = typedThreads(sequence.bands);
   return (
     <div>
       <label htmlFor={id} className="label flex justify-between">

@@ -2,7 +2,6 @@ import { z } from 'zod';
 
 /** A new design; the document is read and migrated by the core. */
 export const createRequest = z.strictObject({ document: z.unknown(), rangeId: z.string().optional() });
-export type CreateRequest = z.infer<typeof createRequest>;
 
 /** A write names the version it is based on. */
 export const saveRequest = z.strictObject({ version: z.int().min(1), document: z.unknown() });

@@ -35,7 +35,6 @@ function whole(value: bigint | number): bigint {
   return BigInt(value);
 }
 
-export const ZERO = rational(0);
 export const ONE = rational(1);
 
 export function add(a: Rational, b: Rational): Rational {

@@ -56,10 +56,17 @@ export interface RepeatReport {
 /** How many whole-pixel sizes a report lists. */
 const FITS = 4;
 
-/** The repeat check: what a unit's repeat is, why it closes, and what rounding to pixels costs. */
-export function checkRepeat(unit: RepeatUnit, dpi: Rational, roll: PaintRoll): RepeatReport {
+/**
+ * The repeat check: what a unit's repeat is, why it closes, and what rounding to pixels costs.
+ * @param numbers  a proof that knows more than the unit's own cells, where the construction has one
+ */
+export function checkRepeat(
+  unit: RepeatUnit,
+  dpi: Rational,
+  roll: PaintRoll,
+  numbers = closeNumbers(unit),
+): RepeatReport {
   const size = repeatSize(unit);
-  const numbers = closeNumbers(unit);
   const perStep = { x: pixelsIn(unit.pitch.x, dpi), y: pixelsIn(unit.pitch.y, dpi) };
   const crisp = isWhole(perStep.x) && isWhole(perStep.y);
   const exact = size && { width: pixelsIn(size.width, dpi), height: pixelsIn(size.height, dpi) };

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
-import { checkDesign } from '../design/check-design.ts';
+import { checkDesign, proveNumbers } from '../design/check-design.ts';
 import { compile } from '../design/compile-design.ts';
 import { rational, toText } from '../exact/rational.ts';
 import { paintRoll } from '../paint/paint-roll.ts';
 import { checkRepeat } from './check-repeat.ts';
 import { closeNumbers } from './close-numbers.ts';
 import { pixelFits } from './pixel-fit.ts';
-import { type RepeatUnit, repeatSize } from './repeat-unit.ts';
+import { type RepeatUnit, repeatSize, straightUnit } from './repeat-unit.ts';
 
 const UNIT = compile(sampleDesign(SAMPLE));
 
@@ -91,6 +91,18 @@ describe('checkRepeat', () => {
   it('is Open when the lattice does not carry the pattern', () => {
     const report = checkRepeat(withLattice(12, 0, 24), rational(300), paintRoll);
     expect(report).toMatchObject({ verdict: 'Open', open: 'numbers' });
+  });
+
+  it('is Open when the cells close but the sequences do not: a repeat compiled too short', () => {
+    const rows = UNIT.content.rows.map((row) => row.slice(0, 12));
+    const short = straightUnit({ ...UNIT.content, width: 12, rows }, UNIT.pitch);
+    expect(closeNumbers(short).closed).toBe(true);
+    const numbers = proveNumbers(sampleDesign(SAMPLE), short);
+    expect(numbers).toMatchObject({ closed: false, differing: [16, 0] });
+    expect(checkRepeat(short, rational(300), paintRoll, numbers)).toMatchObject({
+      verdict: 'Open',
+      open: 'numbers',
+    });
   });
 
   it('is Open without an upright repeat, and when painting twice differs', () => {

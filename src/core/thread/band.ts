@@ -14,6 +14,11 @@ export const MAX_COUNT = 100_000;
 /** Most bands of one typed sequence. */
 export const MAX_BANDS = 2_000;
 
+/** Threads of some bands, as they are typed. */
+export function typedThreads(bands: readonly Band[]): number {
+  return bands.reduce((sum, band) => sum + band.count, 0);
+}
+
 /** @throws CoreError "band/count" {shade, count, most} */
 export function checkBand(band: Band): void {
   if (!Number.isSafeInteger(band.count) || band.count < 1 || band.count > MAX_COUNT) {

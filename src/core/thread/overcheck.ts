@@ -1,6 +1,6 @@
 import { CoreError } from '../error.ts';
 import { modulo } from '../exact/modulo.ts';
-import type { Band } from './band.ts';
+import { type Band, typedThreads } from './band.ts';
 import type { Bands } from './edit-bands.ts';
 import { layOut, type Sequence } from './sequence.ts';
 
@@ -13,7 +13,7 @@ import { layOut, type Sequence } from './sequence.ts';
  */
 export function layLine(sequence: Sequence, at: number, line: Band): Bands {
   const { bands, mirror } = sequence;
-  const threads = bands.reduce((sum, band) => sum + band.count, 0);
+  const threads = typedThreads(bands);
   if (!Number.isSafeInteger(at) || at < 0 || line.count < 1 || at + line.count > threads) {
     throw new CoreError('overcheck/place', { at, count: line.count, threads });
   }

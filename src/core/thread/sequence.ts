@@ -1,5 +1,5 @@
 import { CoreError } from '../error.ts';
-import { type Band, checkBand, MAX_BANDS, MAX_COUNT } from './band.ts';
+import { type Band, checkBand, MAX_BANDS, MAX_COUNT, typedThreads } from './band.ts';
 
 /**
  * How a typed sequence turns back: not at all, on its two pivots (each laid out once), or as a whole
@@ -59,7 +59,7 @@ function reflection<T>(back: readonly T[], mirror: Mirror): readonly T[] {
 
 /** Threads in one repeat of a sequence, before it is laid out. */
 export function threadCount({ bands, mirror }: Sequence): number {
-  const typed = bands.reduce((sum, band) => sum + band.count, 0);
+  const typed = typedThreads(bands);
   if (mirror === 'none') return typed;
   if (mirror === 'doubled' || bands.length < 2) return typed * (mirror === 'doubled' ? 2 : 1);
   return 2 * typed - bands[0]!.count - bands.at(-1)!.count;

@@ -1,0 +1,36 @@
+import type { Shade } from '../../colour/shade.ts';
+import { interlace } from '../../thread/weave.ts';
+import { threadsOfPlaid } from './compile-plaid.ts';
+import type { Plaid } from './plaid-schema.ts';
+
+/**
+ * How many ends and picks are not carried onto their like by a move of `ends` and `picks` threads, counted on the
+ * sequences and the weave themselves and not on the cells that were made of them: both 0 when the plaid repeats so.
+ */
+export function missesOfPlaid(
+  plaid: Plaid,
+  shades: readonly Shade[],
+  { ends, picks }: { readonly ends: number; readonly picks: number },
+): readonly [number, number] {
+  const { warp, weft } = threadsOfPlaid(plaid, shades);
+  const woven =
+    plaid.crossing === 'woven' ? interlace(plaid.weave) : { ends: 1, picks: 1, up: Uint8Array.of(1) };
+  const column = (end: number) =>
+    Array.from({ length: woven.picks }, (_, pick) => woven.up[pick * woven.ends + end]).join('');
+  const row = (pick: number) => woven.up.subarray(pick * woven.ends, (pick + 1) * woven.ends).join('');
+  const columns = Array.from({ length: woven.ends }, (_, end) => column(end));
+  const rows = Array.from({ length: woven.picks }, (_, pick) => row(pick));
+  return [misses(warp, columns, ends), misses(weft, rows, picks)];
+}
+
+/** Places whose thread or whose place in the weave is another `by` threads on; looked at all round both. */
+function misses(threads: Uint16Array, weave: readonly string[], by: number): number {
+  let count = 0;
+  const round = Math.max(by, threads.length, weave.length);
+  for (let at = 0; at < round; at += 1) {
+    const sameShade = threads[at % threads.length] === threads[(at + by) % threads.length];
+    const sameWeave = weave[at % weave.length] === weave[(at + by) % weave.length];
+    if (!sameShade || !sameWeave) count += 1;
+  }
+  return count;
+}
