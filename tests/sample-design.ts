@@ -1,13 +1,16 @@
 import fc from 'fast-check';
-import type { Design } from '../src/core/design/design-schema.ts';
+import { asPlaid, type PlaidDesign, type StripeDesign } from '../src/core/design/design-schema.ts';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
-import { newPlaid } from '../src/core/design/new-design.ts';
+import { newPlaid, newStripe } from '../src/core/design/new-design.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
+import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
+import { slope } from '../src/core/exact/slope.ts';
 import { MIRRORS, type Sequence } from '../src/core/thread/sequence.ts';
+import { BAND_UNITS } from '../src/core/units/band-width.ts';
 
 /** A design from thread-count text, with more lines when they are wished. */
-export function sampleDesign(text: string): Design {
-  return designFromText(text, 'Sample');
+export function sampleDesign(text: string): PlaidDesign {
+  return asPlaid(designFromText(text, 'Sample'));
 }
 
 export const SAMPLE = `shades: G=#24402f Boiler green, R=#8c2f25 Brake red, C=#efe6cf Ticket cream
@@ -38,7 +41,7 @@ const somePrint: fc.Arbitrary<PrintChoice> = fc.record({
 });
 
 /** Plaids of every kind: woven or printed, the weft turned or not, mirrored or not, weft of its own or not, any twill, densities that differ. */
-export const someDesign: fc.Arbitrary<Design> = fc
+export const someDesign: fc.Arbitrary<PlaidDesign> = fc
   .record({
     hexes: fc.tuple(someHex, someHex, someHex),
     warp: someSequence,
@@ -63,5 +66,32 @@ export const someDesign: fc.Arbitrary<Design> = fc
       // Plain weave has no hand.
       weave: { over, under, hand: over + under === 2 ? 'Z' : hand },
       lay: { ends, picks, per },
+    }),
+  );
+
+/** Stripes of every kind: any slope and unit, widths with fractions, mirrored or not, with a clear shade or without. */
+export const someStripe: fc.Arbitrary<StripeDesign> = fc
+  .record({
+    hexes: fc.tuple(someHex, someHex, someHex),
+    bands: fc.array(
+      fc.record({
+        shade: fc.constantFrom(...KEYS),
+        width: fc.constantFrom('1', '2.5', '1/3', '7', '0.75', '12', '2 mm', '1/4in'),
+      }),
+      { minLength: 1, maxLength: 7 },
+    ),
+    mirror: fc.constantFrom(...MIRRORS),
+    unit: fc.constantFrom(...BAND_UNITS),
+    rise: fc.integer({ min: -12, max: 12 }),
+    run: fc.integer({ min: 0, max: 12 }),
+    measured: fc.constantFrom(...MEASURED),
+    clear: fc.constantFrom(null, 'B'),
+  })
+  .map(({ hexes, rise, run, ...order }) =>
+    newStripe({
+      name: 'Any stripe',
+      shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
+      slope: rise === 0 && run === 0 ? slope(1, 0) : slope(rise, run),
+      ...order,
     }),
   );

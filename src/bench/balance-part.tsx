@@ -1,20 +1,18 @@
 import { useMemo } from 'react';
 import type { Shade } from '../core/colour/shade.ts';
 import { type Balance, balanceOf, type DirectionBalance, type ShadeShare } from '../core/design/balance.ts';
-import type { Design } from '../core/design/design-schema.ts';
+import type { PlaidDesign } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import { layOut } from '../core/thread/sequence.ts';
 import { BarChart, type BarPart } from '../kit/bar-chart.tsx';
 import { plural } from '../wording/measures.ts';
-import { useDesign } from './bench-store.ts';
 import { Measure } from './panel.tsx';
 
 const BARS = ['Warp', 'Weft', 'Cloth'];
 
 /** How much there is of each shade, and what is the same as what. */
-export function BalancePart() {
-  const design = useDesign();
+export function BalancePart({ design }: { design: PlaidDesign }) {
   const balance = useMemo(() => attempt(design), [design]);
   const parts = useMemo(() => balance && shareParts(balance), [balance]);
   const widths = useMemo(() => widthParts(design), [design]);
@@ -72,7 +70,7 @@ export function BalancePart() {
   );
 }
 
-function attempt(design: Design): Balance | undefined {
+function attempt(design: PlaidDesign): Balance | undefined {
   try {
     return balanceOf(design);
   } catch (error) {
@@ -115,7 +113,7 @@ function shareParts({ warp, weft, cloth }: Balance): readonly BarPart[] {
 /** Most bands that are drawn as bars. */
 const DRAWN = 120;
 
-function widthParts({ construction, shades }: Design): {
+function widthParts({ construction, shades }: PlaidDesign): {
   bars: readonly string[];
   parts: readonly BarPart[];
 } {

@@ -1,22 +1,27 @@
 import { Minus, Plus, Scissors, Trash2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Shade } from '../core/colour/shade.ts';
+import { bandScale } from '../core/design/compile-design.ts';
+import { isStripe, type StripeDesign } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
+import { exactDecimal } from '../core/exact/exact-decimal.ts';
 import { parseExact } from '../core/exact/parse-exact.ts';
 import { isWhole, toText } from '../core/exact/rational.ts';
 import { type Band, MAX_COUNT } from '../core/thread/band.ts';
 import { type Bands, removeBand, setCount, setShade, splitBand } from '../core/thread/edit-bands.ts';
+import { readWidth, widthIn } from '../core/units/band-width.ts';
 import { NumberField } from '../kit/number-field.tsx';
 import { dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { type Direction, editBands, sequenceOf } from './design-edits.ts';
+import { type Direction, editBands, sequenceOf, setStripe, sharesSequence } from './design-edits.ts';
+import { wordsOf } from './rail-words.ts';
 
 /** The typed bands of a sequence, one a row; the selected one opens. */
 export function BandList({ direction }: { direction: Direction }) {
   const design = useDesign();
   const { bands, mirror } = sequenceOf(design, direction);
+  const { countText } = wordsOf(design);
   const selection = useBenchState((state) => state.selection);
-  const selected =
-    selection?.direction === direction || design.construction.weft.follows ? selection?.band : undefined;
+  const selected = selection?.direction === direction || sharesSequence(design) ? selection?.band : undefined;
   const open = useRef<HTMLLIElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: scrolls whenever another band is selected
   useEffect(() => {
@@ -40,7 +45,7 @@ export function BandList({ direction }: { direction: Direction }) {
               >
                 <span className="chip" style={{ backgroundColor: shade.hex }} />
                 <span className="min-w-0 flex-1 truncate">{shade.name}</span>
-                <span className="numbers">{band.count}</span>
+                <span className="numbers">{countText(band)}</span>
                 <span className="w-10 text-right text-[12.5px] text-ash">{pivot ? 'pivot' : ''}</span>
               </button>
             )}
@@ -60,34 +65,43 @@ interface OpenBandProps {
 
 /** The band that is worked on: its shade, its count, cut and remove. */
 function OpenBand({ direction, index, band, only }: OpenBandProps) {
-  const { shades } = useDesign();
+  const design = useDesign();
+  const { shades } = design;
+  const { perKey } = wordsOf(design);
+  const one =
+    isStripe(design) && design.construction.unit !== 'thread'
+      ? `1 ${design.construction.unit}`
+      : 'One thread';
   const change = (edit: (bands: Bands) => Bands, tag?: string) =>
     dispatch({ kind: 'edit', edit: editBands(direction, edit), ...(tag === undefined ? {} : { tag }) });
   return (
     <div className="bg-woad-pale px-2 py-2">
       <div className="flex items-start gap-2">
         <NumberField
-          label="Threads of this band"
+          {...(isStripe(design)
+            ? widthField(design, index)
+            : {
+                label: 'Threads of this band',
+                text: String(band.count),
+                resolve: resolveCount,
+                onChange: (text: string) =>
+                  change(
+                    (bands) => setCount(bands, index, Number(resolveCount(text))),
+                    `field-${direction}-${index}`,
+                  ),
+              })}
           hideLabel
-          text={String(band.count)}
-          resolve={resolveCount}
-          onChange={(text) =>
-            change(
-              (bands) => setCount(bands, index, Number(resolveCount(text))),
-              `field-${direction}-${index}`,
-            )
-          }
           after={
             <span className="flex">
               <Tool
-                label="One thread less"
-                onClick={() => change((bands) => setCount(bands, index, band.count - 1))}
+                label={`${one} less`}
+                onClick={() => change((bands) => setCount(bands, index, band.count - perKey))}
               >
                 <Minus size={15} />
               </Tool>
               <Tool
-                label="One thread more"
-                onClick={() => change((bands) => setCount(bands, index, band.count + 1))}
+                label={`${one} more`}
+                onClick={() => change((bands) => setCount(bands, index, band.count + perKey))}
               >
                 <Plus size={15} />
               </Tool>
@@ -116,6 +130,25 @@ function OpenBand({ direction, index, band, only }: OpenBandProps) {
       />
     </div>
   );
+}
+
+/** A band's width as it is typed, with what it comes to in the stripe's unit. */
+function widthField(design: StripeDesign, index: number) {
+  const { bands, unit } = design.construction;
+  return {
+    label: 'Width of this band',
+    text: bands[index]!.width,
+    resolve: (text: string) => {
+      const width = exactDecimal(widthIn(text, unit, bandScale(design)));
+      return readWidth(text).unit === undefined ? width : `${width} ${unit}`;
+    },
+    onChange: (width: string) =>
+      dispatch({
+        kind: 'edit',
+        edit: setStripe({ bands: bands.map((band, at) => (at === index ? { ...band, width } : band)) }),
+        tag: `width-${index}`,
+      }),
+  };
 }
 
 interface ToolProps {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../tests/sample-design.ts';
-import type { Design } from '../core/design/design-schema.ts';
+import { asPlaid, type Design } from '../core/design/design-schema.ts';
 import { formatThreadCount } from '../core/formats/thread-count.ts';
 import { removeBand, setCount } from '../core/thread/edit-bands.ts';
 import { type BenchAction, type BenchState, openBench, reduceBench } from './bench-state.ts';
@@ -33,7 +33,7 @@ function run(state: BenchState, ...actions: readonly BenchAction[]): BenchState 
 }
 
 function warp(design: Design): string {
-  return formatThreadCount(design.construction.warp);
+  return formatThreadCount(asPlaid(design).construction.warp);
 }
 
 function edit(change: Edit, tag?: string): BenchAction {
@@ -112,7 +112,10 @@ describe('edits of a design', () => {
 
   it('change the convention without losing the typed half', () => {
     const doubled = setMirror('warp', 'doubled')(DESIGN);
-    expect(doubled.construction.warp).toEqual({ bands: DESIGN.construction.warp.bands, mirror: 'doubled' });
+    expect(asPlaid(doubled).construction.warp).toEqual({
+      bands: DESIGN.construction.warp.bands,
+      mirror: 'doubled',
+    });
   });
 
   it('carry a new letter into every band, and a replacement too', () => {

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import { startAutosave } from './autosave.ts';
 import type { OpenedDesign, Step } from './bench-state.ts';
-import { openDesign, useBench, useBenchState } from './bench-store.ts';
+import { openDesign, useBench, useBenchState, useDesign } from './bench-store.ts';
 import { BuildPanel } from './build-panel.tsx';
 import { CheckPanel } from './check-panel.tsx';
 import { Cloth } from './cloth.tsx';
@@ -10,12 +10,14 @@ import { useCloth } from './cloth-store.ts';
 import { ColoursPanel } from './colours-panel.tsx';
 import { ColourwaysView } from './colourways-view.tsx';
 import { Corner } from './corner.tsx';
+import { railsOf } from './design-edits.ts';
 import { Header } from './header.tsx';
 import { useBenchKeys } from './keys.ts';
 import { KeysDialog } from './keys-dialog.tsx';
 import { LayPanel } from './lay-panel.tsx';
 import { MeasureLine } from './measure-line.tsx';
 import { Rail } from './rail.tsx';
+import { Ruler } from './ruler.tsx';
 import { DraftDialog, StaleDialog } from './saving-dialogs.tsx';
 import { SendPanel } from './send-panel.tsx';
 import { SendView } from './send-view.tsx';
@@ -69,11 +71,12 @@ function OpenBench() {
 }
 
 function ClothWithRails() {
+  const railed = railsOf(useDesign());
   return (
     <div className="relative grid min-h-0 min-w-0 grid-cols-[36px_minmax(0,1fr)] grid-rows-[36px_minmax(0,1fr)]">
       <Corner />
-      <Rail direction="warp" />
-      <Rail direction="weft" />
+      {railed.includes('warp') ? <Rail direction="warp" /> : <Ruler direction="warp" />}
+      {railed.includes('weft') ? <Rail direction="weft" /> : <Ruler direction="weft" />}
       <Cloth />
       <Ticket />
     </div>

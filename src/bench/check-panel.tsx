@@ -1,13 +1,14 @@
 import { Check, Minus, X } from 'lucide-react';
-import type { Design } from '../core/design/design-schema.ts';
+import { asStripe, type Design, isPlaid } from '../core/design/design-schema.ts';
 import { toText } from '../core/exact/rational.ts';
+import { isRational } from '../core/exact/root.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import type { PixelFit } from '../core/repeat/pixel-fit.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
-import { lengthText, perMetreText, ppmText } from '../wording/measures.ts';
-import { grouped } from '../wording/sentences.ts';
+import { exactSideText, perMetreText, ppmText, sizeText } from '../wording/measures.ts';
 import {
   directionSentence,
+  numbersSentence,
   offerSentence,
   paintedSentence,
   perThreadText,
@@ -17,6 +18,7 @@ import { BalancePart } from './balance-part.tsx';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { Measure, Panel } from './panel.tsx';
 import { ResolutionField, setResolution } from './resolution-field.tsx';
+import { StripeBalancePart } from './stripe-balance-part.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
 
 /** The proof: what the repeat is, why it closes, and what rounding to pixels costs. */
@@ -32,7 +34,7 @@ export function CheckPanel() {
       ) : (
         <Proof design={design} report={report} />
       )}
-      <BalancePart />
+      {isPlaid(design) ? <BalancePart design={design} /> : <StripeBalancePart design={asStripe(design)} />}
     </Panel>
   );
 }
@@ -51,9 +53,7 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
         <p className="text-[13.5px]">{verdictSentence(report)}</p>
       </div>
       <ul className="m-0 flex list-none flex-col gap-2 p-0 text-[13px]">
-        <Reason holds={report.numbers.closed}>
-          In numbers: each of {grouped(report.numbers.compared)} cells equals the one a repeat away.
-        </Reason>
+        <Reason holds={report.numbers.closed}>{numbersSentence(report)}</Reason>
         {facts && (
           <>
             <Reason holds={facts.warp.repeat === facts.warp.period ? true : undefined}>
@@ -68,14 +68,15 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
       </ul>
       <ResolutionField label="At a resolution of, pixels per inch" />
       <dl className="m-0 flex flex-col gap-1.5">
-        {repeat && (
+        {repeat && isPlaid(design) && (
           <Measure name="Repeat">
             {toText(repeat.width)} ends × {toText(repeat.height)} picks
           </Measure>
         )}
-        {size && (
-          <Measure name="Size">
-            {lengthText(size.width, unit)} × {lengthText(size.height, unit)} {unit}
+        {size && <Measure name="Size">{sizeText(size, unit)}</Measure>}
+        {size && !(isRational(size.width) && isRational(size.height)) && (
+          <Measure name="Exactly">
+            {exactSideText(size.width, unit)} × {exactSideText(size.height, unit)}
           </Measure>
         )}
         {nearest && (
@@ -83,9 +84,9 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
             {nearest.width} × {nearest.height}
           </Measure>
         )}
-        <Measure name="A thread">{perThreadText(pixels)}</Measure>
+        {isPlaid(design) && <Measure name="A thread">{perThreadText(pixels)}</Measure>}
       </dl>
-      {!pixels.crisp && nearest !== undefined && (
+      {isPlaid(design) && !pixels.crisp && nearest !== undefined && (
         <p className="hint">
           Threads are not whole pixels here, so a pixel on an edge between two shades shows their mean.
         </p>

@@ -1,5 +1,7 @@
 import { pitchOf } from '../core/design/compile-design.ts';
+import { isPlaid } from '../core/design/design-schema.ts';
 import { toNumber } from '../core/exact/rational.ts';
+import { parseResolution } from '../core/units/resolution.ts';
 import { benchState } from './bench-store.ts';
 import { type Camera, centre, fitThree, layGeometry, reanchor, zoomAbout } from './cloth-camera.ts';
 import { calibration, NOMINAL_PIXELS_PER_MM, useCloth } from './cloth-store.ts';
@@ -22,19 +24,23 @@ export function zoomTo(perEnd: number): void {
 
 /** As large as it will be woven or printed, on this monitor. */
 export function zoomToTrueSize(): void {
-  const { x } = pitchOf(benchState().history.present.lay);
-  zoomTo(toNumber(x) * (calibration() ?? NOMINAL_PIXELS_PER_MM));
+  const design = benchState().history.present;
+  const millimetres = isPlaid(design) ? toNumber(pitchOf(design.lay).x) : 1;
+  zoomTo(millimetres * (calibration() ?? NOMINAL_PIXELS_PER_MM));
 }
 
-/** One thread for one pixel of this monitor. */
+/** One thread, or one pixel of the picture that is sent, for one pixel of this monitor. */
 export function zoomToPixels(): void {
-  zoomTo(1 / window.devicePixelRatio);
+  const design = benchState().history.present;
+  const perMillimetre = toNumber(parseResolution(design.resolution)) / 25.4;
+  zoomTo((isPlaid(design) ? 1 : perMillimetre) / window.devicePixelRatio);
 }
 
 /** Three repeats in the view. */
 export function zoomToThree(): void {
   const { view, repeat, ratio } = useCloth.getState();
   if (repeat === undefined) return;
-  const perEnd = fitThree(view, repeat, ratio, window.devicePixelRatio);
+  const threads = isPlaid(benchState().history.present);
+  const perEnd = fitThree(view, repeat, ratio, window.devicePixelRatio, threads);
   useCloth.setState({ camera: settleCamera(centre(view, repeat, perEnd, ratio)) });
 }

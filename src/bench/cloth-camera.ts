@@ -78,8 +78,19 @@ export function layGeometry(
   };
 }
 
-/** The next level beyond `perEnd`; the last one when there is none. */
-export function nextLevel(perEnd: number, direction: 1 | -1, pixelRatio: number): number {
+/** Each level of what has no threads is so many times the one before it. */
+const FREE_LEVEL = 1.25;
+
+/** Widths of a millimetre, in CSS pixels, between which what has no threads is shown. */
+const FREE_LEAST = 1 / 64;
+const FREE_MOST = 400;
+
+/**
+ * The next level beyond `perEnd`; the last one when there is none.
+ * @param threads  whether threads are to stay whole pixels
+ */
+export function nextLevel(perEnd: number, direction: 1 | -1, pixelRatio: number, threads = true): number {
+  if (!threads) return Math.min(FREE_MOST, Math.max(FREE_LEAST, perEnd * FREE_LEVEL ** direction));
   const levels = LEVELS.map((level) => level / pixelRatio);
   const beyond =
     direction === 1
@@ -122,8 +133,15 @@ export function centre(view: Size, repeat: RepeatSize, perEnd: number, ratio: nu
 }
 
 /** Width of an end at which three repeats fit the view, whole device pixels where that is possible. */
-export function fitThree(view: Size, repeat: RepeatSize, ratio: number, pixelRatio: number): number {
+export function fitThree(
+  view: Size,
+  repeat: RepeatSize,
+  ratio: number,
+  pixelRatio: number,
+  threads = true,
+): number {
   const fit = Math.min(view.width / (3 * repeat.ends), view.height / (3 * repeat.picks * ratio)) * pixelRatio;
+  if (!threads) return Math.min(FREE_MOST, Math.max(FREE_LEAST, fit / pixelRatio));
   const whole = fit >= 1 ? Math.min(48, Math.floor(fit)) : Math.max(1 / 16, fit);
   return whole / pixelRatio;
 }

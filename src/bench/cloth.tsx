@@ -1,7 +1,9 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { pitchOf } from '../core/design/compile-design.ts';
+import { type Design, isPlaid } from '../core/design/design-schema.ts';
 import { threadCount } from '../core/thread/sequence.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
+import { AngleHandle } from './angle-handle.tsx';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { settleCamera } from './cloth-actions.ts';
 import {
@@ -9,6 +11,7 @@ import {
   type ClothGeometry,
   centre,
   firstWidth,
+  fitThree,
   layGeometry,
   MOST_FIRST,
   nextLevel,
@@ -29,7 +32,8 @@ export function Cloth() {
   const problem = useBenchState((state) => state.problem);
   const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof } = useCloth();
   const pixelRatio = usePixelRatio();
-  const ratio = pickRatio(pitchOf(design.lay));
+  const threads = isPlaid(design);
+  const ratio = threads ? pickRatio(pitchOf(design.lay)) : 1;
   const host = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
 
@@ -57,9 +61,11 @@ export function Cloth() {
 
   useEffect(() => {
     if (camera !== undefined || repeat === undefined || view.width === 0) return;
-    const perEnd = firstWidth(view, repeat, ratio, threadCount(sequenceOf(design, 'warp')));
+    const perEnd = threads
+      ? firstWidth(view, repeat, ratio, threadCount(sequenceOf(design, 'warp')))
+      : fitThree(view, repeat, ratio, pixelRatio, false);
     useCloth.setState({ camera: settleCamera(centre(view, repeat, perEnd, ratio)) });
-  }, [camera, repeat, view, ratio, design]);
+  }, [camera, repeat, view, ratio, design, threads, pixelRatio]);
 
   useEffect(() => {
     if (patch === undefined || geometry === undefined || view.width === 0) return;
@@ -67,10 +73,13 @@ export function Cloth() {
     const [width, height] = [Math.round(view.width * pixelRatio), Math.round(view.height * pixelRatio)];
     if (element.width !== width) element.width = width;
     if (element.height !== height) element.height = height;
-    const unit = boxOf(placed, geometry, {
-      ends: threadCount(sequenceOf(design, 'warp')),
-      picks: threadCount(sequenceOf(design, 'weft')),
-    });
+    const laidOut = threads
+      ? {
+          ends: threadCount(sequenceOf(design, 'warp')),
+          picks: threadCount(sequenceOf(design, 'weft')),
+        }
+      : repeat!;
+    const unit = boxOf(placed, geometry, laidOut);
     drawCloth(element.getContext('2d')!, {
       view,
       pixelRatio,
@@ -84,11 +93,14 @@ export function Cloth() {
     });
     element.dataset['patch'] = String(patch.serial);
     element.dataset['painted'] = String(Number(element.dataset['painted'] ?? 0) + 1);
-  }, [patch, geometry, view, placed, pixelRatio, outlineRepeat, outlineUnit, fade, repeat, design]);
+  }, [patch, geometry, view, placed, pixelRatio, outlineRepeat, outlineUnit, fade, repeat, design, threads]);
 
-  useWheel(host, pixelRatio);
+  useWheel(host, pixelRatio, threads);
   return (
-    <div ref={host} className="relative min-h-0 min-w-0 touch-none overflow-hidden bg-linen">
+    <div
+      ref={host}
+      className={`relative min-h-0 min-w-0 touch-none overflow-hidden bg-linen ${showsThrough(design) ? 'clear-ground' : ''}`}
+    >
       <canvas
         ref={canvas}
         tabIndex={0}
@@ -97,6 +109,7 @@ export function Cloth() {
         className="-outline-offset-4 block h-full w-full cursor-grab active:cursor-grabbing"
         onPointerDown={startPan}
       />
+      <AngleHandle />
       {problem !== undefined && (
         <p
           role="alert"
@@ -107,6 +120,11 @@ export function Cloth() {
       )}
     </div>
   );
+}
+
+/** Whether some of the cloth is left clear. */
+function showsThrough({ construction }: Design): boolean {
+  return construction.kind === 'stripe' && construction.clear !== null;
 }
 
 function boxOf(
@@ -141,7 +159,7 @@ function startPan(event: React.PointerEvent<HTMLCanvasElement>): void {
   element.addEventListener('pointercancel', end);
 }
 
-function useWheel(host: React.RefObject<HTMLDivElement | null>, pixelRatio: number): void {
+function useWheel(host: React.RefObject<HTMLDivElement | null>, pixelRatio: number, threads: boolean): void {
   useEffect(() => {
     const element = host.current!;
     let turned = 0;
@@ -152,11 +170,11 @@ function useWheel(host: React.RefObject<HTMLDivElement | null>, pixelRatio: numb
       if (camera === undefined || Math.abs(turned) < WHEEL_LEVEL) return;
       const box = element.getBoundingClientRect();
       const point = { x: event.clientX - box.left, y: event.clientY - box.top };
-      const perEnd = nextLevel(camera.perEnd, turned < 0 ? 1 : -1, pixelRatio);
+      const perEnd = nextLevel(camera.perEnd, turned < 0 ? 1 : -1, pixelRatio, threads);
       turned = 0;
       useCloth.setState({ camera: settleCamera(zoomAbout(camera, point, perEnd)) });
     };
     element.addEventListener('wheel', wheel, { passive: false });
     return () => element.removeEventListener('wheel', wheel);
-  }, [host, pixelRatio]);
+  }, [host, pixelRatio, threads]);
 }

@@ -1,10 +1,13 @@
 import { Equal, EqualNot } from 'lucide-react';
+import { isPlaid } from '../core/design/design-schema.ts';
 import { dispatch, useDesign } from './bench-store.ts';
 import { setFollows } from './design-edits.ts';
 
 /** Where the rails meet: whether the weft follows the warp, and the switch for it. */
 export function Corner() {
-  const { follows } = useDesign().construction.weft;
+  const design = useDesign();
+  if (!isPlaid(design)) return <span className="border-rule border-r border-b" />;
+  const { follows } = design.construction.weft;
   const words = follows ? 'The weft follows the warp' : 'The weft has its own sequence';
   const Icon = follows ? Equal : EqualNot;
   return (

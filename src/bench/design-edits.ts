@@ -1,28 +1,58 @@
 import type { Shade } from '../core/colour/shade.ts';
 import type { Colourway } from '../core/design/colourway.ts';
-import { type Design, type Lay, MAX_COLOURWAYS } from '../core/design/design-schema.ts';
-import { weftOf } from '../core/design/plaid/compile-plaid.ts';
+import {
+  asPlaid,
+  asStripe,
+  type Design,
+  isPlaid,
+  isStripe,
+  type Lay,
+  MAX_COLOURWAYS,
+} from '../core/design/design-schema.ts';
+import { turnOf, weftOf } from '../core/design/plaid/compile-plaid.ts';
 import type { Crossed, Plaid, PrintChoice } from '../core/design/plaid/plaid-schema.ts';
-import { type Bands, replaceShade } from '../core/thread/edit-bands.ts';
+import { shadesUsed, withShadeReplaced } from '../core/design/shades-used.ts';
+import type { Stripe } from '../core/design/stripe/stripe-schema.ts';
+import type { Bands } from '../core/thread/edit-bands.ts';
 import type { Mirror, Sequence } from '../core/thread/sequence.ts';
 import type { Twill } from '../core/thread/weave.ts';
+import { steppedSequence, withStepped } from './stripe-rail.ts';
 
 /** What the bench does to a design: each takes it and gives it changed, or the same object when nothing is. */
 export type Edit = (design: Design) => Design;
 
 export type Direction = 'warp' | 'weft';
 
-/** The sequence that a rail shows. */
-export function sequenceOf({ construction }: Design, direction: Direction): Sequence {
+/** The sequence that a rail shows; a stripe has one, whichever way it is asked for. */
+export function sequenceOf(design: Design, direction: Direction): Sequence {
+  if (isStripe(design)) return steppedSequence(design);
+  const { construction } = asPlaid(design);
   return direction === 'warp' ? construction.warp : weftOf(construction);
+}
+
+/** Whether both rails show one sequence. */
+export function sharesSequence(design: Design): boolean {
+  return !isPlaid(design) || design.construction.weft.follows;
+}
+
+/** The edges of the cloth that have a rail: lines that are level run into the left one only, others into the upper. */
+export function railsOf(design: Design): readonly Direction[] {
+  if (!isStripe(design)) return ['warp', 'weft'];
+  return design.construction.slope.rise === 0 ? ['weft'] : ['warp'];
+}
+
+/** Threads by which a rail's sequence begins later. */
+export function turnOn(design: Design, direction: Direction): number {
+  return direction === 'weft' && isPlaid(design) ? turnOf(design.construction) : 0;
 }
 
 /** Replaces the sequence that a rail shows; a weft that follows the warp changes both. */
 export function setSequence(direction: Direction, sequence: Sequence): Edit {
   return (design) => {
+    if (isStripe(design)) return withStripe(design, withStepped(design, sequence));
     if (sequence === sequenceOf(design, direction)) return design;
     const copy = { bands: [...sequence.bands], mirror: sequence.mirror };
-    const { construction } = design;
+    const { construction } = asPlaid(design);
     const own = direction === 'weft' && !construction.weft.follows;
     return withPlaid(design, own ? { weft: { ...construction.weft, own: copy } } : { warp: copy });
   };
@@ -43,14 +73,14 @@ export function setMirror(direction: Direction, mirror: Mirror): Edit {
 /** Lets the weft follow the warp, or go its own way: the way it had before, or the warp's to begin with. */
 export function setFollows(follows: boolean): Edit {
   return (design) => {
-    const { warp, weft } = design.construction;
+    const { warp, weft } = asPlaid(design).construction;
     if (weft.follows === follows) return design;
     return withPlaid(design, { weft: { ...weft, follows, own: follows ? weft.own : (weft.own ?? warp) } });
   };
 }
 
 export function setTurn(turn: number): Edit {
-  return (design) => withPlaid(design, { weft: { ...design.construction.weft, turn } });
+  return (design) => withPlaid(design, { weft: { ...asPlaid(design).construction.weft, turn } });
 }
 
 export function setCrossing(crossing: Crossed): Edit {
@@ -58,7 +88,7 @@ export function setCrossing(crossing: Crossed): Edit {
 }
 
 export function setPrint(change: Partial<PrintChoice>): Edit {
-  return (design) => withPlaid(design, { print: { ...design.construction.print, ...change } });
+  return (design) => withPlaid(design, { print: { ...asPlaid(design).construction.print, ...change } });
 }
 
 export function setWeave(twill: Twill): Edit {
@@ -136,19 +166,24 @@ function rekeyed(colourways: readonly Colourway[], key: string, to: string | und
 
 /** How many typed bands use a shade, those of a weft that rests included. */
 export function bandsUsing({ construction }: Design, key: string): number {
-  const { warp, weft } = construction;
-  return [...warp.bands, ...(weft.own?.bands ?? [])].filter((band) => band.shade === key).length;
+  return shadesUsed(construction).filter((use) => use.key === key).length;
 }
 
 function replaceEverywhere(design: Design, from: string, to: string): Design {
-  const { warp, weft } = design.construction;
-  const changed = <T extends Sequence>(sequence: T) => ({
-    ...sequence,
-    bands: [...replaceShade(sequence.bands, from, to)],
-  });
-  return withPlaid(design, { warp: changed(warp), weft: { ...weft, own: weft.own && changed(weft.own) } });
+  return { ...design, construction: withShadeReplaced(design.construction, from, to) };
 }
 
 function withPlaid(design: Design, change: Partial<Plaid>): Design {
-  return { ...design, construction: { ...design.construction, ...change } };
+  return { ...design, construction: { ...asPlaid(design).construction, ...change } };
+}
+
+/** Changes what a stripe is; nothing when nothing of it is new. */
+export function setStripe(change: Partial<Stripe>): Edit {
+  return (design) => withStripe(design, { ...asStripe(design).construction, ...change });
+}
+
+/** The same object when the stripe says the same. */
+function withStripe(design: Design, construction: Stripe): Design {
+  const same = JSON.stringify(construction) === JSON.stringify(design.construction);
+  return same ? design : { ...design, construction };
 }

@@ -1,11 +1,12 @@
 import { pitchOf } from '../core/design/compile-design.ts';
+import { isPlaid } from '../core/design/design-schema.ts';
 import { parseExact } from '../core/exact/parse-exact.ts';
 import { isWhole, multiply, rational, toDecimal, toText } from '../core/exact/rational.ts';
 import { DENSITY_BASES, parseDensity } from '../core/units/density.ts';
 import { LENGTH_UNITS } from '../core/units/length.ts';
 import { Choice } from '../kit/choice.tsx';
 import { NumberField } from '../kit/number-field.tsx';
-import { lengthText } from '../wording/measures.ts';
+import { lengthText, sizeText } from '../wording/measures.ts';
 import { dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { setLay } from './design-edits.ts';
@@ -15,16 +16,25 @@ const PER = { in: 'inch', cm: 'cm' } as const;
 
 /** How the repeat lies, and how close the threads are. */
 export function LayPanel() {
-  const { lay } = useDesign();
+  const design = useDesign();
+  const { lay } = design;
   const repeat = useCloth((cloth) => cloth.repeat);
   const problem = useBenchState((state) => state.problem);
+  const report = useBenchState((state) => state.report);
   const pitch = pitchOf(lay);
   const size = (threads: number, step: typeof pitch.x) =>
     lengthText(multiply(rational(threads), step), lay.unit);
   const set = (change: Parameters<typeof setLay>[0], tag?: string) =>
     dispatch({ kind: 'edit', edit: setLay(change), ...(tag === undefined ? {} : { tag }) });
   return (
-    <Panel title="Lay" purpose="Repeats side by side, straight. The density gives them their true size.">
+    <Panel
+      title="Lay"
+      purpose={
+        isPlaid(design)
+          ? 'Repeats side by side, straight. The density gives them their true size.'
+          : 'Repeats side by side, straight. A density says how wide a thread is, for widths in threads.'
+      }
+    >
       <Choice
         label="Density, threads per"
         value={lay.per}
@@ -51,7 +61,12 @@ export function LayPanel() {
         options={LENGTH_UNITS.map((unit) => ({ value: unit, text: unit }))}
         onChange={(unit) => set({ unit })}
       />
-      {repeat !== undefined && problem === undefined && (
+      {report?.size && !isPlaid(design) && (
+        <dl className="m-0 flex flex-col gap-1.5 border-rule border-t pt-3">
+          <Measure name="One repeat">{sizeText(report.size, lay.unit)}</Measure>
+        </dl>
+      )}
+      {repeat !== undefined && problem === undefined && isPlaid(design) && (
         <dl className="m-0 flex flex-col gap-1.5 border-rule border-t pt-3">
           <Measure name="One repeat">
             {size(repeat.ends, pitch.x)} × {size(repeat.picks, pitch.y)} {lay.unit}

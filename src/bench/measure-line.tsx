@@ -3,10 +3,11 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { PROOFS, type Proof } from '../core/colour/proof.ts';
 import { pitchOf } from '../core/design/compile-design.ts';
+import { isPlaid } from '../core/design/design-schema.ts';
 import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
-import { lengthText } from '../wording/measures.ts';
+import { lengthText, sizeText } from '../wording/measures.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { CalibrateDialog } from './calibrate-dialog.tsx';
 import { zoomToPixels, zoomToThree, zoomToTrueSize } from './cloth-actions.ts';
@@ -31,7 +32,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
       className="numbers flex min-w-0 items-center gap-4 whitespace-nowrap border-rule border-t bg-paper px-4"
     >
       <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden">
-        {repeat !== undefined && (
+        {repeat !== undefined && isPlaid(design) && (
           <>
             <span>
               <span className="mr-1.5 font-text text-ash">Repeat</span>
@@ -42,6 +43,12 @@ export function MeasureLine({ looking }: { looking: boolean }) {
               {lengthText(multiply(rational(repeat.picks), pitch.y), lay.unit)} {lay.unit}
             </span>
           </>
+        )}
+        {report?.size && !isPlaid(design) && (
+          <span>
+            <span className="mr-1.5 font-text text-ash">Repeat</span>
+            {sizeText(report.size, lay.unit)}
+          </span>
         )}
         {tile !== undefined && (
           <span>
@@ -59,18 +66,20 @@ export function MeasureLine({ looking }: { looking: boolean }) {
         <span className="font-text text-weld">Proof: {PROOF_NAMES[proof].toLowerCase()}</span>
       )}
       {looking && perEnd !== undefined && (
-        <span className="text-ash max-[1180px]:hidden">{zoomText(perEnd)}</span>
+        <span className="text-ash max-[1180px]:hidden">
+          {zoomText(perEnd, isPlaid(design) ? 'thread' : 'mm')}
+        </span>
       )}
       {looking && <ViewControls />}
     </section>
   );
 }
 
-function zoomText(perEnd: number): string {
+function zoomText(perEnd: number, one: 'thread' | 'mm'): string {
   const pixels = perEnd * window.devicePixelRatio;
   return pixels >= 0.995
-    ? `${Number(pixels.toFixed(2))} px a thread`
-    : `1 px for ${Number((1 / pixels).toFixed(1))} threads`;
+    ? `${Number(pixels.toFixed(2))} px a ${one}`
+    : `1 px for ${Number((1 / pixels).toFixed(1))} ${one === 'mm' ? one : 'threads'}`;
 }
 
 const PROOF_NAMES: Readonly<Record<Proof, string>> = {
@@ -83,6 +92,7 @@ const PROOF_NAMES: Readonly<Record<Proof, string>> = {
 
 /** Ways to look at the cloth, each with its key. */
 function ViewControls() {
+  const design = useDesign();
   const { outlineRepeat, outlineUnit, fade, ticket, proof } = useCloth();
   const [calibrating, setCalibrating] = useState(false);
   return (
@@ -99,7 +109,11 @@ function ViewControls() {
             className="z-40 flex w-64 flex-col gap-1 rounded-card border border-rule bg-paper p-3 shadow-xl"
           >
             <ViewButton text="True size" hint="0" onClick={zoomToTrueSize} />
-            <ViewButton text="One thread a pixel" hint="1" onClick={zoomToPixels} />
+            <ViewButton
+              text={isPlaid(design) ? 'One thread a pixel' : 'One pixel of the file a pixel'}
+              hint="1"
+              onClick={zoomToPixels}
+            />
             <ViewButton text="Three repeats" hint="2" onClick={zoomToThree} />
             <hr className="my-1 border-rule" />
             <Toggle

@@ -3,8 +3,9 @@ import { toDecimal, toText } from '../core/exact/rational.ts';
 import { parseStrength } from '../core/thread/print.ts';
 import { Choice } from '../kit/choice.tsx';
 import { NumberField } from '../kit/number-field.tsx';
-import { dispatch, useDesign } from './bench-store.ts';
+import { dispatch } from './bench-store.ts';
 import { setPrint } from './design-edits.ts';
+import { usePlaid } from './use-construction.ts';
 
 const NAMES: Readonly<Record<Blend, string>> = {
   normal: 'Plain cover',
@@ -16,7 +17,7 @@ const NAMES: Readonly<Record<Blend, string>> = {
 
 /** How one set of stripes is printed over the other. */
 export function PrintChoice() {
-  const { print } = useDesign().construction;
+  const { print } = usePlaid().construction;
   const set = (change: Parameters<typeof setPrint>[0], tag?: string) =>
     dispatch({ kind: 'edit', edit: setPrint(change), ...(tag === undefined ? {} : { tag }) });
   return (

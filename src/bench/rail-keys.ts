@@ -19,16 +19,24 @@ export interface RailResult {
   readonly typed: string;
 }
 
+export interface RailSetting {
+  readonly direction: Direction;
+  /** Digits typed just before, so that 1 and 2 make 12. */
+  readonly typed: string;
+  /** Keys of the shade card. */
+  readonly keys: readonly string[];
+  /** Steps of the rail in one of what is typed; 1 for threads. */
+  readonly per?: number;
+}
+
 /**
- * @param typed  digits typed just before, so that 1 and 2 make 12
- * @param keys   keys of the shade card
  * @returns      undefined when the key means nothing to a rail
  */
 export function pressRailKey(
   bands: Bands,
   band: number,
   pressed: RailKey,
-  { direction, typed, keys }: { direction: Direction; typed: string; keys: readonly string[] },
+  { direction, typed, keys, per = 1 }: RailSetting,
 ): RailResult | undefined {
   const plain = { bands, band, tag: undefined, typed: '' };
   const step = stepOf(pressed, direction);
@@ -40,7 +48,7 @@ export function pressRailKey(
   if (more !== 0) {
     return {
       ...plain,
-      bands: setCount(bands, band, bands[band]!.count + more),
+      bands: setCount(bands, band, bands[band]!.count + more * per),
       tag: `count-${direction}-${band}`,
     };
   }
@@ -48,7 +56,7 @@ export function pressRailKey(
     const digits = (typed + pressed.key).slice(-6);
     return {
       ...plain,
-      bands: Number(digits) >= 1 ? setCount(bands, band, Number(digits)) : bands,
+      bands: Number(digits) >= 1 ? setCount(bands, band, Number(digits) * per) : bands,
       tag: `digits-${direction}-${band}`,
       typed: digits,
     };

@@ -1,18 +1,33 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { inkOn } from '../core/colour/ink-on.ts';
 import type { Shade } from '../core/colour/shade.ts';
-import { turnOf } from '../core/design/plaid/compile-plaid.ts';
+import { isStripe } from '../core/design/design-schema.ts';
 import { splitBand } from '../core/thread/edit-bands.ts';
 import { type LaidBand, layOut, threadCount } from '../core/thread/sequence.ts';
-import { plural } from '../wording/measures.ts';
 import { dragEdge, dropBand, dropPlace } from './band-drag.ts';
 import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { layGeometry } from './cloth-camera.ts';
 import { useCloth } from './cloth-store.ts';
-import { type Direction, editBands, sequenceOf, setSequence } from './design-edits.ts';
+import {
+  type Direction,
+  editBands,
+  sequenceOf,
+  setSequence,
+  sharesSequence,
+  turnOn,
+} from './design-edits.ts';
 import { drawNeighbours } from './draw-rail.ts';
-import { bandAt, edgeAt, placeBand, type RailAxis, threadsAt } from './rail-geometry.ts';
+import {
+  axisOfStripe,
+  axisOfThreads,
+  bandAt,
+  edgeAt,
+  placeBand,
+  type RailAxis,
+  threadsAt,
+} from './rail-geometry.ts';
 import { pressRailKey } from './rail-keys.ts';
+import { wordsOf } from './rail-words.ts';
 
 /** CSS pixels on each side of an edge within which it is grasped, and that a press may wander and still be a click. */
 const REACH = 5;
@@ -25,7 +40,7 @@ const TYPING = 1200;
 export function Rail({ direction }: { direction: Direction }) {
   const design = useDesign();
   const selection = useBenchState((state) => state.selection);
-  const follows = design.construction.weft.follows;
+  const follows = sharesSequence(design);
   const host = useRef<HTMLDivElement>(null);
   const neighbours = useRef<HTMLCanvasElement>(null);
   const typed = useRef({ digits: '', at: 0 });
@@ -33,8 +48,8 @@ export function Rail({ direction }: { direction: Direction }) {
   const [drop, setDrop] = useState<number>();
   const sequence = sequenceOf(design, direction);
   const laid = useMemo(() => layOut(sequence), [sequence]);
-  const turn = direction === 'weft' ? turnOf(design.construction) : 0;
-  const axis = useAxis(direction, threadCount(sequence), turn);
+  const axis = useAxis(direction, threadCount(sequence), turnOn(design, direction));
+  const { countText, amountText, perKey } = useMemo(() => wordsOf(design), [design]);
   const shades = useMemo(() => new Map(design.shades.map((shade) => [shade.key, shade])), [design.shades]);
   const view = useCloth((cloth) => cloth.view);
   const seen = direction === 'warp' ? view.width : view.height;
@@ -66,7 +81,12 @@ export function Rail({ direction }: { direction: Direction }) {
     const digits = now - typed.current.at < TYPING ? typed.current.digits : '';
     const keys = design.shades.map((shade) => shade.key);
     const pressed = { key: event.key, code: event.code, shift: event.shiftKey, alt: event.altKey };
-    const result = pressRailKey(sequence.bands, band, pressed, { direction, typed: digits, keys });
+    const result = pressRailKey(sequence.bands, band, pressed, {
+      direction,
+      typed: digits,
+      keys,
+      per: perKey,
+    });
     if (result === undefined) return;
     event.preventDefault();
     event.stopPropagation();
@@ -81,7 +101,7 @@ export function Rail({ direction }: { direction: Direction }) {
     <div
       ref={host}
       role="listbox"
-      aria-label={`${direction === 'warp' ? 'Warp' : 'Weft'} rail, ${plural(threadCount(sequence), 'thread')}`}
+      aria-label={`${isStripe(design) ? 'Bands' : direction === 'warp' ? 'Warp' : 'Weft'} rail, ${amountText({ count: threadCount(sequence), shade: '' })}`}
       aria-orientation={direction === 'warp' ? 'horizontal' : 'vertical'}
       tabIndex={-1}
       className="relative touch-none select-none"
@@ -114,6 +134,8 @@ export function Rail({ direction }: { direction: Direction }) {
             band={band}
             axis={axis}
             shade={shades.get(band.shade)!}
+            text={countText(band)}
+            words={amountText(band)}
             selected={band.source === selected}
             focusable={!band.reflected && band.source === (selected ?? 0)}
           />
@@ -121,54 +143,56 @@ export function Rail({ direction }: { direction: Direction }) {
         {drop !== undefined && <DropMark axis={axis} band={laid[drop]!} />}
       </div>
       {hovered !== undefined && drop === undefined && (
-        <HoverNote axis={axis} band={hovered} shade={shades.get(hovered.shade)!} seen={seen} />
+        <HoverNote
+          axis={axis}
+          band={hovered}
+          shade={shades.get(hovered.shade)!}
+          text={amountText(hovered)}
+          seen={seen}
+        />
       )}
     </div>
   );
 }
 
-/**
- * Where the rail's sequence lies, once the cloth is placed. Where the cloth repeats only after several laid-out
- * sequences, it is the one in the middle of the view that is worked on.
- */
+/** Where the rail's sequence lies, once the cloth is placed. */
 function useAxis(direction: Direction, threads: number, turn: number): RailAxis | undefined {
   const { camera, repeat, ratio, view } = useCloth();
+  const { construction } = useDesign();
   return useMemo(() => {
     if (camera === undefined || repeat === undefined) return undefined;
-    const { stepX, stepY } = layGeometry(repeat, camera.perEnd, ratio, window.devicePixelRatio);
-    const [step, all, start, middle, sign] =
-      direction === 'warp'
-        ? [stepX, repeat.ends, camera.x, view.width / 2, 1]
-        : [stepY, repeat.picks, camera.y, view.height / 2, -1];
-    const beyond = Math.floor((sign * (middle - start)) / (threads * step));
-    const skipped = Math.min(Math.max(0, beyond), Math.max(0, Math.floor(all / threads) - 1));
-    const before = skipped * threads - (turn % threads);
-    return { direction, anchor: start + sign * before * step, step };
-  }, [camera, repeat, ratio, view, direction, threads, turn]);
+    const geometry = layGeometry(repeat, camera.perEnd, ratio, window.devicePixelRatio);
+    const place = { direction, camera, repeat, view, geometry, threads };
+    return construction.kind === 'stripe'
+      ? axisOfStripe(place, construction.slope)
+      : axisOfThreads({ ...place, turn });
+  }, [camera, repeat, ratio, view, construction, direction, threads, turn]);
 }
 
 interface BlockProps {
   readonly band: LaidBand;
   readonly axis: RailAxis;
   readonly shade: Shade;
+  /** What is written on it, and in words. */
+  readonly text: string;
+  readonly words: string;
   readonly selected: boolean;
   readonly focusable: boolean;
 }
 
-function Block({ band, axis, shade, selected, focusable }: BlockProps) {
+function Block({ band, axis, shade, text, words, selected, focusable }: BlockProps) {
   const { start, length } = placeBand(axis, band);
   const warp = axis.direction === 'warp';
   const gap = length > 6 ? 1 : length > 3 ? 0.5 : 0;
   const along = warp
     ? { left: start + gap, width: Math.max(1, length - 2 * gap), top: 5, bottom: 5 }
     : { top: start + gap, height: Math.max(1, length - 2 * gap), left: 5, right: 5 };
-  const digits = String(band.count).length;
-  const fits = warp ? length >= digits * 8 + 5 : length >= 16;
+  const fits = warp ? length >= text.length * 8 + 5 : length >= 16 && text.length <= 4;
   return (
     <div
       role="option"
       aria-selected={selected}
-      aria-label={`${shade.name}, ${plural(band.count, 'thread')}${band.reflected ? ', reflected' : ''}`}
+      aria-label={`${shade.name}, ${words}${band.reflected ? ', reflected' : ''}`}
       tabIndex={focusable ? 0 : -1}
       data-band={band.reflected ? undefined : band.source}
       data-reflected={band.reflected || undefined}
@@ -179,7 +203,7 @@ function Block({ band, axis, shade, selected, focusable }: BlockProps) {
         color: inkOn(shade.hex) === 'dark' ? '#20292b' : '#fffdf8',
       }}
     >
-      {fits ? band.count : ''}
+      {fits ? text : ''}
     </div>
   );
 }
@@ -199,11 +223,12 @@ interface HoverNoteProps {
   readonly axis: RailAxis;
   readonly band: LaidBand;
   readonly shade: Shade;
+  readonly text: string;
   readonly seen: number;
 }
 
 /** The band under the pointer, in words, for bands too thin to carry their number. */
-function HoverNote({ axis, band, shade, seen }: HoverNoteProps) {
+function HoverNote({ axis, band, shade, text, seen }: HoverNoteProps) {
   const { start, length } = placeBand(axis, band);
   const middle = Math.min(seen - 70, Math.max(70, start + length / 2));
   const place =
@@ -219,7 +244,7 @@ function HoverNote({ axis, band, shade, seen }: HoverNoteProps) {
       className="pointer-events-none absolute z-30 whitespace-nowrap rounded-md bg-ink px-2 py-1 text-[12px] text-paper shadow"
       style={place}
     >
-      {shade.name} <span className="numbers">{band.count}</span>
+      {shade.name} <span className="numbers">{text}</span>
       {band.reflected ? ' reflected' : ''}
     </div>
   );

@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react';
+import { isStripe, type StripeDesign } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
+import { exactDecimal } from '../core/exact/exact-decimal.ts';
 import { formatThreadCount } from '../core/formats/thread-count.ts';
 import { typedThreads } from '../core/thread/band.ts';
 import { checkSequence, layOut, type Sequence } from '../core/thread/sequence.ts';
@@ -11,6 +13,7 @@ import { dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { type Direction, sequenceOf, setSequence } from './design-edits.ts';
 import { ReworkFields } from './rework-fields.tsx';
 import { REWORKS, type Rework, type ReworkResult, type ReworkWish, rework } from './rework-wish.ts';
+import { steppedSequence } from './stripe-rail.ts';
 
 const NAMES: Readonly<Record<Rework, string>> = {
   run: 'A graduated run',
@@ -36,7 +39,12 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
   );
   const set = (change: Partial<ReworkWish>) => setWish((old) => ({ ...old, ...change }));
   return (
-    <Dialog open onOpenChange={onClose} title={`Rework the ${direction}`} wide>
+    <Dialog
+      open
+      onOpenChange={onClose}
+      title={isStripe(design) ? 'Rework the bands' : `Rework the ${direction}`}
+      wide
+    >
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
@@ -77,6 +85,7 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
             <ReworkFields wish={wish} shades={design.shades} onChange={set} />
           </div>
         </div>
+        {isStripe(design) && <p className="hint">{stepsText(design)}</p>}
         <Outcome sequence={sequence} made={made} />
         <div className="flex justify-end gap-2">
           <button type="button" className="button" onClick={onClose}>
@@ -89,6 +98,13 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
       </form>
     </Dialog>
   );
+}
+
+/** What a count stands for where there are no threads. */
+function stepsText(design: StripeDesign): string {
+  const { unit } = design.construction;
+  const step = exactDecimal(steppedSequence(design).step);
+  return `Counts are steps of ${step} ${unit}, the largest in which all widths are whole.`;
 }
 
 function firstWish(shades: readonly { key: string }[], { bands }: Sequence, selected: number): ReworkWish {
@@ -149,7 +165,8 @@ const BLOCKS = 400;
 
 /** A sequence as a strip of its bands, in proportion, with its counts as text. */
 function Strip({ sequence }: { sequence: Sequence }) {
-  const { shades } = useDesign();
+  const design = useDesign();
+  const { shades } = design;
   const laid = layOut(sequence);
   const threads = laid.at(-1)!.start + laid.at(-1)!.count;
   return (
@@ -168,7 +185,9 @@ function Strip({ sequence }: { sequence: Sequence }) {
       </div>
       <p className="numbers mt-1 max-h-16 overflow-y-auto">
         {formatThreadCount(sequence)}{' '}
-        <span className="font-text text-ash">· {plural(threads, 'thread')} laid out</span>
+        <span className="font-text text-ash">
+          · {plural(threads, isStripe(design) ? 'step' : 'thread')} laid out
+        </span>
       </p>
     </div>
   );

@@ -1,5 +1,5 @@
-import { pitchOf } from '../core/design/compile-design.ts';
-import type { Design } from '../core/design/design-schema.ts';
+import { bandScale, pitchOf } from '../core/design/compile-design.ts';
+import { type Design, isStripe } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
 import { parseExact } from '../core/exact/parse-exact.ts';
 import { divide, isWhole, multiply, type Rational, toDecimal, toText } from '../core/exact/rational.ts';
@@ -18,8 +18,10 @@ import {
 } from '../core/thread/rework.ts';
 import { graduatedRun } from '../core/thread/runs.ts';
 import { threadCount } from '../core/thread/sequence.ts';
+import { unitMillimetres } from '../core/units/band-width.ts';
 import { parseLength } from '../core/units/length.ts';
 import { type Direction, sequenceOf } from './design-edits.ts';
+import { steppedSequence } from './stripe-rail.ts';
 
 /** What can be done to a whole sequence. */
 export const REWORKS = [
@@ -114,8 +116,7 @@ function runOf({ shades }: Design, { growth, first, by, bands, shade, other }: R
 
 /** Scales the sequence so that a number of its repeats fit a width of cloth. */
 function fitted(design: Design, direction: Direction, { width, times, larger }: ReworkWish): ReworkResult {
-  const pitch = pitchOf(design.lay);
-  const step = direction === 'warp' ? pitch.x : pitch.y;
+  const step = stepLength(design, direction);
   const threads = divide(parseLength(width, design.lay.unit), step);
   const fits = fitRepeats(threads, whole(times, 1));
   const fit = fits[larger ? 1 : 0]!;
@@ -126,6 +127,16 @@ function fitted(design: Design, direction: Direction, { width, times, larger }: 
     bands,
     note: `${toDecimal(threads, 3)} threads lie in that width: ${times} repeats of ${reached} ${leftText(fit.left)}.`,
   };
+}
+
+/** Millimetres of one thread, or of one step of a stripe's rail. */
+function stepLength(design: Design, direction: Direction): Rational {
+  if (isStripe(design)) {
+    const unit = unitMillimetres(design.construction.unit, bandScale(design));
+    return multiply(unit, steppedSequence(design).step);
+  }
+  const pitch = pitchOf(design.lay);
+  return direction === 'warp' ? pitch.x : pitch.y;
 }
 
 function leftText(left: Rational): string {

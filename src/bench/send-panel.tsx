@@ -1,6 +1,7 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { isPlaid } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
 import { parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
 import { Choice } from '../kit/choice.tsx';
@@ -25,8 +26,8 @@ const NAMES: Readonly<Record<SendFile, string>> = {
 const FOR: Readonly<Record<SendFile, string>> = {
   png: 'A picture in whole pixels, its resolution written in it.',
   svg: 'A drawing at true size, sharp at any scale.',
-  txt: 'Thread counts as text, which Vetro and people read.',
-  csv: 'Thread counts as a table: direction, shade, colour, count, pivot.',
+  txt: 'Thread counts or widths as text, which Vetro and people read.',
+  csv: 'Bands as a table: shade, colour, count or width, pivot.',
   json: 'The whole design, to open in Vetro again.',
 };
 
@@ -109,7 +110,7 @@ function PictureWish() {
           onChange={(size) => useSend.setState({ size })}
         />
       )}
-      {wish.file === 'png' && (
+      {wish.file === 'png' && isPlaid(design) && (
         <Choice
           label="How fine"
           value={wish.scale}
@@ -120,8 +121,10 @@ function PictureWish() {
           onChange={(scale) => useSend.setState({ scale })}
         />
       )}
-      {wish.file === 'png' && wish.scale === 'dpi' && <ResolutionField label="Resolution, pixels per inch" />}
-      {wish.file === 'png' && wish.scale === 'thread' && (
+      {wish.file === 'png' && (wish.scale === 'dpi' || !isPlaid(design)) && (
+        <ResolutionField label="Resolution, pixels per inch" />
+      )}
+      {wish.file === 'png' && wish.scale === 'thread' && isPlaid(design) && (
         <NumberField
           label="Pixels a thread"
           text={wish.perThread}

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Design } from '../core/design/design-schema.ts';
+import { type Design, isPlaid } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
 import type { Rectangle } from '../core/exact/vector.ts';
 import { type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
@@ -36,13 +36,13 @@ export interface SendNumbers {
 }
 
 /** Reads a wish; the sentence says what of it is not right. */
-export function readWish(wish: SendWish, { lay, resolution }: Design): SendNumbers | { problem: string } {
+export function readWish(wish: SendWish, design: Design): SendNumbers | { problem: string } {
+  const { lay, resolution } = design;
   try {
     return {
-      scale:
-        wish.scale === 'thread' && wish.file === 'png'
-          ? { perStep: parsePerStep(wish.perThread) }
-          : { dpi: parseResolution(resolution) },
+      scale: byThread(wish, design)
+        ? { perStep: parsePerStep(wish.perThread) }
+        : { dpi: parseResolution(resolution) },
       sheet: wish.what === 'sheet' ? parseSheet(wish.size, lay.unit) : undefined,
     };
   } catch (error) {
@@ -61,15 +61,20 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
 };
 
 /** Address of the file that a wish asks for. */
-export function addressOf(id: string, wish: SendWish, { resolution }: Design): string {
+export function addressOf(id: string, wish: SendWish, design: Design): string {
   const query = new URLSearchParams({ save: '' });
   if (wish.file === 'png') {
-    if (wish.scale === 'thread') query.set('perThread', wish.perThread);
-    else query.set('dpi', resolution);
+    if (byThread(wish, design)) query.set('perThread', wish.perThread);
+    else query.set('dpi', design.resolution);
   }
   if (wish.colourway !== '') query.set('colourway', wish.colourway);
   if (wish.what === 'sheet' && isPicture(wish.file)) query.set('size', wish.size);
   return `/api/designs/${id}/files/${FILE_NAMES[wish.file]}?${query}`;
+}
+
+/** Pixels a thread are for cloth that has threads. */
+function byThread({ file, scale }: SendWish, design: Design): boolean {
+  return file === 'png' && scale === 'thread' && isPlaid(design);
 }
 
 export function isPicture(file: SendFile): boolean {

@@ -1,14 +1,13 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { inColourway } from '../core/design/colourway.ts';
-import { pitchOf } from '../core/design/compile-design.ts';
+import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import type { Rational } from '../core/exact/rational.ts';
-import { multiply, rational } from '../core/exact/rational.ts';
+import { nearSize, repeatSize } from '../core/repeat/repeat-unit.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
 import { lengthText } from '../wording/measures.ts';
 import { useDesign } from './bench-store.ts';
 import type { Size } from './cloth-camera.ts';
-import { useCloth } from './cloth-store.ts';
 import { FileText } from './file-text.tsx';
 import { isPicture, readWish, useSend } from './send-store.ts';
 import { type SendPreview, useSendPreview } from './use-send-preview.ts';
@@ -66,17 +65,14 @@ interface MeasuredProps {
 
 function Measured({ preview, pixelRatio, sheet }: MeasuredProps) {
   const { order, scale } = preview;
-  const { lay } = useDesign();
+  const design = useDesign();
+  const { lay } = design;
   const { file } = useSend();
-  const repeat = useCloth((cloth) => cloth.repeat);
+  const size = useMemo(() => repeatSize(compile(design)), [design]);
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => drawSheet(canvas.current!, preview), [preview]);
   const [width, height] = [(order.width * scale) / pixelRatio, (order.height * scale) / pixelRatio];
-  const pitch = pitchOf(lay);
-  const true_ = sheet ?? {
-    width: multiply(rational(repeat?.ends ?? 0), pitch.x),
-    height: multiply(rational(repeat?.picks ?? 0), pitch.y),
-  };
+  const true_ = sheet ?? nearSize(size!);
   const measure = (pixels: number, length: Rational) =>
     `${file === 'png' ? `${pixels} px · ` : ''}${lengthText(length, lay.unit)} ${lay.unit}`;
   return (

@@ -2,6 +2,7 @@ import { equals, toDecimal } from '../core/exact/rational.ts';
 import { threadCount } from '../core/thread/sequence.ts';
 import { parseDensity } from '../core/units/density.ts';
 import { crossingName } from '../wording/crossing.ts';
+import { linesText } from '../wording/lines.ts';
 import { plural } from '../wording/measures.ts';
 import { type BenchState, STEPS, type Step } from './bench-state.ts';
 import { dispatch, useBenchState } from './bench-store.ts';
@@ -43,8 +44,11 @@ function stateOf(step: Step, { history, report, problem }: BenchState): string {
         ? plural(shades.length, 'shade')
         : `${plural(shades.length, 'shade')}, ${plural(colourways.length, 'colourway')}`;
     case 'Build':
-      return `${plural(threadCount(construction.warp), 'end')}, ${construction.crossing} ${crossingName(construction)}`;
+      return construction.kind === 'plaid'
+        ? `${plural(threadCount(construction.warp), 'end')}, ${construction.crossing} ${crossingName(construction)}`
+        : `${plural(construction.bands.length, 'band')}, ${linesText(construction.slope)}`;
     case 'Lay': {
+      if (construction.kind !== 'plaid') return 'Straight';
       const [ends, picks] = [parseDensity(lay.ends), parseDensity(lay.picks)];
       const per = lay.per === 'in' ? 'per inch' : 'per cm';
       return equals(ends, picks)
@@ -52,7 +56,7 @@ function stateOf(step: Step, { history, report, problem }: BenchState): string {
         : `Straight, ${toDecimal(ends, 3)} × ${toDecimal(picks, 3)} ${per}`;
     }
     case 'Check':
-      return problem !== undefined ? 'Cannot be woven' : (report?.verdict ?? 'Checking…');
+      return problem !== undefined ? 'Cannot be made' : (report?.verdict ?? 'Checking…');
     case 'Send':
       return `PNG or SVG, ${resolution} dpi`;
     default:

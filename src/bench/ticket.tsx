@@ -1,8 +1,10 @@
 import { X } from 'lucide-react';
-import { equals, toText } from '../core/exact/rational.ts';
+import { isPlaid } from '../core/design/design-schema.ts';
+import { toText } from '../core/exact/rational.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
 import { crossingName } from '../wording/crossing.ts';
-import { lengthText } from '../wording/measures.ts';
+import { linesText } from '../wording/lines.ts';
+import { sizeText } from '../wording/measures.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { sequenceOf } from './design-edits.ts';
@@ -22,6 +24,7 @@ export function Ticket() {
   if (!shown) return null;
   const pivots = sequenceOf(design, 'warp').mirror;
   const { unit } = design.lay;
+  const { construction } = design;
   return (
     <aside
       aria-label="Ticket"
@@ -41,23 +44,19 @@ export function Ticket() {
         {[design.number, range].filter((part) => part !== '').join(' · ')}
       </p>
       <dl className="mt-2 mb-0 flex flex-col gap-0.5">
-        {report?.repeat && (
+        {report?.repeat && isPlaid(design) && (
           <Measure name="Repeat">
             {toText(report.repeat.width)} × {toText(report.repeat.height)}
           </Measure>
         )}
-        {report?.size && (
-          <Measure name="Size">
-            {lengthText(report.size.width, unit)}
-            {equals(report.size.width, report.size.height)
-              ? ''
-              : ` × ${lengthText(report.size.height, unit)}`}{' '}
-            {unit}
+        {report?.size && <Measure name="Size">{sizeText(report.size, unit)}</Measure>}
+        {construction.kind === 'plaid' ? (
+          <Measure name={construction.crossing === 'woven' ? 'Woven' : 'Printed'}>
+            {crossingName(construction)}
           </Measure>
+        ) : (
+          <Measure name="Lines">{linesText(construction.slope)}</Measure>
         )}
-        <Measure name={design.construction.crossing === 'woven' ? 'Woven' : 'Printed'}>
-          {crossingName(design.construction)}
-        </Measure>
         {facts?.float !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
         <Measure name="Pivots">{pivots === 'none' ? 'no' : pivots}</Measure>
       </dl>

@@ -1,8 +1,9 @@
 import { useEffect, useId, useRef, useState } from 'react';
 import { formatTwill, interlace, parseTwill, type Twill, twillName } from '../core/thread/weave.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
-import { dispatch, useDesign } from './bench-store.ts';
+import { dispatch } from './bench-store.ts';
 import { setWeave } from './design-edits.ts';
+import { usePlaid } from './use-construction.ts';
 
 /** Interlacings at hand; any other a/b can be typed. */
 const OFFERED: readonly Twill[] = [
@@ -15,7 +16,7 @@ const OFFERED: readonly Twill[] = [
 
 /** How the sequences are crossed. */
 export function WeaveChoice() {
-  const { weave } = useDesign().construction;
+  const { weave } = usePlaid().construction;
   const id = useId();
   const [draft, setDraft] = useState<string>();
   const problem = draft === undefined ? undefined : sentenceOf(draft);

@@ -1,12 +1,13 @@
 import { checkDesign } from '../core/design/check-design.ts';
 import { threadFacts } from '../core/design/design-facts.ts';
-import type { Design } from '../core/design/design-schema.ts';
+import { type Design, isPlaid, isStripe } from '../core/design/design-schema.ts';
 import { toDecimal, toNumber, toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
-import { fromMillimetres } from '../core/units/length.ts';
-import { lengthText, ppmText } from '../wording/measures.ts';
+import { linesText } from '../wording/lines.ts';
+import { exactSideText, ppmText, sizeText } from '../wording/measures.ts';
 import {
   directionSentence,
+  numbersSentence,
   offerSentence,
   paintedSentence,
   perThreadText,
@@ -25,15 +26,18 @@ export function checkCommand(path: string, options: { json?: boolean; dpi?: stri
 }
 
 /** The report as docs/formats.md describes it. Exact numbers travel as text; ratios are also given as doubles. */
-function jsonReport({ lay }: Design, { verdict, repeat, size, pixels, painted, offers, dpi }: RepeatReport) {
+function jsonReport(design: Design, { verdict, repeat, size, pixels, painted, offers, dpi }: RepeatReport) {
+  const { lay } = design;
   const fit = pixels.fits[0];
   return {
     verdict,
     repeat: {
-      ends: repeat && Number(repeat.width.n),
-      picks: repeat && Number(repeat.height.n),
-      width: size && toText(fromMillimetres(size.width, lay.unit)),
-      height: size && toText(fromMillimetres(size.height, lay.unit)),
+      ...(isPlaid(design) && {
+        ends: repeat && Number(repeat.width.n),
+        picks: repeat && Number(repeat.height.n),
+      }),
+      width: size && exactSideText(size.width, lay.unit),
+      height: size && exactSideText(size.height, lay.unit),
       unit: lay.unit,
     },
     pixels: {
@@ -42,7 +46,7 @@ function jsonReport({ lay }: Design, { verdict, repeat, size, pixels, painted, o
       height: fit?.height ?? 0,
       exactWidth: pixels.exact && toText(pixels.exact.width),
       exactHeight: pixels.exact && toText(pixels.exact.height),
-      perThread: { x: toText(pixels.perStep.x), y: toText(pixels.perStep.y) },
+      perThread: isPlaid(design) && { x: toText(pixels.perStep.x), y: toText(pixels.perStep.y) },
       errorPpm: fit === undefined ? null : { x: toNumber(fit.errorX) * 1e6, y: toNumber(fit.errorY) * 1e6 },
     },
     painted: painted && {
@@ -61,19 +65,21 @@ function jsonReport({ lay }: Design, { verdict, repeat, size, pixels, painted, o
 }
 
 function wordReport(design: Design, report: RepeatReport): string {
-  const facts = threadFacts(design);
+  const facts = isPlaid(design) ? threadFacts(design) : undefined;
   const { size, pixels } = report;
   const { unit } = design.lay;
   const fit = pixels.fits[0];
   const lines = [
     `${report.verdict}. ${verdictSentence(report)}`,
-    `Warp: ${directionSentence(facts.warp, 'end')}`,
-    `Weft: ${directionSentence(facts.weft, 'pick')}`,
-    size && `Size: ${lengthText(size.width, unit)} × ${lengthText(size.height, unit)} ${unit}`,
+    facts && `Warp: ${directionSentence(facts.warp, 'end')}`,
+    facts && `Weft: ${directionSentence(facts.weft, 'pick')}`,
+    isStripe(design) && `Lines: ${linesText(design.construction.slope)}`,
+    size && `Size: ${sizeText(size, unit)}`,
     fit &&
-      `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)}), ${perThreadText(pixels)}`,
+      `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${facts ? `, ${perThreadText(pixels)}` : ''}`,
+    numbersSentence(report),
     paintedSentence(report),
     ...report.offers.map((offer) => `Offer: ${offerSentence(offer)}`),
   ];
-  return lines.filter((line) => line !== null && line !== undefined).join('\n');
+  return lines.filter((line) => typeof line === 'string').join('\n');
 }

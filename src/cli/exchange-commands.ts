@@ -1,9 +1,11 @@
 import { compile } from '../core/design/compile-design.ts';
-import type { Design } from '../core/design/design-schema.ts';
+import { type Design, isPlaid } from '../core/design/design-schema.ts';
 import { designToCsv } from '../core/design/exchange/counts-csv.ts';
-import { designToText, parseDensityPair } from '../core/design/exchange/counts-text.ts';
+import { designToText } from '../core/design/exchange/counts-text.ts';
 import { designFromFile, fileKind } from '../core/design/exchange/read-file.ts';
+import { parseDensityPair } from '../core/design/exchange/text-parts.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
+import { CoreError } from '../core/error.ts';
 import { parseTwill } from '../core/thread/weave.ts';
 import { EXIT, readDesignFile, readText, writeText } from './run.ts';
 
@@ -18,13 +20,13 @@ export interface ImportOptions {
 export function importCommand(path: string, options: ImportOptions): number {
   const design = designFromFile(path, readText(path));
   const { construction, lay } = design;
-  const weave =
-    options.weave === undefined ? construction.weave : { kind: 'twill', ...parseTwill(options.weave) };
+  if (options.weave !== undefined && !isPlaid(design)) throw new CoreError('weave/none', {});
+  const weave = options.weave === undefined ? {} : { weave: { kind: 'twill', ...parseTwill(options.weave) } };
   const density = options.density === undefined ? {} : parseDensityPair(options.density);
   const changed = readDesign({
     ...design,
     name: options.name ?? design.name,
-    construction: { ...construction, weave },
+    construction: { ...construction, ...weave },
     lay: { ...lay, ...density },
   });
   compile(changed);

@@ -2,7 +2,7 @@ import { Command, CommanderError, Option } from 'commander';
 import { START_POINTS } from '../core/design/start-points.ts';
 import { checkCommand } from './check-command.ts';
 import { exportCommand, importCommand } from './exchange-commands.ts';
-import { newPlaidCommand } from './new-command.ts';
+import { newPlaidCommand, newStripeCommand } from './new-command.ts';
 import { renderCommand } from './render-command.ts';
 import { EXIT, run } from './run.ts';
 
@@ -15,9 +15,27 @@ const program = new Command('vetro')
 
 const density = new Option('--density <threads>', 'threads per inch or cm, such as 24/in or 24 x 22/cm');
 
-program
-  .command('new')
-  .description('make a design document')
+const make = program.command('new').description('make a design document');
+
+make
+  .command('stripe')
+  .description('bands side by side in exact widths, at any slope')
+  .requiredOption('--bands <widths>', 'widths of the bands, such as "A12.5 B6" or "A/12 B6 C/4"')
+  .option('--unit <unit>', 'what widths are in: mm, cm, in, pt, px or thread', 'mm')
+  .addOption(new Option('--slope <slope>', 'down, across, or rise over run such as 7/10').conflicts('angle'))
+  .option('--angle <degrees>', 'the slope nearest that angle whose repeat is small')
+  .option('--measured <how>', 'across the lines, or along the edge', 'across')
+  .option('--clear <letter>', 'a shade whose bands are left clear')
+  .option('--shades <list>', 'shades, such as "A=#20304a,B=#c8a24a Signal ochre"')
+  .option('--pivots <convention>', 'shared or doubled', 'shared')
+  .addOption(density)
+  .option('--resolution <dpi>', 'pixels per inch at which it is checked; left out, 300')
+  .option('--name <name>', 'name of the design')
+  .option('--number <number>', 'number on its ticket')
+  .option('-o, --output <file>', 'design document; left out, it is printed')
+  .action((options) => run(() => newStripeCommand(options)));
+
+make
   .command('plaid')
   .description('a warp sequence crossed with a weft sequence')
   .option('--warp <counts>', 'thread counts, such as "A/12 B6 C/4"')

@@ -1,15 +1,17 @@
 import { compile } from '../core/design/compile-design.ts';
-import type { Design } from '../core/design/design-schema.ts';
+import { asStripe, type Design } from '../core/design/design-schema.ts';
+import { parsePrint, parseTurn } from '../core/design/exchange/counts-text.ts';
 import {
-  parseDensityPair,
-  parsePrint,
-  parseTurn,
-  pivotsOf,
-  starterShades,
-} from '../core/design/exchange/counts-text.ts';
-import { newPlaid } from '../core/design/new-design.ts';
+  parseBandUnit,
+  parseBandWidths,
+  parseDirection,
+  parseMeasured,
+} from '../core/design/exchange/stripe-text.ts';
+import { parseDensityPair, pivotsOf, starterShades } from '../core/design/exchange/text-parts.ts';
+import { newPlaid, newStripe } from '../core/design/new-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { designFromStart } from '../core/design/start-points.ts';
+import { atAngle } from '../core/design/stripe/at-angle.ts';
 import { CoreError } from '../core/error.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';
 import { parseThreadCount } from '../core/formats/thread-count.ts';
@@ -31,6 +33,47 @@ export interface NewPlaidOptions {
   readonly density?: string;
   readonly resolution?: string;
   readonly output?: string;
+}
+
+export interface NewStripeOptions {
+  readonly name?: string;
+  readonly number?: string;
+  readonly bands: string;
+  readonly shades?: string;
+  readonly unit: string;
+  readonly slope?: string;
+  readonly angle?: string;
+  readonly measured: string;
+  readonly clear?: string;
+  readonly pivots: string;
+  readonly density?: string;
+  readonly resolution?: string;
+  readonly output?: string;
+}
+
+/** `vetro new stripe`: a design document from band widths. */
+export function newStripeCommand(options: NewStripeOptions): number {
+  const shades = options.shades === undefined ? undefined : parseShadeList(options.shades);
+  const keys = shades?.map(({ key }) => key);
+  const bands = parseBandWidths(options.bands, { keys, pivots: pivotsOf(options.pivots) });
+  const order = newStripe({
+    name: options.name ?? 'Untitled',
+    number: options.number ?? '',
+    shades: shades ?? starterShades(bands.bands.map(({ shade }) => shade)),
+    ...bands,
+    unit: parseBandUnit(options.unit),
+    slope: parseDirection(options.slope ?? 'down'),
+    measured: parseMeasured(options.measured),
+    clear: options.clear?.toUpperCase() ?? null,
+    lay: options.density === undefined ? undefined : parseDensityPair(options.density),
+    resolution: options.resolution,
+  });
+  const design = asStripe(readDesign(order));
+  const turn = options.angle === undefined ? {} : atAngle(design, options.angle);
+  const turned = readDesign({ ...design, construction: { ...design.construction, ...turn } });
+  compile(turned);
+  writeText(options.output, writeDesignText(turned));
+  return EXIT.fine;
 }
 
 /** `vetro new plaid`: a design document from thread counts. */

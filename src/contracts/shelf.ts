@@ -8,8 +8,10 @@ export const summarySchema = z.object({
   kind: z.enum(['stripe', 'plaid']),
   version: z.int(),
   verdict: z.enum(['Exact', 'Fitted', 'Open']),
-  ends: z.int(),
-  picks: z.int(),
+  /** One repeat in words; empty when there is none. */
+  size: z.string(),
+  /** Its area in square millimetres. */
+  area: z.number(),
   search: z.string(),
   updatedAt: z.string(),
 });

@@ -1,7 +1,9 @@
 import { useEffect, useRef } from 'react';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
+import { type Rational, toNumber } from '../core/exact/rational.ts';
 import { paintRows, preparePainting } from '../core/paint/painting.ts';
+import { nearSize, type RepeatUnit, repeatSize } from '../core/repeat/repeat-unit.ts';
 import { usePixelRatio } from './use-pixel-ratio.ts';
 
 interface ClothSwatchProps {
@@ -24,7 +26,7 @@ export function ClothSwatch({ design, width, height, perThread, decorative = fal
     element.height = Math.round(height * pixelRatio);
     const unit = compile(design);
     const step = Math.max(1, Math.round(perThread * pixelRatio));
-    const tile = { width: unit.content.width * step, height: unit.content.height * step };
+    const tile = tileOf(unit, step);
     const offset = { x: 0, y: -element.height };
     const painting = preparePainting(unit, { tile, width: element.width, offset, look: 'flat' });
     const image = new ImageData(element.width, element.height);
@@ -39,4 +41,14 @@ export function ClothSwatch({ design, width, height, perThread, decorative = fal
       style={{ width, height }}
     />
   );
+}
+
+/** One repeat in whole pixels; what has no threads is shown with a millimetre for one. */
+function tileOf(unit: RepeatUnit, step: number): { width: number; height: number } {
+  if (unit.content.kind === 'cells') {
+    return { width: unit.content.width * step, height: unit.content.height * step };
+  }
+  const { width, height } = nearSize(repeatSize(unit)!);
+  const pixels = (side: Rational) => Math.max(1, Math.round(toNumber(side) * step));
+  return { width: pixels(width), height: pixels(height) };
 }

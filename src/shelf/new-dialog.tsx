@@ -1,12 +1,13 @@
-import { useId, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Design } from '../core/design/design-schema.ts';
 import { designFromStart, START_POINTS, type StartPoint } from '../core/design/start-points.ts';
-import type { CoreError } from '../core/error.ts';
 import { threadCount } from '../core/thread/sequence.ts';
+import { Choice } from '../kit/choice.tsx';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { Dialog } from '../kit/dialog.tsx';
-import { Mistake } from '../kit/mistake.tsx';
 import { plural } from '../wording/measures.ts';
+import { Field, StartButtons } from './new-fields.tsx';
+import { NewStripe } from './new-stripe.tsx';
 import { fieldsOf, type StartFields, startDesign } from './start-design.ts';
 
 interface NewDialogProps {
@@ -15,8 +16,30 @@ interface NewDialogProps {
   readonly onMake: (design: Design) => void;
 }
 
-/** Begins a plaid from thread counts: typed, or taken from an example and changed. */
+const CONSTRUCTIONS = [
+  { value: 'plaid', text: 'Threads crossed: a plaid, a check, a woven stripe' },
+  { value: 'stripe', text: 'Bands in widths: a stripe, at any angle' },
+] as const;
+
+/** Begins a design of either construction. */
 export function NewDialog({ start, onClose, onMake }: NewDialogProps) {
+  const [kind, setKind] = useState<(typeof CONSTRUCTIONS)[number]['value']>('plaid');
+  return (
+    <Dialog open onOpenChange={onClose} title="New design" wide>
+      <div className="flex flex-col gap-4">
+        <Choice label="Made of" hideLabel value={kind} options={CONSTRUCTIONS} onChange={setKind} />
+        {kind === 'plaid' ? (
+          <NewPlaid start={start} onClose={onClose} onMake={onMake} />
+        ) : (
+          <NewStripe onClose={onClose} onMake={onMake} />
+        )}
+      </div>
+    </Dialog>
+  );
+}
+
+/** Begins a plaid from thread counts: typed, or taken from an example and changed. */
+function NewPlaid({ start, onClose, onMake }: NewDialogProps) {
   const [chosen, setChosen] = useState({ point: start, seed: 0 });
   const base = useMemo(() => designFromStart(chosen.point.key, chosen.seed), [chosen]);
   const [fields, setFields] = useState<StartFields>({ ...fieldsOf(base), name: '' });
@@ -25,111 +48,65 @@ export function NewDialog({ start, onClose, onMake }: NewDialogProps) {
   const errorOf = (field: string) => ('error' in result && result.field === field ? result.error : undefined);
   const set = (change: Partial<StartFields>) => setFields((old) => ({ ...old, ...change }));
   return (
-    <Dialog open onOpenChange={onClose} title="New plaid or stripe" wide>
-      <form
-        className="flex flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (design !== undefined) onMake(design);
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (design !== undefined) onMake(design);
+      }}
+    >
+      <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
+        <div className="flex flex-col gap-3">
+          <Field label="Name" value={fields.name} onChange={(name) => set({ name })} placeholder="Untitled" />
+          <Field
+            label="Warp: a letter a shade, and its threads; a slash marks the pivots"
+            value={fields.warp}
+            error={errorOf('warp')}
+            onChange={(warp) => set({ warp })}
+            counts
+          />
+          <Field
+            label="Weft, from the lower edge up"
+            value={fields.weft}
+            error={errorOf('weft')}
+            onChange={(weft) => set({ weft })}
+            placeholder="Follows the warp"
+            counts
+          />
+          <Field
+            label="Woven as: plain, or a twill such as 2/2 Z"
+            value={fields.weave}
+            error={errorOf('weave')}
+            onChange={(weave) => set({ weave })}
+            counts
+          />
+        </div>
+        <div>
+          {design === undefined ? (
+            <div className="grid h-[200px] w-[220px] place-items-center rounded border border-rule border-dashed p-4 text-center text-ash">
+              The cloth shows when the counts can be read.
+            </div>
+          ) : (
+            <>
+              <ClothSwatch design={design} width={220} height={200} perThread={3} />
+              <p className="hint mt-1">
+                {plural(threadCount(design.construction.warp), 'end')} in the warp’s repeat
+              </p>
+            </>
+          )}
+        </div>
+      </div>
+      <Examples
+        chosen={chosen.point}
+        onChoose={(point) => {
+          // The same one again: another seed, where that makes a difference.
+          const seed = point === chosen.point ? chosen.seed + 1 : 0;
+          setChosen({ point, seed });
+          set(fieldsOf(designFromStart(point.key, seed)));
         }}
-      >
-        <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
-          <div className="flex flex-col gap-3">
-            <Field
-              label="Name"
-              value={fields.name}
-              onChange={(name) => set({ name })}
-              placeholder="Untitled"
-            />
-            <Field
-              label="Warp: a letter a shade, and its threads; a slash marks the pivots"
-              value={fields.warp}
-              error={errorOf('warp')}
-              onChange={(warp) => set({ warp })}
-              counts
-            />
-            <Field
-              label="Weft, from the lower edge up"
-              value={fields.weft}
-              error={errorOf('weft')}
-              onChange={(weft) => set({ weft })}
-              placeholder="Follows the warp"
-              counts
-            />
-            <Field
-              label="Woven as: plain, or a twill such as 2/2 Z"
-              value={fields.weave}
-              error={errorOf('weave')}
-              onChange={(weave) => set({ weave })}
-              counts
-            />
-          </div>
-          <div>
-            {design === undefined ? (
-              <div className="grid h-[200px] w-[220px] place-items-center rounded border border-rule border-dashed p-4 text-center text-ash">
-                The cloth shows when the counts can be read.
-              </div>
-            ) : (
-              <>
-                <ClothSwatch design={design} width={220} height={200} perThread={3} />
-                <p className="hint mt-1">
-                  {plural(threadCount(design.construction.warp), 'end')} in the warp’s repeat
-                </p>
-              </>
-            )}
-          </div>
-        </div>
-        <Examples
-          chosen={chosen.point}
-          onChoose={(point) => {
-            // The same one again: another seed, where that makes a difference.
-            const seed = point === chosen.point ? chosen.seed + 1 : 0;
-            setChosen({ point, seed });
-            set(fieldsOf(designFromStart(point.key, seed)));
-          }}
-        />
-        <div className="flex justify-end gap-2">
-          <button type="button" className="button" onClick={onClose}>
-            Leave it
-          </button>
-          <button type="submit" className="button button-go" disabled={design === undefined}>
-            Put it on the bench
-          </button>
-        </div>
-      </form>
-    </Dialog>
-  );
-}
-
-interface FieldProps {
-  readonly label: string;
-  readonly value: string;
-  readonly onChange: (value: string) => void;
-  readonly error?: CoreError | undefined;
-  readonly placeholder?: string;
-  readonly counts?: boolean;
-}
-
-function Field({ label, value, onChange, error, placeholder, counts = false }: FieldProps) {
-  const id = useId();
-  return (
-    <div>
-      <label className="label" htmlFor={id}>
-        {label}
-      </label>
-      <input
-        id={id}
-        className={`field ${counts ? 'numbers' : ''}`}
-        value={value}
-        placeholder={placeholder}
-        maxLength={counts ? undefined : 120}
-        spellCheck={false}
-        autoComplete="off"
-        aria-invalid={error !== undefined}
-        onChange={(event) => onChange(event.target.value)}
       />
-      <div aria-live="polite">{error !== undefined && <Mistake text={value} error={error} />}</div>
-    </div>
+      <StartButtons ready={design !== undefined} onClose={onClose} />
+    </form>
   );
 }
 

@@ -23,7 +23,7 @@ export function hang(shelf: Shelf, { search, kind, order }: ShelfView): readonly
 const COMPARE: Readonly<Record<Exclude<Order, 'range'>, (a: Summary, b: Summary) => number>> = {
   name: (a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }),
   newest: (a, b) => b.updatedAt.localeCompare(a.updatedAt),
-  repeat: (a, b) => a.ends * a.picks - b.ends * b.picks,
+  repeat: (a, b) => a.area - b.area,
 };
 
 export function countDesigns(shelf: Shelf): number {

@@ -1,7 +1,7 @@
 import type { Shade } from '../core/colour/shade.ts';
 import { compile } from '../core/design/compile-design.ts';
-import type { Design } from '../core/design/design-schema.ts';
-import { starterShades } from '../core/design/exchange/counts-text.ts';
+import { asPlaid, type PlaidDesign } from '../core/design/design-schema.ts';
+import { starterShades } from '../core/design/exchange/text-parts.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
 import { formatThreadCount, parseThreadCount } from '../core/formats/thread-count.ts';
@@ -17,7 +17,7 @@ export interface StartFields {
 }
 
 /** A design's sequences and weave as they are typed. */
-export function fieldsOf({ construction }: Design): Omit<StartFields, 'name'> {
+export function fieldsOf({ construction }: PlaidDesign): Omit<StartFields, 'name'> {
   const { warp, weft, weave } = construction;
   return {
     warp: formatThreadCount(warp),
@@ -27,11 +27,11 @@ export function fieldsOf({ construction }: Design): Omit<StartFields, 'name'> {
 }
 
 export type StartResult =
-  | { readonly design: Design }
+  | { readonly design: PlaidDesign }
   | { readonly field: 'warp' | 'weft' | 'weave'; readonly error: CoreError };
 
 /** A design from what is typed over a start point, or the field that cannot be read and why. */
-export function startDesign(start: Design, { name, warp, weft, weave }: StartFields): StartResult {
+export function startDesign(start: PlaidDesign, { name, warp, weft, weave }: StartFields): StartResult {
   let field: 'warp' | 'weft' | 'weave' = 'warp';
   try {
     const pivots = start.construction.warp.mirror === 'doubled' ? 'doubled' : 'shared';
@@ -41,17 +41,19 @@ export function startDesign(start: Design, { name, warp, weft, weave }: StartFie
     field = 'weave';
     const twill = parseTwill(weave);
     const letters = [...warpSequence.bands, ...(own?.bands ?? [])].map((band) => band.shade);
-    const design = readDesign({
-      ...start,
-      name: name.trim() === '' ? 'Untitled' : name.trim(),
-      shades: shadesFor(letters, start.shades),
-      construction: {
-        ...start.construction,
-        warp: warpSequence,
-        weft: { follows: own === null, turn: own === null ? start.construction.weft.turn : 0, own },
-        weave: { kind: 'twill', ...twill },
-      },
-    });
+    const design = asPlaid(
+      readDesign({
+        ...start,
+        name: name.trim() === '' ? 'Untitled' : name.trim(),
+        shades: shadesFor(letters, start.shades),
+        construction: {
+          ...start.construction,
+          warp: warpSequence,
+          weft: { follows: own === null, turn: own === null ? start.construction.weft.turn : 0, own },
+          weave: { kind: 'twill', ...twill },
+        },
+      }),
+    );
     compile(design);
     return { design };
   } catch (error) {
@@ -61,7 +63,7 @@ export function startDesign(start: Design, { name, warp, weft, weave }: StartFie
 }
 
 /** One shade a letter: the one that is given, else a starter that is not taken. */
-function shadesFor(letters: readonly string[], given: readonly Shade[]): readonly Shade[] {
+export function shadesFor(letters: readonly string[], given: readonly Shade[]): readonly Shade[] {
   const used = [...new Set(letters)];
   const taken = new Set(given.map((shade) => shade.hex));
   const spare = starterShades([...used, ...given.map((shade) => shade.key), ...'QXZ']).filter(
@@ -70,6 +72,6 @@ function shadesFor(letters: readonly string[], given: readonly Shade[]): readonl
   const kept = given.filter((shade) => used.includes(shade.key));
   const added = used
     .filter((key) => !kept.some((shade) => shade.key === key))
-    .map((key, index) => ({ key, name: `Shade ${key}`, hex: spare[index % spare.length]!.hex }));
+    .map((key, index) => ({ ...spare[index % spare.length]!, key }));
   return [...kept, ...added];
 }

@@ -4,7 +4,6 @@ import { useState } from 'react';
 import type { Summary } from '../contracts/shelf.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
-import { plural } from '../wording/measures.ts';
 import type { ShelfActions } from './shelf-actions.ts';
 
 /** A swatch's size in CSS pixels. */
@@ -19,7 +18,7 @@ interface SwatchCardProps {
 /** One design as it hangs: a true crop of its cloth, its name and number, its repeat and verdict. */
 export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
   const [renaming, setRenaming] = useState(false);
-  const { id, name, number, version, ends, picks, verdict } = design;
+  const { id, name, number, version, size, verdict } = design;
   const times = Math.min(4, Math.ceil(usePixelRatio()));
   const address = `/api/designs/${id}/files/swatch.png?across=${SWATCH.width}&down=${SWATCH.height}&times=${times}&v=${version}`;
   return (
@@ -51,7 +50,7 @@ export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
         <div className="min-w-0 flex-1 leading-snug">
           <p className="truncate text-[12.5px] text-ash">{number}</p>
           <p className="flex items-center gap-1.5 whitespace-nowrap text-[12.5px] text-ash">
-            {ends > 0 && `${ends} × ${plural(picks, 'thread')}`}
+            {size}
             <span aria-hidden="true">·</span>
             <VerdictMark verdict={verdict} size={13} />
           </p>

@@ -1,4 +1,6 @@
 import { multiply, type Rational, rational, toDecimal } from '../core/exact/rational.ts';
+import { isRational, nearRational, type Root, rootText } from '../core/exact/root.ts';
+import type { TrueSize } from '../core/repeat/repeat-unit.ts';
 import { fromMillimetres, type LengthUnit } from '../core/units/length.ts';
 
 /** Decimal places in which a length of each unit is shown: a thousandth of a millimetre or finer. */
@@ -7,6 +9,28 @@ const PLACES: Readonly<Record<LengthUnit, number>> = { mm: 3, cm: 4, in: 5 };
 /** A length in `unit`, such as "38.1" or "1.16667". */
 export function lengthText(millimetres: Rational, unit: LengthUnit): string {
   return toDecimal(fromMillimetres(millimetres, unit), PLACES[unit]);
+}
+
+/** A size in `unit`: "38.1 × 12 mm"; "≈ 17.437 × 12.206 mm" where it is irrational. */
+export function sizeText({ width, height }: TrueSize, unit: LengthUnit): string {
+  const about = isRational(width) && isRational(height) ? '' : '≈ ';
+  return `${about}${sideText(width, unit)} × ${sideText(height, unit)} ${unit}`;
+}
+
+/** A size in `unit` to a tenth of a millimetre or so, where there is little room: "17.4 × 12.2 mm". */
+export function shortSizeText({ width, height }: TrueSize, unit: LengthUnit): string {
+  const side = (length: Root) => toDecimal(fromMillimetres(nearRational(length), unit), PLACES[unit] - 2);
+  return `${side(width)} × ${side(height)} ${unit}`;
+}
+
+/** One side of a size, rounded. */
+export function sideText(side: Root, unit: LengthUnit): string {
+  return lengthText(nearRational(side), unit);
+}
+
+/** A side in `unit` as it is: "10√149/7". */
+export function exactSideText(side: Root, unit: LengthUnit): string {
+  return rootText({ ...side, coefficient: fromMillimetres(side.coefficient, unit) });
 }
 
 /** A relative error in parts per million, signed: "−61 ppm", "+0.27 ppm", "0 ppm". */

@@ -26,6 +26,26 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'weave/float': ({ over, under, most }) =>
     `A twill goes over and under at least 1 and at most ${most} threads, got ${over}/${under}.`,
   'weave/text': ({ text }) => `“${text}” is not a weave. Write plain, or a twill such as 2/2Z or 3/1S.`,
+  'weave/none': () => 'Only cloth that is woven takes a weave.',
+  'width/not-positive': ({ text }) => `A width must be more than nothing, got “${text}”.`,
+  'width/too-wide': ({ text, most }) => `“${text}” is wider than ${most} mm, the widest band here.`,
+  'notation/width': ({ word, width }) =>
+    width === ''
+      ? `“${word}” has no width. Write it behind the letter, such as ${word}12.5.`
+      : `“${width}” is not a width. Write a number such as 12.5, 1/3 or 3/4in.`,
+  'stripe/too-large': ({ width, height, most }) =>
+    `That slope repeats only after ${width} × ${height} m; at most ${most} m are made. Choose a simpler slope or narrower bands.`,
+  'stripe/unit': ({ text, known }) => `“${text}” is no unit of widths. There are: ${known}.`,
+  'stripe/measured': ({ text }) => `Widths are measured “across” or along the “edge”, got “${text}”.`,
+  'slope/none': () => 'A slope of 0/0 goes nowhere. Write its rise over its run, such as 7/10.',
+  'slope/text': ({ text }) =>
+    `“${text}” is not a slope. Write down, across, or its rise over its run, such as 7/10.`,
+  'slope/range': ({ rise, run, most }) =>
+    `A slope of ${rise}/${run} is too fine: rise and run go up to ${most}.`,
+  'slope/degrees': ({ text, most }) => `An angle goes from −${most}° to ${most}°, got “${text}”.`,
+  'slope/no-offer': ({ text }) =>
+    `No slope near ${text}° repeats within 10 m with these bands. Make them narrower, or choose lines that run down or across.`,
+  'send/no-threads': () => 'Pixels a thread are for cloth with threads. Choose a resolution instead.',
   'print/strength': ({ text }) => `A strength must be from 0 to 1, got “${text}”.`,
   'print/text': ({ text, blends }) =>
     `“${text}” says nothing about printing. Write a blend (${blends}), a strength such as 1/2, and warp or weft for the stripes on top.`,

@@ -22,7 +22,9 @@ export function verdictSentence(report: RepeatReport): string {
 
 const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
   numbers: ({ numbers }) =>
-    `It does not repeat: ${grouped(numbers.differing[0] + numbers.differing[1])} places differ one step of the lattice away.`,
+    numbers.kind === 'cells'
+      ? `It does not repeat: ${grouped(numbers.differing[0] + numbers.differing[1])} places differ one step of the lattice away.`
+      : `It does not repeat: ${grouped(numbers.loose + numbers.turned + numbers.misses)} of its parts do not close.`,
   'no-repeat': () => 'It has no upright repeat.',
   'pixels-vanish': ({ dpi }) =>
     `At ${toDecimal(dpi, 3)} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
@@ -31,6 +33,15 @@ const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
   painted: ({ painted }) =>
     `Painted twice, half a tile apart, ${grouped(painted?.differingBytes ?? 0)} bytes differ.`,
 };
+
+/** What proves that the numbers close. */
+export function numbersSentence({ numbers }: RepeatReport): string {
+  if (numbers.kind === 'cells') {
+    return `In numbers: each of ${grouped(numbers.compared)} cells equals the one a repeat away.`;
+  }
+  const { vertices, edges, faces } = numbers;
+  return `In numbers: ${grouped(faces)} faces cover the repeat once, each of ${grouped(edges)} edges has one on either side (${vertices} − ${edges} + ${faces} = 0), and its edges hold whole periods.`;
+}
 
 /** Why one direction's repeat is as long as it is: "24 ends laid out; with the weave’s 4 they come round after 24." */
 export function directionSentence(facts: DirectionFacts, one: string): string {

@@ -3,12 +3,13 @@ import type { Proof } from '../core/colour/proof.ts';
 import { checkDesign } from '../core/design/check-design.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
+import { toNumber } from '../core/exact/rational.ts';
 import type { Rectangle } from '../core/exact/vector.ts';
 import { orderPicture, type PictureOrder, type PictureScale } from '../core/formats/picture-order.ts';
 import { type Look, paintRows, preparePainting } from '../core/paint/painting.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { proofed } from '../core/repeat/proofed.ts';
-import type { RepeatUnit } from '../core/repeat/repeat-unit.ts';
+import { nearSize, type RepeatUnit, repeatSize } from '../core/repeat/repeat-unit.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 
 /** What of the endless cloth is to be painted, in device pixels. */
@@ -32,8 +33,8 @@ let compiled: { readonly design: string; readonly unit: RepeatUnit } | undefined
 
 /** The unit of the design asked for last is kept: panning and zooming paint it again and again. */
 function unitOf(design: Design): RepeatUnit {
-  const { shades, construction, lay } = design;
-  const name = JSON.stringify([shades, construction, lay]);
+  const { shades, construction, lay, resolution } = design;
+  const name = JSON.stringify([shades, construction, lay, resolution]);
   if (compiled?.design !== name) compiled = { design: name, unit: compile(design) };
   return compiled.unit;
 }
@@ -49,11 +50,13 @@ function answering<T>(work: () => T): Answer<T> {
 }
 
 const api = {
-  /** Size of one repeat in threads. */
+  /** Size of one repeat in threads; in millimetres where there are none. */
   measure: (design: Design): Answer<{ ends: number; picks: number }> =>
     answering(() => {
-      const { content } = unitOf(design);
-      return { ends: content.width, picks: content.height };
+      const unit = unitOf(design);
+      if (unit.content.kind === 'cells') return { ends: unit.content.width, picks: unit.content.height };
+      const size = nearSize(repeatSize(unit)!);
+      return { ends: toNumber(size.width), picks: toNumber(size.height) };
     }),
 
   paint: (order: PatchOrder): Answer<ImageBitmap> => {

@@ -28,12 +28,14 @@ export async function openNew(page: Page, text: string): Promise<string> {
   return id;
 }
 
-export function rail(page: Page, direction: 'Warp' | 'Weft'): Locator {
+type RailName = 'Warp' | 'Weft' | 'Bands';
+
+export function rail(page: Page, direction: RailName): Locator {
   return page.getByRole('listbox', { name: new RegExp(`^${direction} rail`) });
 }
 
 /** The typed bands of a rail, in order of their places. */
-export function band(page: Page, direction: 'Warp' | 'Weft', index: number): Locator {
+export function band(page: Page, direction: RailName, index: number): Locator {
   return rail(page, direction).locator(`[data-band="${index}"]`);
 }
 

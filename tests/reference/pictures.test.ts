@@ -12,7 +12,7 @@ import { unitToPng } from '../../src/core/formats/unit-png.ts';
 import { unitToSvg } from '../../src/core/formats/unit-svg.ts';
 import { paintTile } from '../../src/core/paint/painting.ts';
 import type { RepeatUnit } from '../../src/core/repeat/repeat-unit.ts';
-import { cellAt } from '../../src/core/thread/cells.ts';
+import { type Cells, cellAt } from '../../src/core/thread/cells.ts';
 import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
 import { SAMPLE, sampleDesign, someDesign } from '../sample-design.ts';
 
@@ -40,7 +40,7 @@ function chunksOf(png: Buffer): { name: string; data: Buffer }[] {
 
 /** Expects a decoded picture to show the cells at `step` pixels each, repeated. */
 function expectCells(
-  unit: RepeatUnit,
+  unit: RepeatUnit<Cells>,
   step: number,
   decoded: { width: number; height: number; data: Uint8Array },
 ) {

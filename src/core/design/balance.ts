@@ -3,9 +3,8 @@ import { type Rational, rational } from '../exact/rational.ts';
 import type { Cells } from '../thread/cells.ts';
 import { type LaidBand, layOut } from '../thread/sequence.ts';
 import { isSameTurned, isSymmetric } from '../thread/symmetry.ts';
-import { compile } from './compile-design.ts';
-import type { Design } from './design-schema.ts';
-import { threadsOfPlaid, weftOf } from './plaid/compile-plaid.ts';
+import type { PlaidDesign } from './design-schema.ts';
+import { compilePlaid, threadsOfPlaid, weftOf } from './plaid/compile-plaid.ts';
 
 /** How much of something there is of one shade. */
 export interface ShadeShare {
@@ -33,9 +32,9 @@ export interface Balance {
 }
 
 /** @throws CoreError as `compile` */
-export function balanceOf(design: Design): Balance {
+export function balanceOf(design: PlaidDesign): Balance {
   const { construction, shades } = design;
-  const { content } = compile(design);
+  const content = compilePlaid(construction, shades);
   const threads = threadsOfPlaid(construction, shades);
   const direction = (sequence: Uint16Array, bands: readonly LaidBand[]): DirectionBalance => {
     const sorted = [...bands].sort((a, b) => b.count - a.count);

@@ -1,21 +1,41 @@
-import { CoreError } from '../error.ts';
+import { divide, ONE } from '../exact/rational.ts';
 import type { Vector } from '../exact/vector.ts';
 import { type RepeatUnit, straightUnit } from '../repeat/repeat-unit.ts';
+import type { Cells } from '../thread/cells.ts';
+import type { Partition } from '../tiling/partition.ts';
+import type { BandScale } from '../units/band-width.ts';
 import { parseDensity, threadPitch } from '../units/density.ts';
-import type { Design, Lay } from './design-schema.ts';
+import { toMillimetres } from '../units/length.ts';
+import { parseResolution } from '../units/resolution.ts';
+import type { Design, Lay, PlaidDesign, StripeDesign } from './design-schema.ts';
 import { compilePlaid } from './plaid/compile-plaid.ts';
+import { compileStripe } from './stripe/compile-stripe.ts';
 
 /**
  * The exact repeat of a design: the one way from its numbers to anything that is shown, checked or sent.
  * @throws CoreError of the construction
  */
-export function compile({ construction, shades, lay }: Design): RepeatUnit {
+export function compile(design: PlaidDesign): RepeatUnit<Cells>;
+export function compile(design: StripeDesign): RepeatUnit<Partition>;
+export function compile(design: Design): RepeatUnit;
+export function compile(design: Design): RepeatUnit {
+  const { construction, shades, lay } = design;
   switch (construction.kind) {
     case 'plaid':
       return straightUnit(compilePlaid(construction, shades), pitchOf(lay));
+    case 'stripe':
+      return compileStripe(construction, shades, bandScale(design));
     default:
-      throw new CoreError('design/construction', { kind: construction.kind satisfies never });
+      return construction satisfies never;
   }
+}
+
+/** What a thread and a pixel measure, for bands that are counted in them. */
+export function bandScale({ lay, resolution }: Pick<Design, 'lay' | 'resolution'>): BandScale {
+  return {
+    thread: pitchOf(lay).x,
+    pixel: divide(toMillimetres(ONE, 'in'), parseResolution(resolution)),
+  };
 }
 
 /** Millimetres of one thread, across and up. */

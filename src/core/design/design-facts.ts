@@ -3,7 +3,7 @@ import { longestFloat } from '../thread/longest-float.ts';
 import type { Sequence } from '../thread/sequence.ts';
 import { smallestPeriod } from '../thread/smallest-period.ts';
 import { interlace } from '../thread/weave.ts';
-import type { Design } from './design-schema.ts';
+import type { Design, PlaidDesign } from './design-schema.ts';
 import { threadsOfPlaid, weftOf } from './plaid/compile-plaid.ts';
 
 /** How one direction's repeat comes about. */
@@ -22,12 +22,13 @@ export interface DirectionFacts {
 export type Kind = 'stripe' | 'plaid';
 
 export function kindOf({ construction }: Design): Kind {
+  if (construction.kind === 'stripe') return 'stripe';
   const plain = (sequence: Sequence) => new Set(sequence.bands.map((band) => band.shade)).size === 1;
   return plain(construction.warp) || plain(weftOf(construction)) ? 'stripe' : 'plaid';
 }
 
 /** Why the repeat is as long as it is, and the longest float; a print has none. */
-export function threadFacts(design: Design): {
+export function threadFacts(design: PlaidDesign): {
   warp: DirectionFacts;
   weft: DirectionFacts;
   float: number | undefined;

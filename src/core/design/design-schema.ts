@@ -5,11 +5,13 @@ import { DENSITY_BASES, parseDensity } from '../units/density.ts';
 import { LENGTH_UNITS } from '../units/length.ts';
 import { parseResolution } from '../units/resolution.ts';
 import { exactText } from './exact-text.ts';
-import { plaidSchema } from './plaid/plaid-schema.ts';
+import { type Plaid, plaidSchema } from './plaid/plaid-schema.ts';
+import { shadesUsed } from './shades-used.ts';
+import { type Stripe, stripeSchema } from './stripe/stripe-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 4;
+export const DESIGN_VERSION = 5;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;
@@ -46,7 +48,7 @@ export const designSchema = z
     number: z.string().max(MAX_NAME),
     shades: z.array(shadeSchema).min(1).max(MAX_SHADES),
     colourways: z.array(colourwaySchema).max(MAX_COLOURWAYS),
-    construction: z.discriminatedUnion('kind', [plaidSchema]),
+    construction: z.discriminatedUnion('kind', [plaidSchema, stripeSchema]),
     lay: laySchema,
     resolution: exactText(parseResolution),
   })
@@ -64,22 +66,38 @@ export const designSchema = z
         context.addIssue({ code: 'custom', path: ['colourways', index, 'name'], message: 'colourway/twice' });
       }
     });
-    const { warp, weft } = design.construction;
-    for (const [path, own] of [
-      [['construction', 'warp'], warp],
-      [['construction', 'weft', 'own'], weft.own],
-    ] as const) {
-      (own?.bands ?? []).forEach(({ shade }, index) => {
-        if (!keys.has(shade)) {
-          context.addIssue({
-            code: 'custom',
-            path: [...path, 'bands', index, 'shade'],
-            message: 'band/shade',
-          });
-        }
-      });
+    for (const { path, key } of shadesUsed(design.construction)) {
+      if (!keys.has(key)) {
+        context.addIssue({ code: 'custom', path: ['construction', ...path], message: 'band/shade' });
+      }
     }
   });
 
 export type Design = z.infer<typeof designSchema>;
+export type Construction = Design['construction'];
 export type Lay = Design['lay'];
+
+/** A design of one construction. */
+export type DesignOf<C extends Construction> = Design & { construction: C };
+export type PlaidDesign = DesignOf<Plaid>;
+export type StripeDesign = DesignOf<Stripe>;
+
+export function isPlaid(design: Design): design is PlaidDesign {
+  return design.construction.kind === 'plaid';
+}
+
+/** For what only a plaid is asked for. */
+export function asPlaid(design: Design): PlaidDesign {
+  if (!isPlaid(design)) throw new Error(`expected a plaid, got a ${design.construction.kind}`);
+  return design;
+}
+
+/** For what only a stripe is asked for. */
+export function asStripe(design: Design): StripeDesign {
+  if (!isStripe(design)) throw new Error(`expected a stripe, got a ${design.construction.kind}`);
+  return design;
+}
+
+export function isStripe(design: Design): design is StripeDesign {
+  return design.construction.kind === 'stripe';
+}

@@ -8,6 +8,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   1: splitDensity,
   2: addPrinting,
   3: addColourways,
+  4: addStripes,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -33,6 +34,11 @@ function addPrinting(document: Readonly<Record<string, unknown>>): Record<string
 function addColourways(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
   const { format, version: _, name, number, shades, ...rest } = document;
   return { format, version: 4, name, number, shades, colourways: [], ...rest };
+}
+
+/** Version 4 knew no construction but plaids; they are as they were. */
+function addStripes(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  return { ...document, version: 5 };
 }
 
 /** How a plaid is printed that was never printed: at half strength, the warp on top. */

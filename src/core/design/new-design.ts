@@ -1,15 +1,30 @@
 import type { Shade } from '../colour/shade.ts';
+import { UPRIGHT } from '../exact/slope.ts';
 import type { Sequence } from '../thread/sequence.ts';
 import type { Twill } from '../thread/weave.ts';
-import { DESIGN_FORMAT, DESIGN_VERSION, type Design, type Lay } from './design-schema.ts';
+import {
+  DESIGN_FORMAT,
+  DESIGN_VERSION,
+  type Design,
+  type Lay,
+  type PlaidDesign,
+  type StripeDesign,
+} from './design-schema.ts';
 import { USUAL_PRINT } from './migrate-design.ts';
 import type { PrintChoice } from './plaid/plaid-schema.ts';
+import type { Stripe } from './stripe/stripe-schema.ts';
 
-/** What a new plaid is made of; what is left out takes the usual value. */
-export interface PlaidOrder {
+/** What every new design is made of; what is left out takes the usual value. */
+interface CommonOrder {
   readonly name: string;
   readonly number?: string;
   readonly shades: readonly Shade[];
+  readonly lay?: Partial<Lay> | undefined;
+  readonly resolution?: string | undefined;
+}
+
+/** What a new plaid is made of; what is left out takes the usual value. */
+export interface PlaidOrder extends CommonOrder {
   readonly warp: Sequence;
   /** Undefined: follows the warp. */
   readonly weft?: Sequence | undefined;
@@ -18,21 +33,14 @@ export interface PlaidOrder {
   readonly weave?: Twill | undefined;
   /** Given: it is printed, not woven. */
   readonly print?: PrintChoice | undefined;
-  readonly lay?: Partial<Lay> | undefined;
-  readonly resolution?: string | undefined;
 }
 
 /** A plaid's design document, checked later where it is read. */
-export function newPlaid(order: PlaidOrder): Design {
+export function newPlaid(order: PlaidOrder): PlaidDesign {
   const weave = order.weave ?? { over: 2, under: 2, hand: 'Z' };
   const copy = ({ bands, mirror }: Sequence) => ({ bands: bands.map((band) => ({ ...band })), mirror });
   return {
-    format: DESIGN_FORMAT,
-    version: DESIGN_VERSION,
-    name: order.name,
-    number: order.number ?? '',
-    shades: order.shades.map((shade) => ({ ...shade })),
-    colourways: [],
+    ...beginning(order),
     construction: {
       kind: 'plaid',
       warp: copy(order.warp),
@@ -45,6 +53,38 @@ export function newPlaid(order: PlaidOrder): Design {
       weave: { kind: 'twill', ...weave },
       print: { ...(order.print ?? USUAL_PRINT) },
     },
+  };
+}
+
+/** What a new stripe is made of; what is left out takes the usual value: upright bands in millimetres. */
+export type StripeOrder = CommonOrder & Pick<Stripe, 'bands'> & Partial<Omit<Stripe, 'kind' | 'bands'>>;
+
+/** A stripe's design document, checked later where it is read. */
+export function newStripe(order: StripeOrder): StripeDesign {
+  return {
+    ...beginning(order),
+    construction: {
+      kind: 'stripe',
+      bands: order.bands.map((band) => ({ ...band })),
+      mirror: order.mirror ?? 'none',
+      unit: order.unit ?? 'mm',
+      slope: { ...(order.slope ?? UPRIGHT) },
+      asked: order.asked ?? null,
+      measured: order.measured ?? 'across',
+      clear: order.clear ?? null,
+    },
+  };
+}
+
+/** What every construction has. */
+function beginning(order: CommonOrder): Omit<Design, 'construction'> {
+  return {
+    format: DESIGN_FORMAT,
+    version: DESIGN_VERSION,
+    name: order.name,
+    number: order.number ?? '',
+    shades: order.shades.map((shade) => ({ ...shade })),
+    colourways: [],
     lay: { kind: 'straight', ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
     resolution: order.resolution ?? '300',
   };

@@ -1,7 +1,7 @@
 import { CoreError } from '../error.ts';
 import { formatThreadCount } from '../formats/thread-count.ts';
 import { irregularBands } from '../thread/irregular.ts';
-import type { Design } from './design-schema.ts';
+import { asPlaid, type PlaidDesign } from './design-schema.ts';
 import { designFromText } from './exchange/counts-text.ts';
 
 /** A known stripe or check in a few numbers, to begin from. */
@@ -182,10 +182,10 @@ export const START_POINTS: readonly StartPoint[] = [
  * @param seed  whole; tells irregular ones apart
  * @throws CoreError "start/unknown" {key, known}
  */
-export function designFromStart(key: string, seed = 0): Design {
+export function designFromStart(key: string, seed = 0): PlaidDesign {
   const start = START_POINTS.find((each) => each.key === key);
   if (start === undefined) {
     throw new CoreError('start/unknown', { key, known: START_POINTS.map((each) => each.key) });
   }
-  return designFromText(start.text(seed), start.name);
+  return asPlaid(designFromText(start.text(seed), start.name));
 }

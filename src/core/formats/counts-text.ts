@@ -17,6 +17,12 @@ export const COUNTS_FIELDS = [
   'weave',
   'print',
   'density',
+  'stripe',
+  'unit',
+  'slope',
+  'angle',
+  'measured',
+  'clear',
 ] as const;
 export type CountsName = (typeof COUNTS_FIELDS)[number];
 export type CountsFields = Readonly<Partial<Record<CountsName, CountsField>>>;
@@ -42,7 +48,7 @@ export function parseCountsText(text: string): CountsFields {
     if (fields[field] !== undefined) throw new CoreError('counts/twice', { line: index + 1, field });
     fields[field] = { value, at: start + offset };
   });
-  if (fields.warp === undefined) throw new CoreError('counts/no-warp', {});
+  if (fields.warp === undefined && fields.stripe === undefined) throw new CoreError('counts/no-warp', {});
   return fields;
 }
 

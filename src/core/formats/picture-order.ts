@@ -1,9 +1,10 @@
 import { CoreError } from '../error.ts';
 import { parseExact } from '../exact/parse-exact.ts';
 import { divide, multiply, type Rational, rational, round, toText } from '../exact/rational.ts';
+import { nearRational } from '../exact/root.ts';
 import type { Rectangle } from '../exact/vector.ts';
 import { MAX_PIXELS, nearestFit } from '../repeat/pixel-fit.ts';
-import { type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
+import { nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
 import { type LengthUnit, parseLength } from '../units/length.ts';
 import { pixelsIn, pixelsPerMetre } from '../units/resolution.ts';
 
@@ -30,7 +31,7 @@ export const MAX_PER_STEP = 200;
 /**
  * Turns a wish into whole pixels.
  * @param sheet  size in millimetres of a sheet of repeats; undefined for one repeat
- * @throws CoreError "svg/no-repeat" | "send/vanishes" | "send/too-large"
+ * @throws CoreError "svg/no-repeat" | "send/no-threads" | "send/vanishes" | "send/too-large"
  */
 export function orderPicture(
   unit: RepeatUnit,
@@ -65,7 +66,9 @@ function byResolution(unit: RepeatUnit, dpi: Rational, sheet: Rectangle | undefi
 
 function byStep(unit: RepeatUnit, perStep: number, sheet: Rectangle | undefined): PictureOrder {
   trueSize(unit);
-  const { content, pitch } = unit;
+  const { content } = unit;
+  if (content.kind !== 'cells') throw new CoreError('send/no-threads', {});
+  const pitch = { x: nearRational(unit.pitch.x), y: nearRational(unit.pitch.y) };
   const tile = { width: content.width * perStep, height: content.height * perStep };
   const along = (length: Rational, step: Rational) =>
     wholePixels(multiply(divide(length, step), rational(perStep)));
@@ -81,7 +84,7 @@ function byStep(unit: RepeatUnit, perStep: number, sheet: Rectangle | undefined)
 function trueSize(unit: RepeatUnit): Rectangle {
   const size = repeatSize(unit);
   if (size === null) throw new CoreError('svg/no-repeat', {});
-  return size;
+  return nearSize(size);
 }
 
 /** Nearest whole number of pixels, at least one; a tie goes up. */

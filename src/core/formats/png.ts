@@ -14,12 +14,16 @@ export interface PngImage {
   readonly height: number;
   /** Pixels per metre, both ways. */
   readonly pixelsPerMetre: { readonly x: number; readonly y: number };
-  /** Up to 256 opaque colours, three bytes each, for rows of indexes; undefined for rows of RGB. */
+  /** Bytes a pixel: an index into the palette, RGB, or RGBA. */
+  readonly channels: 1 | 3 | 4;
+  /** Up to 256 colours, three bytes each, for rows of indexes. */
   readonly palette: Uint8Array | undefined;
+  /** Opacity of each of the palette's colours; undefined when all are opaque. */
+  readonly opacity: Uint8Array | undefined;
   /** Rows after which the picture repeats downward; its height when it does not. */
   readonly period: number;
   /**
-   * The first `period` rows from the top, one byte (index) or three bytes (RGB) a pixel; may be asked for again.
+   * The first `period` rows from the top, `channels` bytes a pixel; may be asked for again.
    * A row that is the same object as the one before it is known to be equal.
    */
   readonly rows: () => Iterable<Uint8Array>;
@@ -37,11 +41,12 @@ const MAX_BAND = 1 << 27;
  */
 export async function* encodePng(image: PngImage, compressor: Compressor): AsyncIterable<Uint8Array> {
   yield Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a);
-  const kind = image.palette === undefined ? 2 : 3;
+  const kind = { 1: 3, 3: 2, 4: 6 }[image.channels];
   yield chunk('IHDR', [...word(image.width), ...word(image.height), 8, kind, 0, 0, 0]);
   yield chunk('sRGB', [1]);
   yield chunk('pHYs', [...word(image.pixelsPerMetre.x), ...word(image.pixelsPerMetre.y), 1]);
   if (image.palette !== undefined) yield chunk('PLTE', image.palette);
+  if (image.opacity !== undefined) yield chunk('tRNS', image.opacity);
   const repeats = Math.floor(image.height / image.period);
   if (repeats >= MIN_REPEATS && image.period * lineLength(image) <= MAX_BAND) {
     yield* repeatedBand(image, repeats, compressor);
@@ -110,8 +115,8 @@ function* filterRows(image: PngImage): Iterable<Uint8Array> {
 }
 
 /** Bytes of a filtered row. */
-function lineLength({ width, palette }: PngImage): number {
-  return 1 + width * (palette === undefined ? 3 : 1);
+function lineLength({ width, channels }: PngImage): number {
+  return 1 + width * channels;
 }
 
 function chunk(name: string, data: ArrayLike<number>): Uint8Array {

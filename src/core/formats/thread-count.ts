@@ -22,19 +22,10 @@ export interface ThreadCountContext {
  *         "notation/count" | "notation/pivot" | "sequence/bands" | "sequence/threads"
  */
 export function parseThreadCount(text: string, { keys, pivots }: ThreadCountContext): Sequence {
-  if (text.length > MAX_THREAD_COUNT_TEXT) {
-    throw new CoreError('notation/too-long', { length: text.length, most: MAX_THREAD_COUNT_TEXT });
-  }
-  const words = [...text.matchAll(/[^\s,;]+/g)].map((match) => readWord(match[0], match.index, keys));
-  if (words.length === 0) throw new CoreError('notation/empty', { at: 0, length: 0 });
-  if (words.length > MAX_BANDS) {
-    throw new CoreError('sequence/bands', { bands: words.length, most: MAX_BANDS });
-  }
-  const mirrored = words.some((word) => word.pivot);
-  if (mirrored) checkPivots(words);
+  const words = splitBands(text, keys);
   const sequence: Sequence = {
-    bands: words.map(({ shade, count }): Band => ({ shade, count })),
-    mirror: mirrored ? pivots : 'none',
+    bands: words.map((word): Band => ({ shade: word.shade, count: readCount(word) })),
+    mirror: words[0]!.pivot ? pivots : 'none',
   };
   checkSequence(sequence);
   return sequence;
@@ -51,13 +42,32 @@ export function formatThreadCount({ bands, mirror }: Sequence): string {
     .join(' ');
 }
 
-interface Word extends Band {
+/** One band of a text: its shade, whether a slash marks it as a pivot, and what is written behind. */
+export interface BandWord {
+  readonly word: string;
+  readonly shade: string;
   readonly pivot: boolean;
+  readonly rest: string;
+  /** Where the word begins, and where the rest does. */
   readonly at: number;
-  readonly length: number;
+  readonly restAt: number;
 }
 
-function readWord(word: string, at: number, keys: readonly string[] | undefined): Word {
+/** @throws CoreError as `parseThreadCount`, but for the counts */
+export function splitBands(text: string, keys: readonly string[] | undefined): readonly BandWord[] {
+  if (text.length > MAX_THREAD_COUNT_TEXT) {
+    throw new CoreError('notation/too-long', { length: text.length, most: MAX_THREAD_COUNT_TEXT });
+  }
+  const words = [...text.matchAll(/[^\s,;]+/g)].map((match) => splitWord(match[0], match.index, keys));
+  if (words.length === 0) throw new CoreError('notation/empty', { at: 0, length: 0 });
+  if (words.length > MAX_BANDS) {
+    throw new CoreError('sequence/bands', { bands: words.length, most: MAX_BANDS });
+  }
+  if (words.some((word) => word.pivot)) checkPivots(words);
+  return words;
+}
+
+function splitWord(word: string, at: number, keys: readonly string[] | undefined): BandWord {
   const match = /^([A-Za-z]+)(\/?)(.*)$/.exec(word);
   if (match === null) throw new CoreError('notation/band', { word, at, length: word.length });
   const letters = match[1]!;
@@ -65,31 +75,34 @@ function readWord(word: string, at: number, keys: readonly string[] | undefined)
   if (letters.length > 3 || (keys !== undefined && !keys.includes(shade))) {
     throw new CoreError('notation/shade', { shade, at, length: letters.length, known: keys ?? [] });
   }
-  const digits = match[3]!;
-  const count = /^\d{1,10}$/.test(digits) ? Number(digits) : Number.NaN;
+  const restAt = at + letters.length + match[2]!.length;
+  return { word, shade, pivot: match[2] === '/', rest: match[3]!, at, restAt };
+}
+
+function readCount({ word, rest, at, restAt }: BandWord): number {
+  const count = /^\d{1,10}$/.test(rest) ? Number(rest) : Number.NaN;
   if (!(count >= 1 && count <= MAX_COUNT)) {
-    const before = letters.length + match[2]!.length;
     throw new CoreError('notation/count', {
       word,
-      count: digits,
-      at: at + (digits === '' ? 0 : before),
-      length: digits === '' ? word.length : digits.length,
+      count: rest,
+      at: rest === '' ? at : restAt,
+      length: rest === '' ? word.length : rest.length,
       most: MAX_COUNT,
     });
   }
-  return { shade, count, pivot: match[2] === '/', at, length: word.length };
+  return count;
 }
 
 /** Pivots are the first and the last band, both or neither. */
-function checkPivots(words: readonly Word[]): void {
+function checkPivots(words: readonly BandWord[]): void {
   const last = words.length - 1;
   words.forEach((word, index) => {
     const end = index === 0 || index === last;
     if (word.pivot !== end) {
       throw new CoreError('notation/pivot', {
-        word: `${word.shade}${word.pivot ? '/' : ''}${word.count}`,
+        word: word.word,
         at: word.at,
-        length: word.length,
+        length: word.word.length,
         marked: word.pivot,
       });
     }

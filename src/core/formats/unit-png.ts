@@ -1,13 +1,14 @@
 import { type PaintWindow, paintRows, preparePainting } from '../paint/painting.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { PictureOrder } from './picture-order.ts';
-import { type Compressor, encodePng } from './png.ts';
+import { type Compressor, encodePng, type PngImage } from './png.ts';
 
 /** Most colours of a palette. */
 const MAX_PALETTE = 256;
 
 /**
- * Writes a repeat, a sheet of repeats, or a crop of one as PNG: indexes when it has up to 256 colours, else RGB. Only
+ * Writes a repeat, a sheet of repeats, or a crop of one as PNG: indexes when it has up to 256 colours, else RGB, or RGBA
+ * where something is left clear. Only
  * one repeat is painted, and of it no more than the picture shows; its rows are copied to the picture's width.
  */
 export function unitToPng(
@@ -17,29 +18,40 @@ export function unitToPng(
 ): AsyncIterable<Uint8Array> {
   const { width, height, pixelsPerMetre, tile } = order;
   const colours = coloursOf(unit, order);
-  const writeRow =
-    colours === undefined
-      ? writeRgb
-      : (pixels: Uint32Array, line: Uint8Array) => {
-          for (let x = 0; x < pixels.length; x += 1) line[x] = colours.get(pixels[x]!)!;
-        };
-  const bytesPerPixel = colours === undefined ? 3 : 1;
+  const channels = colours !== undefined ? 1 : hasClear(unit) ? 4 : 3;
+  const writeRow = (pixels: Uint32Array, line: Uint8Array) => {
+    if (colours === undefined) writeBytes(pixels, line, channels);
+    else for (let x = 0; x < pixels.length; x += 1) line[x] = colours.get(pixels[x]!)!;
+  };
   const rows = function* () {
     let before: Uint32Array | undefined;
     let line = new Uint8Array(0);
     for (const pixels of paintedRows(unit, order)) {
       if (before === undefined || !sameRow(before, pixels)) {
-        line = new Uint8Array(width * bytesPerPixel);
+        line = new Uint8Array(width * channels);
         writeRow(pixels, line);
-        repeatAlong(line, pixels.length * bytesPerPixel);
+        repeatAlong(line, pixels.length * channels);
         before = pixels.slice();
       }
       yield line;
     }
   };
-  const palette = colours && paletteBytes([...colours.keys()]);
-  const period = Math.min(tile.height, height);
-  return encodePng({ width, height, pixelsPerMetre, palette, period, rows }, compressor);
+  const palette = colours && Uint32Array.from(colours.keys());
+  const image: PngImage = {
+    width,
+    height,
+    pixelsPerMetre,
+    channels,
+    palette: palette && bytesOf(palette, 3),
+    opacity: palette && hasClear(unit) ? bytesOf(palette, 4).filter((_, at) => at % 4 === 3) : undefined,
+    period: Math.min(tile.height, height),
+    rows,
+  };
+  return encodePng(image, compressor);
+}
+
+function hasClear({ content }: RepeatUnit): boolean {
+  return content.kind === 'partition' && content.clear.includes(true);
 }
 
 /** Each colour of the picture with its index, or undefined when there are too many. */
@@ -79,17 +91,18 @@ function repeatAlong(line: Uint8Array, period: number): void {
   }
 }
 
-function writeRgb(pixels: Uint32Array, line: Uint8Array): void {
+/** Red, green, blue and, with four channels, alpha of each pixel. */
+function writeBytes(pixels: Uint32Array, line: Uint8Array, channels: 3 | 4 | 1): void {
   const bytes = new Uint8Array(pixels.buffer, pixels.byteOffset, pixels.byteLength);
   for (let x = 0; x < pixels.length; x += 1) {
-    line[x * 3] = bytes[x * 4]!;
-    line[x * 3 + 1] = bytes[x * 4 + 1]!;
-    line[x * 3 + 2] = bytes[x * 4 + 2]!;
+    for (let channel = 0; channel < channels; channel += 1) {
+      line[x * channels + channel] = bytes[x * 4 + channel]!;
+    }
   }
 }
 
-function paletteBytes(colours: readonly number[]): Uint8Array {
-  const bytes = new Uint8Array(colours.length * 3);
-  writeRgb(Uint32Array.from(colours), bytes);
+function bytesOf(colours: Uint32Array, channels: 3 | 4): Uint8Array {
+  const bytes = new Uint8Array(colours.length * channels);
+  writeBytes(colours, bytes, channels);
   return bytes;
 }

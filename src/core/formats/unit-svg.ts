@@ -1,43 +1,75 @@
 import { CoreError } from '../error.ts';
-import { divide, type Rational, toDecimal } from '../exact/rational.ts';
-import type { Rectangle } from '../exact/vector.ts';
-import { type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
+import { divide, ONE, type Rational, toDecimal } from '../exact/rational.ts';
+import { nearRational } from '../exact/root.ts';
+import type { Rectangle, Vector } from '../exact/vector.ts';
+import { nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
 import type { Cells } from '../thread/cells.ts';
+import { drawPartition, PLACES } from './partition-svg.ts';
 
 /** Most rectangles of one drawing; beyond it a picture is the better file. */
 export const MAX_SVG_BOXES = 1_000_000;
 
 /**
  * Writes one repeat, or a sheet of repeats of the given size in millimetres, as SVG at true size. One step of the
- * grid is one user unit; touching shapes share whole coordinates and are drawn without antialiasing.
+ * grid is one user unit, for a partition a millimetre; cells share whole coordinates and are drawn without antialiasing.
  *
  * @throws CoreError "svg/too-many" {boxes, most} | "svg/no-repeat"
  */
 export function unitToSvg(unit: RepeatUnit, title: string, sheet?: Rectangle): string {
-  const size = repeatSize(unit);
-  if (size === null) throw new CoreError('svg/no-repeat', {});
-  const { width, height } = unit.content;
-  const shapes = drawCells(unit.content);
+  const exact = repeatSize(unit);
+  if (exact === null) throw new CoreError('svg/no-repeat', {});
+  const size = nearSize(exact);
+  const { shapes, width, height, step, crisp } = drawUnit(unit);
   const box = sheet ?? size;
-  const view = sheet === undefined ? `0 0 ${width} ${height}` : viewOf(unit, sheet);
+  const view = sheet === undefined ? `0 0 ${width} ${height}` : viewOf(step, sheet);
   const body =
     sheet === undefined
       ? shapes
       : `<defs><pattern id="repeat" width="${width}" height="${height}" patternUnits="userSpaceOnUse">${shapes}</pattern></defs>\n<rect width="100%" height="100%" fill="url(#repeat)"/>`;
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${length(box.width)}" height="${length(box.height)}" ` +
-    `viewBox="${view}" preserveAspectRatio="none" shape-rendering="crispEdges">\n` +
+    `viewBox="${view}" preserveAspectRatio="none"${crisp ? ' shape-rendering="crispEdges"' : ''}>\n` +
     `<title>${escapeXml(title)}</title>\n${body}\n</svg>\n`
   );
 }
 
-function viewOf({ pitch }: RepeatUnit, sheet: Rectangle): string {
-  const steps = (size: Rational, step: Rational) => toDecimal(divide(size, step), 6);
-  return `0 0 ${steps(sheet.width, pitch.x)} ${steps(sheet.height, pitch.y)}`;
+/** The shapes of one repeat, in user units of `step` millimetres. */
+interface Drawing {
+  readonly shapes: string;
+  readonly width: string;
+  readonly height: string;
+  readonly step: Vector;
+  /** Whether all edges are upright or level and lie on whole units, and are to be drawn so. */
+  readonly crisp: boolean;
+}
+
+/** Cells are drawn in threads, a partition in millimetres. */
+function drawUnit(unit: RepeatUnit): Drawing {
+  const { content, pitch } = unit;
+  switch (content.kind) {
+    case 'cells': {
+      const step = { x: nearRational(pitch.x), y: nearRational(pitch.y) };
+      const [width, height] = [String(content.width), String(content.height)];
+      return { shapes: drawCells(content), width, height, step, crisp: true };
+    }
+    case 'partition': {
+      const size = nearSize(repeatSize(unit)!);
+      const [width, height] = [toDecimal(size.width, PLACES), toDecimal(size.height, PLACES)];
+      const step = { x: ONE, y: ONE };
+      return { shapes: drawPartition(content, size), width, height, step, crisp: false };
+    }
+    default:
+      return content satisfies never;
+  }
+}
+
+function viewOf(step: Vector, sheet: Rectangle): string {
+  const steps = (size: Rational, one: Rational) => toDecimal(divide(size, one), PLACES);
+  return `0 0 ${steps(sheet.width, step.x)} ${steps(sheet.height, step.y)}`;
 }
 
 function length(millimetres: Rational): string {
-  return `${toDecimal(millimetres, 6)}mm`;
+  return `${toDecimal(millimetres, PLACES)}mm`;
 }
 
 function escapeXml(text: string): string {

@@ -1,6 +1,7 @@
 import { CoreError } from '../error.ts';
 import type { Content, RepeatUnit } from '../repeat/repeat-unit.ts';
 import { paintAveragedCells } from './averaged-cells.ts';
+import { paintPartition } from './partition-painter.ts';
 import { paintSharpCells } from './sharp-cells.ts';
 import { paintThreads } from './threads.ts';
 
@@ -39,7 +40,7 @@ export function preparePainting(unit: RepeatUnit, window: PaintWindow): Painting
 
 /** Whether every cell is whole pixels in a tile of that size, so that nothing is averaged. */
 export function isSharp(content: Content, tile: PaintWindow['tile']): boolean {
-  return tile.width % content.width === 0 && tile.height % content.height === 0;
+  return content.kind === 'cells' && tile.width % content.width === 0 && tile.height % content.height === 0;
 }
 
 function painterFor({ content }: RepeatUnit, window: PaintWindow): RowPainter {
@@ -50,8 +51,10 @@ function painterFor({ content }: RepeatUnit, window: PaintWindow): RowPainter {
         ? paintSharpCells(content, window)
         : paintAveragedCells(content, window);
     }
+    case 'partition':
+      return paintPartition(content, window);
     default:
-      return content.kind satisfies never;
+      return content satisfies never;
   }
 }
 

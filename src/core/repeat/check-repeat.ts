@@ -1,11 +1,12 @@
 import type { Rational } from '../exact/rational.ts';
 import { isWhole } from '../exact/rational.ts';
+import { isRational, nearRational } from '../exact/root.ts';
 import type { Rectangle } from '../exact/vector.ts';
 import { pixelsIn } from '../units/resolution.ts';
 import { closeNumbers, type NumberProof } from './close-numbers.ts';
 import { type FittingResolution, fittingResolutions } from './fitting-resolutions.ts';
 import { isWholePixels, MAX_PIXELS, type PixelFit, pixelFits } from './pixel-fit.ts';
-import { type RepeatUnit, repeatSize } from './repeat-unit.ts';
+import { nearSize, type RepeatUnit, repeatSize, type TrueSize } from './repeat-unit.ts';
 
 /**
  * Exact: closes in numbers and in whole pixels. Fitted: closes in numbers, rounded to whole pixels by a stated
@@ -35,15 +36,14 @@ export interface RepeatReport {
   readonly dpi: Rational;
   /** In steps of the grid: threads. */
   readonly repeat: Rectangle | null;
-  /** In millimetres. */
-  readonly size: Rectangle | null;
+  readonly size: TrueSize | null;
   readonly numbers: NumberProof;
   readonly pixels: {
-    /** True size of the repeat at this resolution. */
+    /** True size of the repeat at this resolution; the nearest fraction below where it is irrational. */
     readonly exact: Rectangle | null;
-    /** Pixels of one thread, across and up. */
+    /** Pixels of one step of the grid, across and up: of a thread. */
     readonly perStep: { readonly x: Rational; readonly y: Rational };
-    /** Whether every thread has whole pixels, so that no pixel mixes two. */
+    /** Whether every cell has whole pixels, so that no pixel mixes two. */
     readonly crisp: boolean;
     /** The nearest whole-pixel size first. */
     readonly fits: readonly PixelFit[];
@@ -67,16 +67,21 @@ export function checkRepeat(
   numbers = closeNumbers(unit),
 ): RepeatReport {
   const size = repeatSize(unit);
-  const perStep = { x: pixelsIn(unit.pitch.x, dpi), y: pixelsIn(unit.pitch.y, dpi) };
-  const crisp = isWhole(perStep.x) && isWhole(perStep.y);
-  const exact = size && { width: pixelsIn(size.width, dpi), height: pixelsIn(size.height, dpi) };
+  const near = size && nearSize(size);
+  const perStep = {
+    x: pixelsIn(nearRational(unit.pitch.x), dpi),
+    y: pixelsIn(nearRational(unit.pitch.y), dpi),
+  };
+  const crisp = unit.content.kind === 'cells' && isWhole(perStep.x) && isWhole(perStep.y);
+  const exact = near && { width: pixelsIn(near.width, dpi), height: pixelsIn(near.height, dpi) };
+  const whole = exact !== null && isWholePixels(exact) && isRational(size!.width) && isRational(size!.height);
   const fits = exact === null ? [] : pixelFits(exact, FITS);
   const tile = fits[0];
   const paintable = tile !== undefined && tile.width <= MAX_PIXELS && tile.height <= MAX_PIXELS;
   const painted = paintable ? roll(unit, tile) : null;
   const open = openReason({ numbers, exact, tile, painted });
   return {
-    verdict: open !== undefined ? 'Open' : exact !== null && isWholePixels(exact) ? 'Exact' : 'Fitted',
+    verdict: open !== undefined ? 'Open' : whole ? 'Exact' : 'Fitted',
     open,
     dpi,
     repeat: unit.repeat,

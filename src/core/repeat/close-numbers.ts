@@ -2,10 +2,12 @@ import { modulo } from '../exact/modulo.ts';
 import { isWhole } from '../exact/rational.ts';
 import type { Vector } from '../exact/vector.ts';
 import { type Cells, cellAt } from '../thread/cells.ts';
-import type { RepeatUnit } from './repeat-unit.ts';
+import { checkPartition, type PartitionProof } from '../tiling/check-partition.ts';
+import type { Lattice, RepeatUnit } from './repeat-unit.ts';
 
-/** Why the numbers close, or where they do not. */
-export interface NumberProof {
+/** Why the numbers of cells close, or where they do not. */
+export interface CellsProof {
+  readonly kind: 'cells';
   readonly closed: boolean;
   /** Cells that were compared with the cell one lattice vector away. */
   readonly compared: number;
@@ -13,16 +15,38 @@ export interface NumberProof {
   readonly differing: readonly [number, number];
 }
 
+/** Why the numbers close, or where they do not; a partition's edges and areas, and what its construction found. */
+export type NumberProof =
+  | CellsProof
+  | (PartitionProof & {
+      readonly kind: 'partition';
+      /** What does not follow from the construction's own numbers. */
+      readonly misses: number;
+    });
+
+/** Proves what can be proven without knowing how the unit was made. */
+export function closeNumbers(unit: RepeatUnit): NumberProof {
+  const { content } = unit;
+  switch (content.kind) {
+    case 'cells':
+      return closeCells(content, unit.lattice);
+    case 'partition':
+      return { kind: 'partition', misses: 0, ...checkPartition(content) };
+    default:
+      return content satisfies never;
+  }
+}
+
 /**
- * Proves that a unit's content is carried onto itself by both lattice vectors, by comparing cells on the plane.
+ * Proves that cells are carried onto themselves by both lattice vectors, by comparing them on the plane.
  * A vector that is not whole cells long carries none of them onto itself.
  */
-export function closeNumbers(unit: RepeatUnit): NumberProof {
-  const { content, lattice } = unit;
-  const differing = [misses(content, lattice[0]), misses(content, lattice[1])] as const;
+export function closeCells(cells: Cells, lattice: Lattice): CellsProof {
+  const differing = [misses(cells, lattice[0]), misses(cells, lattice[1])] as const;
   return {
+    kind: 'cells',
     closed: differing[0] === 0 && differing[1] === 0,
-    compared: content.width * content.height,
+    compared: cells.width * cells.height,
     differing,
   };
 }

@@ -1,6 +1,8 @@
 import { add, compare, divide, floor, gcd, multiply, type Rational, rational } from '../exact/rational.ts';
+import { isRational, nearRational } from '../exact/root.ts';
 import { MAX_RESOLUTION, pixelsIn, resolutionFor } from '../units/resolution.ts';
-import { type RepeatUnit, repeatSize } from './repeat-unit.ts';
+import { MAX_PIXELS } from './pixel-fit.ts';
+import { nearSize, type RepeatUnit, repeatSize } from './repeat-unit.ts';
 
 /** A resolution at which every thread, or at least the whole repeat, is whole pixels. */
 export interface FittingResolution {
@@ -13,20 +15,29 @@ export interface FittingResolution {
   readonly perStep: { readonly x: Rational; readonly y: Rational };
 }
 
-/** The resolutions nearest below and above `dpi` that give whole pixels a thread, and a repeat. */
+/**
+ * The resolutions nearest below and above `dpi` that give whole pixels a thread, and a repeat. An irrational repeat
+ * is whole at none.
+ */
 export function fittingResolutions(unit: RepeatUnit, dpi: Rational): readonly FittingResolution[] {
-  const size = repeatSize(unit);
-  if (size === null) return [];
+  const exact = repeatSize(unit);
+  if (exact === null || !isRational(exact.width) || !isRational(exact.height)) return [];
+  const size = nearSize(exact);
+  const pitch = { x: nearRational(unit.pitch.x), y: nearRational(unit.pitch.y) };
   const resolutionAt = (at: Rational, whole: FittingResolution['whole']): FittingResolution => ({
     dpi: at,
     whole,
     width: Number(pixelsIn(size.width, at).n),
     height: Number(pixelsIn(size.height, at).n),
-    perStep: { x: pixelsIn(unit.pitch.x, at), y: pixelsIn(unit.pitch.y, at) },
+    perStep: { x: pixelsIn(pitch.x, at), y: pixelsIn(pitch.y, at) },
   });
-  const threads = around(stepFor(unit.pitch.x, unit.pitch.y), dpi).map((at) => resolutionAt(at, 'threads'));
+  const cloth = unit.content.kind === 'cells';
+  const threads = cloth
+    ? around(stepFor(pitch.x, pitch.y), dpi).map((at) => resolutionAt(at, 'threads'))
+    : [];
   const repeats = around(stepFor(size.width, size.height), dpi)
     .map((at) => resolutionAt(at, 'repeat'))
+    .filter(({ width, height }) => Math.max(width, height) <= MAX_PIXELS)
     .filter((each) => !threads.some((known) => compare(known.dpi, each.dpi) === 0));
   return [...threads, ...repeats];
 }

@@ -51,8 +51,10 @@ export function pixelFits(exact: Rectangle, most: number): readonly PixelFit[] {
     const height = Number(times * ratio.n);
     if (width <= MAX_PIXELS && height <= MAX_PIXELS) offer(fitOf(width, height, exact));
   }
-  const [nearest, ...others] = found;
+  const [nearest, ...rest] = found;
   if (nearest === undefined) return [];
+  // A size that lies further off is worth a look only where it keeps the ratio better.
+  const others = rest.filter((fit) => compare(size(fit.errorRatio), size(nearest.errorRatio)) < 0);
   others.sort((a, b) => compare(strain(a), strain(b)));
   return [nearest, ...others].slice(0, most);
 }
@@ -73,6 +75,10 @@ function fitOf(width: number, height: number, exact: Rectangle): PixelFit | unde
     errorY: subtract(y, ONE),
     errorRatio: equals(x, y) ? rational(0) : subtract(divide(y, x), ONE),
   };
+}
+
+function size(value: Rational): Rational {
+  return value.n < 0n ? multiply(rational(-1), value) : value;
 }
 
 /** How far a size lies from the true one, both ways squared. */

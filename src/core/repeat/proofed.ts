@@ -1,8 +1,8 @@
 import { type Proof, seenAs } from '../colour/proof.ts';
-import type { RepeatUnit } from './repeat-unit.ts';
+import type { Content, RepeatUnit } from './repeat-unit.ts';
 
 /** A unit as it is seen in a proof: the colours that stand on the cloth are changed, after any mixing. */
-export function proofed(unit: RepeatUnit, proof: Proof): RepeatUnit {
+export function proofed<C extends Content>(unit: RepeatUnit<C>, proof: Proof): RepeatUnit<C> {
   if (proof === 'none') return unit;
   const shades = unit.content.shades.map((shade) => ({ ...shade, hex: seenAs(shade.hex, proof) }));
   return { ...unit, content: { ...unit.content, shades } };

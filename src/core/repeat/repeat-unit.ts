@@ -1,45 +1,58 @@
 import type { Shade } from '../colour/shade.ts';
-import { multiply, rational } from '../exact/rational.ts';
+import { rational } from '../exact/rational.ts';
+import { nearRational, type Root, root, timesRational } from '../exact/root.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
 import type { Cells } from '../thread/cells.ts';
+import type { Partition } from '../tiling/partition.ts';
 
 /** Two exact vectors that carry a pattern onto itself. */
 export type Lattice = readonly [Vector, Vector];
 
-/** What a unit shows. More kinds come with tilings (Partition) and motifs (Stack). */
-export type Content = Cells;
+/** What a unit shows. A further kind, Stack, comes with motifs. */
+export type Content = Cells | Partition;
+
+/** A size in millimetres, exact though it may be irrational. */
+export interface TrueSize {
+  readonly width: Root;
+  readonly height: Root;
+}
 
 /**
  * A pattern, exact and endless. Lattice and repeat are measured in steps of the unit's own grid (threads for
- * cloth), `pitch` says how large one step is.
+ * cloth, repeats for a partition), `pitch` says how large one step is.
  */
-export interface RepeatUnit {
+export interface RepeatUnit<C extends Content = Content> {
   readonly lattice: Lattice;
   /** Smallest upright rectangle that repeats; null when the lattice has none. */
   readonly repeat: Rectangle | null;
   /** Millimetres of one step, across and up. */
-  readonly pitch: Vector;
+  readonly pitch: { readonly x: Root; readonly y: Root };
   /** What lies under everything; null is clear. */
   readonly ground: Shade | null;
-  readonly content: Content;
+  readonly content: C;
 }
 
-/** True size of one repeat in millimetres, or null when there is none. */
-export function repeatSize(unit: RepeatUnit): Rectangle | null {
+/** True size of one repeat, or null when there is none. */
+export function repeatSize(unit: RepeatUnit): TrueSize | null {
   if (unit.repeat === null) return null;
   return {
-    width: multiply(unit.repeat.width, unit.pitch.x),
-    height: multiply(unit.repeat.height, unit.pitch.y),
+    width: timesRational(unit.pitch.x, unit.repeat.width),
+    height: timesRational(unit.pitch.y, unit.repeat.height),
   };
 }
 
+/** A true size in fractions, for counting pixels: exact where it is rational. */
+export function nearSize({ width, height }: TrueSize): Rectangle {
+  return { width: nearRational(width), height: nearRational(height) };
+}
+
 /** Cloth laid straight: the repeat is the grid of cells itself. */
-export function straightUnit(content: Cells, pitch: Vector): RepeatUnit {
+export function straightUnit(content: Cells, pitch: Vector): RepeatUnit<Cells> {
   const zero = rational(0);
   const repeat = { width: rational(content.width), height: rational(content.height) };
   const lattice: Lattice = [
     { x: repeat.width, y: zero },
     { x: zero, y: repeat.height },
   ];
-  return { lattice, repeat, pitch, ground: null, content };
+  return { lattice, repeat, pitch: { x: root(pitch.x), y: root(pitch.y) }, ground: null, content };
 }

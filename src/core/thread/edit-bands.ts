@@ -61,7 +61,11 @@ export function setShade(bands: Bands, at: number, shade: string): Bands {
 }
 
 /** Gives every band of one shade another. */
-export function replaceShade(bands: Bands, from: string, to: string): Bands {
+export function replaceShade<B extends { readonly shade: string }>(
+  bands: readonly B[],
+  from: string,
+  to: string,
+): readonly B[] {
   if (from === to || !bands.some((band) => band.shade === from)) return bands;
   return bands.map((band) => (band.shade === from ? { ...band, shade: to } : band));
 }

@@ -33,7 +33,7 @@ export async function findDesign(db: Kysely<Database>, id: string): Promise<Stor
 export async function listDesigns(db: Kysely<Database>): Promise<readonly Summary[]> {
   const rows = await db
     .selectFrom('design')
-    .select(['id', 'name', 'number', 'kind', 'version', 'verdict', 'ends', 'picks', 'search'])
+    .select(['id', 'name', 'number', 'kind', 'version', 'verdict', 'size', 'area', 'search'])
     .select('updated_at as updatedAt')
     .where('deleted_at', 'is', null)
     .orderBy('created_at')

@@ -12,13 +12,16 @@ export function databaseFile(): string {
 }
 
 /**
- * Opens a database file, made if it is missing, and brings it up to date.
+ * Opens a database file, made if it is missing, and brings it up to date, or to an older migration.
  * @throws CoreError "database/not-one" {file} | "database/unusable" {file, reason}
  */
-export async function openDatabase(file: string): Promise<Kysely<Database>> {
+export async function openDatabase(file: string, migration?: string): Promise<Kysely<Database>> {
   const sqlite = openFile(file);
   const db = new Kysely<Database>({ dialect: new SqliteDialect({ database: sqlite }) });
-  const { error } = await new Migrator({ db, provider: migrationProvider }).migrateToLatest();
+  const migrator = new Migrator({ db, provider: migrationProvider });
+  const { error } = await (migration === undefined
+    ? migrator.migrateToLatest()
+    : migrator.migrateTo(migration));
   if (error !== undefined) {
     await db.destroy();
     throw new CoreError('database/unusable', { file, reason: String(error) });

@@ -19,8 +19,10 @@ export interface DesignTable {
   version: Generated<number>;
   /** Found at the last write, so that the shelf need not compile every design. */
   verdict: string;
-  ends: number;
-  picks: number;
+  /** One repeat, as the shelf shows it; empty when there is none. */
+  size: string;
+  /** Square millimetres of it. */
+  area: number;
   /** Small letters: everything the shelf's search looks at. */
   search: string;
   created_at: string;

@@ -4,12 +4,16 @@ import { join } from 'node:path';
 import { type Kysely, sql } from 'kysely';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
+import { newStripe } from '../../core/design/new-design.ts';
 import { hangDemo } from '../demo/hang-demo.ts';
-import { LARKMERE } from '../demo/larkmere.ts';
+import { LARKMERE, LARKMERE_STRIPES } from '../demo/larkmere.ts';
+
 import { addDesign, copyDesign, moveDesign, openStored, readShelf, renameDesign } from '../shelf.ts';
 import { binDesign, findDesign, listDesigns, nextNumber, updateDesign } from './design-table.ts';
 import { openDatabase } from './open-database.ts';
 import type { Database } from './schema.ts';
+
+const HUNG = LARKMERE.length + LARKMERE_STRIPES.length;
 
 const NOW = '2026-01-01T10:00:00.000Z';
 const LATER = '2026-01-01T11:00:00.000Z';
@@ -33,7 +37,7 @@ describe('designs', () => {
     expect(stored).toMatchObject({ id, version: 1, updatedAt: NOW });
     expect(stored.document).toEqual({ ...DESIGN, number: 'V 001' });
     const [summary] = await listDesigns(db);
-    expect(summary).toMatchObject({ kind: 'plaid', verdict: 'Exact', ends: 24, picks: 24 });
+    expect(summary).toMatchObject({ kind: 'plaid', verdict: 'Exact', size: '24 × 24 threads' });
     expect(summary!.search).toContain('boiler green');
   });
 
@@ -72,8 +76,21 @@ describe('designs', () => {
   it('that cannot be woven are kept all the same', async () => {
     const wide = sampleDesign(`warp: A49990 B1\nweave: 32/31Z`);
     const { id } = await addDesign(db, { design: wide, now: NOW });
-    expect((await listDesigns(db))[0]).toMatchObject({ verdict: 'Open', ends: 0 });
+    expect((await listDesigns(db))[0]).toMatchObject({ verdict: 'Open', size: '' });
     expect((await findDesign(db, id)).document.construction).toEqual(wide.construction);
+  });
+
+  it('without threads are told by their measures', async () => {
+    const bands = [
+      { shade: 'G', width: '12' },
+      { shade: 'C', width: '6.5' },
+    ];
+    const design = newStripe({ name: 'Blind', shades: DESIGN.shades, bands, slope: { rise: 1, run: 1 } });
+    await addDesign(db, { design, now: NOW });
+    const [summary] = await listDesigns(db);
+    expect(summary).toMatchObject({ kind: 'stripe', verdict: 'Fitted', size: '26.2 × 26.2 mm' });
+    expect(summary!.area).toBeCloseTo(2 * 18.5 ** 2, 6);
+    expect(summary!.search).toContain('26.2x26.2');
   });
 
   it('of an older version are brought up to date when they are read', async () => {
@@ -125,14 +142,14 @@ describe('the shelf', () => {
 
 describe('the demo', () => {
   it('is hung once, and stays as its owner made it', async () => {
-    expect(await hangDemo(db, NOW)).toBe(LARKMERE.length);
+    expect(await hangDemo(db, NOW)).toBe(HUNG);
     const designs = await listDesigns(db);
-    expect(designs).toHaveLength(LARKMERE.length);
+    expect(designs).toHaveLength(HUNG);
     expect(designs.filter((design) => design.verdict === 'Open')).toEqual([]);
-    expect(new Set(designs.map((design) => design.number)).size).toBe(LARKMERE.length);
+    expect(new Set(designs.map((design) => design.number)).size).toBe(HUNG);
     await binDesign(db, designs[0]!.id, LATER);
     expect(await hangDemo(db, LATER)).toBe(0);
-    expect(await listDesigns(db)).toHaveLength(LARKMERE.length - 1);
+    expect(await listDesigns(db)).toHaveLength(HUNG - 1);
   });
 });
 
@@ -145,6 +162,28 @@ describe('database files', () => {
 
   it('that cannot be made are told with the reason', async () => {
     await expect(openDatabase('/dev/null/vetro.db')).rejects.toEqual(code('database/unusable'));
+  });
+
+  it('of the first version tell the size of each design after', async () => {
+    const file = join(mkdtempSync(join(tmpdir(), 'vetro-')), 'older.db');
+    const older = await openDatabase(file, '001-designs-and-ranges');
+    const lay = { ...DESIGN.lay, ends: '24', picks: '12', per: 'in' };
+    const document = JSON.stringify({ ...DESIGN, lay });
+    const common = `'', 'plaid', 'Exact', '', '${NOW}', '${NOW}'`;
+    await sql
+      .raw(
+        `insert into design (number, kind, verdict, search, created_at, updated_at, id, name, document, ends, picks)
+         values (${common}, 'a', 'Rug', '${document.replaceAll("'", "''")}', 24, 12),
+                (${common}, 'b', 'Open', '{}', 0, 0)`,
+      )
+      .execute(older);
+    await older.destroy();
+    const now = await openDatabase(file);
+    const [rug, open] = await listDesigns(now);
+    expect(rug).toMatchObject({ size: '24 × 12 threads' });
+    expect(rug!.area).toBeCloseTo(25.4 ** 2, 9);
+    expect(open).toMatchObject({ size: '', area: 0 });
+    await now.destroy();
   });
 
   it('keep what was written, in WAL mode with foreign keys', async () => {

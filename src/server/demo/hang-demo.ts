@@ -1,8 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Kysely } from 'kysely';
+import type { Shade } from '../../core/colour/shade.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { parseDensityPair, parsePrint } from '../../core/design/exchange/counts-text.ts';
-import { newPlaid } from '../../core/design/new-design.ts';
+import { parsePrint } from '../../core/design/exchange/counts-text.ts';
+import { parseBandWidths, parseDirection } from '../../core/design/exchange/stripe-text.ts';
+import { parseDensityPair } from '../../core/design/exchange/text-parts.ts';
+import { newPlaid, newStripe } from '../../core/design/new-design.ts';
 import { readDesign } from '../../core/design/read-design.ts';
 import { parseThreadCount } from '../../core/formats/thread-count.ts';
 import { parseTwill } from '../../core/thread/weave.ts';
@@ -10,7 +13,7 @@ import { insertDesign } from '../db/design-table.ts';
 import { ensureRange, placeInRange } from '../db/range-table.ts';
 import type { Database } from '../db/schema.ts';
 import { readSetting, writeSetting } from '../db/setting-table.ts';
-import { type DemoDesign, LARKMERE, LINE_SHADES } from './larkmere.ts';
+import { type DemoDesign, type DemoStripe, LARKMERE, LARKMERE_STRIPES, LINE_SHADES } from './larkmere.ts';
 
 /**
  * Hangs the demo designs once. A shelf that had them keeps what its owner made of them, deletions too.
@@ -21,24 +24,24 @@ export async function hangDemo(db: Kysely<Database>, now: string): Promise<numbe
   await writeSetting(db, 'shelf-title', 'Larkmere Light Railway');
   await writeSetting(db, 'number-prefix', 'LLR');
   const start = Date.parse(now);
-  for (const [index, demo] of LARKMERE.entries()) {
+  const demos = [
+    ...LARKMERE.map((demo) => ({ range: demo.range, design: designOf(demo) })),
+    ...LARKMERE_STRIPES.map((demo) => ({ range: demo.range, design: stripeOf(demo) })),
+  ];
+  for (const [index, { range, design }] of demos.entries()) {
     const at = new Date(start + index).toISOString();
-    const { id } = await insertDesign(db, { id: randomUUID(), design: designOf(demo), now: at });
-    await placeInRange(db, id, await ensureRange(db, demo.range, randomUUID()));
+    const { id } = await insertDesign(db, { id: randomUUID(), design, now: at });
+    await placeInRange(db, id, await ensureRange(db, range, randomUUID()));
   }
   await writeSetting(db, 'demo-hung', now);
-  return LARKMERE.length;
+  return demos.length;
 }
 
 /** The document of one demo design; it lists the shades that it uses, in order of appearance. */
 export function designOf({ name, number, warp, weft, weave, print, pivots, density }: DemoDesign): Design {
   const read = (text: string) => parseThreadCount(text, { keys: undefined, pivots: pivots ?? 'shared' });
   const sequences = [read(warp), ...(weft === undefined ? [] : [read(weft)])] as const;
-  const keys = new Set(sequences.flatMap(({ bands }) => bands.map(({ shade }) => shade)));
-  const shades = [...keys].map((key) => {
-    const [shadeName, hex] = LINE_SHADES[key as keyof typeof LINE_SHADES];
-    return { key, name: shadeName, hex };
-  });
+  const shades = lineShades(sequences.flatMap(({ bands }) => bands));
   return readDesign(
     newPlaid({
       name,
@@ -51,4 +54,28 @@ export function designOf({ name, number, warp, weft, weave, print, pivots, densi
       lay: parseDensityPair(density),
     }),
   );
+}
+
+/** The document of one demo stripe. */
+export function stripeOf({ name, number, bands, slope, asked, measured }: DemoStripe): Design {
+  const read = parseBandWidths(bands, { keys: undefined, pivots: 'shared' });
+  return readDesign(
+    newStripe({
+      name,
+      number,
+      shades: lineShades(read.bands),
+      ...read,
+      slope: parseDirection(slope),
+      asked: asked ?? null,
+      measured,
+    }),
+  );
+}
+
+/** The line's shades that some bands use, in order of appearance. */
+function lineShades(bands: readonly { readonly shade: string }[]): readonly Shade[] {
+  return [...new Set(bands.map(({ shade }) => shade))].map((key) => {
+    const [name, hex] = LINE_SHADES[key as keyof typeof LINE_SHADES];
+    return { key, name, hex };
+  });
 }

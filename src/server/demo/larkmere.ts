@@ -16,6 +16,47 @@ export const LINE_SHADES = {
   L: ['Lake mist', '#b4c5c6'],
 } as const satisfies Record<string, readonly [name: string, hex: string]>;
 
+/** A stripe of the demo: widths in millimetres, and where its lines run. */
+export interface DemoStripe {
+  readonly number: string;
+  readonly name: string;
+  readonly range: string;
+  readonly bands: string;
+  readonly slope: string;
+  /** The angle that was asked for, in degrees. */
+  readonly asked?: string;
+  readonly measured: 'across' | 'edge';
+}
+
+export const LARKMERE_STRIPES: readonly DemoStripe[] = [
+  {
+    number: 'LLR 020',
+    name: 'Compartment blind',
+    range: 'Carriages',
+    bands: 'B14 C6 Y2 C6',
+    slope: '7/10',
+    asked: '35',
+    measured: 'across',
+  },
+  {
+    number: 'LLR 025',
+    name: 'Platform awning',
+    range: 'Stations',
+    bands: 'G/40 C4 G4 C/40',
+    slope: 'down',
+    measured: 'across',
+  },
+  {
+    number: 'LLR 046',
+    name: 'Straw wrapper',
+    range: 'Tea room',
+    bands: 'R8 W6 L2 W4',
+    slope: '1/1',
+    asked: '45',
+    measured: 'edge',
+  },
+];
+
 export interface DemoDesign {
   readonly number: string;
   readonly name: string;

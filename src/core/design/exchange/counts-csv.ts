@@ -5,9 +5,10 @@ import { type BandRow, formatBandCsv, parseBandCsv } from '../../formats/band-cs
 import { readColour } from '../../formats/shade-list.ts';
 import { checkSequence, type Sequence } from '../../thread/sequence.ts';
 import { turnSequence } from '../../thread/turn.ts';
-import type { Design } from '../design-schema.ts';
+import { asPlaid, type Design, isStripe } from '../design-schema.ts';
 import { newPlaid } from '../new-design.ts';
 import { turnOf, weftOf } from '../plaid/compile-plaid.ts';
+import { stripeToCsv } from './stripe-csv.ts';
 
 /**
  * A new design from a thread-count table. A table without weft rows makes a weft that follows the warp.
@@ -30,7 +31,9 @@ export function designFromCsv(text: string, name: string): Design {
 }
 
 /** The thread counts of a design as a table. */
-export function designToCsv({ construction, shades }: Design): string {
+export function designToCsv(design: Design): string {
+  if (isStripe(design)) return stripeToCsv(design);
+  const { construction, shades } = asPlaid(design);
   const rows = (direction: BandRow['direction'], { bands, mirror }: Sequence) =>
     bands.map(({ shade, count }, index): Omit<BandRow, 'line'> => {
       const { name, hex } = shades.find(({ key }) => key === shade)!;

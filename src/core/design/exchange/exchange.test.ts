@@ -1,14 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign, someDesign } from '../../../../tests/sample-design.ts';
-import type { Design } from '../design-schema.ts';
+import { asPlaid, type Design } from '../design-schema.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
 import { designFromCsv, designToCsv } from './counts-csv.ts';
-import { designFromText, designToText, parseDensityPair } from './counts-text.ts';
+import { designFromText, designToText } from './counts-text.ts';
 import { designFromFile, fileKind } from './read-file.ts';
+import { parseDensityPair } from './text-parts.ts';
 
 /** The colours along both sequences: what a table carries of a design. */
-function colours({ construction, shades }: Design): readonly (readonly string[])[] {
+function colours(design: Design): readonly (readonly string[])[] {
+  const { construction, shades } = asPlaid(design);
   const { warp, weft } = threadsOfPlaid(construction, shades);
   return [warp, weft].map((threads) => [...threads].map((index) => shades[index]!.hex));
 }
@@ -17,7 +19,7 @@ describe('thread-count text', () => {
   it('carries the whole construction there and back', () => {
     fc.assert(
       fc.property(someDesign, (design) => {
-        const { construction, lay, shades } = designFromText(designToText(design), 'x');
+        const { construction, lay, shades } = asPlaid(designFromText(designToText(design), 'x'));
         // The text does not say how an unmirrored weft would be mirrored, nor the unit that lengths are shown in.
         // Nor how it would be printed while it is woven.
         const { print } = design.construction.crossing === 'printed' ? design.construction : construction;

@@ -1,0 +1,96 @@
+import { isStripe, type StripeDesign } from '../core/design/design-schema.ts';
+import { atAngle } from '../core/design/stripe/at-angle.ts';
+import { CoreError } from '../core/error.ts';
+import { slopeDegrees } from '../core/exact/slope.ts';
+import { degreesText } from '../wording/lines.ts';
+import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { useCloth } from './cloth-store.ts';
+import { setStripe } from './design-edits.ts';
+
+/** Distance of the handle from the middle of the cloth, in CSS pixels. */
+const REACH = 120;
+
+/** Degrees that a drag and an arrow key go by. */
+const DRAG_STEP = 0.5;
+
+/** A handle on the cloth that turns the lines of a stripe at an angle. */
+export function AngleHandle() {
+  const design = useDesign();
+  const step = useBenchState((state) => state.step);
+  const view = useCloth((cloth) => cloth.view);
+  if (step !== 'Build' || !isStripe(design) || !isSloping(design) || view.width === 0) return null;
+  const degrees = slopeDegrees(design.construction.slope);
+  const radians = (degrees * Math.PI) / 180;
+  const middle = { x: view.width / 2, y: view.height / 2 };
+  const end = { x: middle.x + REACH * Math.cos(radians), y: middle.y - REACH * Math.sin(radians) };
+  return (
+    <>
+      <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
+        <line x1={middle.x} y1={middle.y} x2={end.x} y2={end.y} stroke="#fffdf8" strokeWidth="4" />
+        <line x1={middle.x} y1={middle.y} x2={end.x} y2={end.y} stroke="#2c5f7c" strokeWidth="2" />
+        <circle cx={middle.x} cy={middle.y} r="4" fill="#2c5f7c" stroke="#fffdf8" strokeWidth="2" />
+      </svg>
+      <div
+        role="slider"
+        tabIndex={0}
+        aria-label="Angle of the lines"
+        aria-valuemin={-90}
+        aria-valuemax={90}
+        aria-valuenow={Number(degrees.toFixed(3))}
+        aria-valuetext={degreesText(degrees)}
+        title="Drag to turn the lines"
+        className="-translate-x-1/2 -translate-y-1/2 absolute h-6 w-6 cursor-grab touch-none rounded-full border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)] active:cursor-grabbing"
+        style={{ left: end.x, top: end.y }}
+        onPointerDown={startTurn}
+        onKeyDown={(event) => {
+          const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
+          if (by === undefined) return;
+          event.preventDefault();
+          event.stopPropagation();
+          turnTo(Math.round(degrees + by * (event.shiftKey ? 10 : 1)), 'turn-keys');
+        }}
+      />
+    </>
+  );
+}
+
+function isSloping({ construction: { slope } }: StripeDesign): boolean {
+  return slope.rise !== 0 && slope.run !== 0;
+}
+
+function turnTo(degrees: number, tag: string): void {
+  const design = benchState().history.present;
+  if (!isStripe(design) || Math.abs(degrees) >= 90 || degrees === 0) return;
+  try {
+    dispatch({ kind: 'edit', edit: setStripe(atAngle(design, String(degrees))), tag });
+  } catch (error) {
+    // An angle so flat that no repeat is small enough is passed over while the hand goes on.
+    if (!(error instanceof CoreError)) throw error;
+  }
+}
+
+function startTurn(event: React.PointerEvent<HTMLElement>): void {
+  if (event.button !== 0) return;
+  event.stopPropagation();
+  const element = event.currentTarget;
+  const box = element.parentElement!.getBoundingClientRect();
+  const middle = { x: box.left + box.width / 2, y: box.top + box.height / 2 };
+  const tag = `turn-${event.timeStamp}`;
+  element.setPointerCapture(event.pointerId);
+  const move = (moved: PointerEvent) => {
+    const [dx, dy] = [moved.clientX - middle.x, middle.y - moved.clientY];
+    if (Math.hypot(dx, dy) < 8) return;
+    // A line has no ends: both sides of the middle mean the same.
+    const degrees = (Math.atan2(dx < 0 ? -dy : dy, Math.abs(dx)) * 180) / Math.PI;
+    turnTo(Math.round(degrees / DRAG_STEP) * DRAG_STEP, tag);
+  };
+  const end = () => {
+    element.removeEventListener('pointermove', move);
+    element.removeEventListener('pointerup', end);
+    element.removeEventListener('pointercancel', end);
+    dispatch({ kind: 'settle' });
+  };
+  element.addEventListener('pointermove', move);
+  element.addEventListener('pointerup', end);
+  element.addEventListener('pointercancel', end);
+}

@@ -1,0 +1,190 @@
+import { useId, useMemo, useState } from 'react';
+import { atAngle, inSquare, offersFor } from '../core/design/stripe/at-angle.ts';
+import type { SlopeOffer } from '../core/design/stripe/slope-offers.ts';
+import { readDegrees } from '../core/design/stripe/stripe-schema.ts';
+import { toDecimal, toNumber } from '../core/exact/rational.ts';
+import { nearRational } from '../core/exact/root.ts';
+import { parseSlope, type Slope, sameSlope, slopeDegrees, slopeText } from '../core/exact/slope.ts';
+import { fromMillimetres, parseLength } from '../core/units/length.ts';
+import { Choice } from '../kit/choice.tsx';
+import { DotChart } from '../kit/dot-chart.tsx';
+import { NumberField } from '../kit/number-field.tsx';
+import { errorSentence } from '../wording/error-sentence.ts';
+import { degreesText, missText } from '../wording/lines.ts';
+import { lengthText, sideText } from '../wording/measures.ts';
+import { dispatch } from './bench-store.ts';
+import { setStripe } from './design-edits.ts';
+import { whole } from './rework-wish.ts';
+import { useStripe } from './use-construction.ts';
+
+/** The angle of a stripe: typed, dragged or chosen among the slopes that repeat. */
+export function AnglePart() {
+  const design = useStripe();
+  const { slope, asked, measured } = design.construction;
+  const wished = asked === null ? slopeDegrees(slope) : toNumber(readDegrees(asked));
+  const offers = useMemo(() => attempt(() => offersFor(design, wished)) ?? [], [design, wished]);
+  const set = (change: Parameters<typeof setStripe>[0], tag?: string) =>
+    dispatch({ kind: 'edit', edit: setStripe(change), ...(tag === undefined ? {} : { tag }) });
+  return (
+    <section aria-label="Angle" className="flex flex-col gap-3 border-rule border-y py-3">
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label="Angle, degrees"
+          text={asked ?? degreesText(slopeDegrees(slope)).replace('°', '').replace('−', '-')}
+          resolve={resolveDegrees}
+          onChange={(text) => {
+            const change = attempt(() => atAngle(design, text));
+            if (change !== undefined) set(change, 'angle');
+          }}
+          after={<span className="text-ash">°</span>}
+        />
+        <NumberField
+          label="Slope, rise / run"
+          text={slopeText(slope)}
+          resolve={(text) => slopeText(parseSlope(text))}
+          onChange={(text) => set({ slope: { ...parseSlope(text) }, asked: null }, 'slope')}
+        />
+      </div>
+      {asked !== null && (
+        <p className="text-[13px]">
+          You asked for {asked}°. Slope {slopeText(slope)} is {degreesText(slopeDegrees(slope))}:{' '}
+          {missText(slopeDegrees(slope) - wished)}.
+        </p>
+      )}
+      <Choice
+        label="Widths are measured"
+        value={measured}
+        options={[
+          { value: 'across', text: 'Across the lines' },
+          { value: 'edge', text: 'Along the upper edge' },
+        ]}
+        onChange={(next) => set({ measured: next })}
+      />
+      <Offers offers={offers} chosen={slope} onChoose={(chosen) => set({ slope: { ...chosen } })} />
+      <SquareForm />
+    </section>
+  );
+}
+
+interface OffersProps {
+  readonly offers: readonly SlopeOffer[];
+  readonly chosen: Slope;
+  readonly onChoose: (slope: Slope) => void;
+}
+
+/** What each slope near the wish misses, against what it costs: as a chart to look at and a table to take from. */
+function Offers({ offers, chosen, onChoose }: OffersProps) {
+  const { unit } = useStripe().lay;
+  const dots = useMemo(
+    () =>
+      offers.map(({ slope, error, square }) => ({
+        name: slopeText(slope),
+        x: toNumber(fromMillimetres(nearRational(square), unit)),
+        y: Math.abs(error),
+        chosen: sameSlope(slope, chosen),
+      })),
+    [offers, chosen, unit],
+  );
+  if (offers.length === 0) return null;
+  return (
+    <div>
+      <h3 className="mb-1 text-[14px]">Slopes that repeat</h3>
+      <DotChart
+        title="Error of each slope against the square it repeats in"
+        xTitle={`square repeat, ${unit}`}
+        yTitle="error, degrees"
+        dots={dots}
+        onChoose={(index) => onChoose(offers[index]!.slope)}
+        height={132}
+      />
+      <table className="w-full border-collapse text-right text-[13px]">
+        <thead>
+          <tr className="hint">
+            <th className="text-left font-normal">Slope</th>
+            <th className="font-normal">Angle</th>
+            <th className="font-normal">Error</th>
+            <th className="font-normal">Square, {unit}</th>
+          </tr>
+        </thead>
+        <tbody className="numbers">
+          {offers.map(({ slope, degrees, error, square, repeat }) => (
+            <tr
+              key={slopeText(slope)}
+              className={`border-rule border-t ${sameSlope(slope, chosen) ? 'bg-woad-pale text-woad' : ''}`}
+              title={`Upright repeat ${sideText(repeat.width, unit)} × ${sideText(repeat.height, unit)} ${unit}`}
+            >
+              <td className="text-left">
+                <button
+                  type="button"
+                  className="py-1 font-semibold text-woad"
+                  aria-label={`Use slope ${slopeText(slope)}`}
+                  aria-pressed={sameSlope(slope, chosen)}
+                  onClick={() => onChoose(slope)}
+                >
+                  {slopeText(slope)}
+                </button>
+              </td>
+              <td>{degreesText(degrees)}</td>
+              <td>{missText(error)}</td>
+              <td>{toDecimal(fromMillimetres(nearRational(square), unit), unit === 'mm' ? 1 : 3)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** 45° in a square: a side, a number of periods, and one click. */
+function SquareForm() {
+  const id = useId();
+  const design = useStripe();
+  const { unit } = design.lay;
+  const [side, setSide] = useState(unit === 'in' ? '4' : '100');
+  const [periods, setPeriods] = useState('7');
+  const read = () => ({ side: parseLength(side, unit), periods: whole(periods, 1) });
+  return (
+    <fieldset className="m-0 flex flex-col gap-2 border-0 p-0" aria-labelledby={`${id}-title`}>
+      <h3 id={`${id}-title`} className="text-[14px]">
+        45° in a square
+      </h3>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label={`Side of the square, ${unit}`}
+          text={side}
+          resolve={(text) => lengthText(parseLength(text, unit), unit)}
+          onChange={setSide}
+        />
+        <NumberField
+          label="Periods along each edge"
+          text={periods}
+          resolve={(text) => String(whole(text, 1))}
+          onChange={setPeriods}
+        />
+      </div>
+      <button
+        type="button"
+        className="button self-start"
+        onClick={() => {
+          const wish = read();
+          dispatch({ kind: 'edit', edit: setStripe(inSquare(design, wish.side, wish.periods)) });
+        }}
+      >
+        Scale the bands into it
+      </button>
+    </fieldset>
+  );
+}
+
+function resolveDegrees(text: string): string {
+  return toDecimal(readDegrees(text), 6);
+}
+
+function attempt<T>(work: () => T): T | undefined {
+  try {
+    return work();
+  } catch (error) {
+    if (errorSentence(error) !== undefined) return undefined;
+    throw error;
+  }
+}

@@ -1,0 +1,62 @@
+import { parseTurn } from '../core/design/exchange/counts-text.ts';
+import { Choice } from '../kit/choice.tsx';
+import { NumberField } from '../kit/number-field.tsx';
+import { dispatch, useBenchState } from './bench-store.ts';
+import { type Direction, setCrossing, setFollows, setTurn } from './design-edits.ts';
+import { Panel } from './panel.tsx';
+import { PrintChoice } from './print-choice.tsx';
+import { SequencePart } from './sequence-part.tsx';
+import { usePlaid } from './use-construction.ts';
+import { WeaveChoice } from './weave-choice.tsx';
+
+/** The unit: two sequences and how they are woven. */
+export function PlaidBuild() {
+  const { crossing, weft } = usePlaid().construction;
+  const { follows, turn } = weft;
+  const selection = useBenchState((state) => state.selection);
+  const worked: Direction = follows ? 'warp' : (selection?.direction ?? 'warp');
+  return (
+    <Panel
+      title="Build"
+      purpose={
+        crossing === 'woven'
+          ? 'Two sequences, crossed thread by thread.'
+          : 'Two sets of stripes, one printed over the other.'
+      }
+    >
+      <SequencePart direction="warp" open={worked === 'warp'} />
+      <Choice
+        label="Weft"
+        value={follows ? 'follows' : 'own'}
+        options={[
+          { value: 'follows', text: 'Follows the warp' },
+          { value: 'own', text: 'Its own' },
+        ]}
+        onChange={(choice) => {
+          dispatch({ kind: 'edit', edit: setFollows(choice === 'follows') });
+          dispatch({ kind: 'select', selection: undefined });
+        }}
+      />
+      {follows ? (
+        <NumberField
+          label="Turned by, in threads"
+          text={String(turn)}
+          resolve={(text) => String(parseTurn(text))}
+          onChange={(text) => dispatch({ kind: 'edit', edit: setTurn(parseTurn(text)), tag: 'turn' })}
+        />
+      ) : (
+        <SequencePart direction="weft" open={worked === 'weft'} />
+      )}
+      <Choice
+        label="Crossed by"
+        value={crossing}
+        options={[
+          { value: 'woven', text: 'Weaving' },
+          { value: 'printed', text: 'Printing one over the other' },
+        ]}
+        onChange={(next) => dispatch({ kind: 'edit', edit: setCrossing(next) })}
+      />
+      {crossing === 'woven' ? <WeaveChoice /> : <PrintChoice />}
+    </Panel>
+  );
+}

@@ -1,0 +1,87 @@
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { isStripe } from '../core/design/design-schema.ts';
+import { insertBand } from '../core/thread/edit-bands.ts';
+import { Choice } from '../kit/choice.tsx';
+import { plural } from '../wording/measures.ts';
+import { lateSentence } from '../wording/verdict.ts';
+import { BandList } from './band-list.tsx';
+import { BandWidthsField } from './band-widths-field.tsx';
+import { dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { type Direction, editBands, sequenceOf, setMirror } from './design-edits.ts';
+import { wordsOf } from './rail-words.ts';
+import { ReworkDialog } from './rework-dialog.tsx';
+import { ThreadCountField } from './thread-count-field.tsx';
+import { useThreadFacts } from './use-thread-facts.ts';
+
+const MIRRORS = [
+  { value: 'none', text: 'No' },
+  { value: 'shared', text: 'Sharing them' },
+  { value: 'doubled', text: 'Doubling them' },
+] as const;
+
+/** One sequence as text, with its pivots; the bands as a list when it is the one being worked on. */
+export function SequencePart({ direction, open }: { direction: Direction; open: boolean }) {
+  const design = useDesign();
+  const sequence = sequenceOf(design, direction);
+  const selection = useBenchState((state) => state.selection);
+  const [reworking, setReworking] = useState(false);
+  const facts = useThreadFacts();
+  const late = facts && lateSentence(facts[direction], direction === 'warp' ? 'end' : 'pick');
+  const last = sequence.bands.length - 1;
+  const after = selection?.direction === direction ? selection.band : last;
+  return (
+    <div className="flex flex-col gap-3">
+      <div>
+        {isStripe(design) ? <BandWidthsField /> : <ThreadCountField direction={direction} />}
+        {late !== undefined && <p className="mt-1 text-[12.5px] text-weld">{late}</p>}
+      </div>
+      <Choice
+        label={
+          direction === 'warp' || isStripe(design)
+            ? 'Turns back at its pivots'
+            : 'Weft turns back at its pivots'
+        }
+        value={sequence.mirror}
+        options={MIRRORS}
+        onChange={(mirror) => dispatch({ kind: 'edit', edit: setMirror(direction, mirror) })}
+      />
+      {open ? (
+        <>
+          <BandList direction={direction} />
+          <div className="flex gap-2">
+            <button
+              type="button"
+              className="button self-start"
+              onClick={() => {
+                const shade = sequence.bands[after]!.shade;
+                const next =
+                  design.shades[
+                    (design.shades.findIndex(({ key }) => key === shade) + 1) % design.shades.length
+                  ]!;
+                const edit = editBands(direction, (bands) =>
+                  insertBand(bands, after + 1, { shade: next.key, count: 4 * wordsOf(design).perKey }),
+                );
+                dispatch({ kind: 'edit', edit, select: { direction, band: after + 1 } });
+              }}
+            >
+              <Plus size={16} aria-hidden="true" /> Add a band
+            </button>
+            <button type="button" className="button" onClick={() => setReworking(true)}>
+              Rework…
+            </button>
+          </div>
+          {reworking && <ReworkDialog direction={direction} onClose={() => setReworking(false)} />}
+        </>
+      ) : (
+        <button
+          type="button"
+          className="button button-plain self-start text-woad"
+          onClick={() => dispatch({ kind: 'select', selection: { direction, band: 0 } })}
+        >
+          Show its {plural(sequence.bands.length, 'band')}
+        </button>
+      )}
+    </div>
+  );
+}

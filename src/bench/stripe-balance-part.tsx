@@ -1,0 +1,103 @@
+import { useMemo } from 'react';
+import { bandScale } from '../core/design/compile-design.ts';
+import type { StripeDesign } from '../core/design/design-schema.ts';
+import { type StripeBalance, stripeBalance } from '../core/design/stripe/stripe-balance.ts';
+import { CoreError } from '../core/error.ts';
+import { divide, type Rational, toDecimal, toNumber } from '../core/exact/rational.ts';
+import { unitMillimetres } from '../core/units/band-width.ts';
+import { BarChart } from '../kit/bar-chart.tsx';
+import { Measure } from './panel.tsx';
+
+const BARS = ['Cloth'];
+
+/** Most bands that are drawn as bars. */
+const DRAWN = 120;
+
+/** How much there is of each shade of a stripe, and what is the same as what. */
+export function StripeBalancePart({ design }: { design: StripeDesign }) {
+  const balance = useMemo(() => attempt(design), [design]);
+  const shares = useMemo(
+    () => balance?.shares.map(({ shade, share }) => ({ ...shade, sizes: [toNumber(share)] })) ?? [],
+    [balance],
+  );
+  const widths = useMemo(() => balance && widthParts(design, balance), [design, balance]);
+  if (balance === undefined || widths === undefined) return null;
+  const width = widthTextFor(design);
+  const { largest, smallest } = balance;
+  return (
+    <section aria-label="Balance" className="flex flex-col gap-2 border-rule border-t pt-3">
+      <h3 className="text-[14px]">Balance</h3>
+      <BarChart title="Shares of each shade" bars={BARS} parts={shares} sizeText={percent} height={44} />
+      <table className="w-full border-collapse text-right">
+        <thead>
+          <tr className="hint">
+            <th className="text-left font-normal">Shade</th>
+            <th className="font-normal">Width</th>
+            <th className="font-normal">Cloth</th>
+          </tr>
+        </thead>
+        <tbody className="numbers">
+          {balance.shares.map(({ shade, width: own, share }) => (
+            <tr key={shade.key} className="border-rule border-t">
+              <td className="py-1 text-left font-text">
+                <span className="flex items-center gap-2">
+                  <span className="chip h-4 w-4" style={{ backgroundColor: shade.hex }} />
+                  <span className="min-w-0 max-w-36 truncate" title={shade.name}>
+                    {shade.name}
+                    {shade.key === design.construction.clear ? ' (clear)' : ''}
+                  </span>
+                </span>
+              </td>
+              <td>{width(own)}</td>
+              <td>{percent(toNumber(share))}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h3 className="mt-2 text-[14px]">Bands along the period</h3>
+      <BarChart title="Width of each band along the period" {...widths} height={72} upright />
+      <dl className="m-0 flex flex-col gap-1.5">
+        <Measure name="One period">{width(balance.period)}</Measure>
+        <Measure name="Widest and narrowest band">
+          {`${largest.shade} ${width(largest.width)}, ${smallest.shade} ${width(smallest.width)}`}
+        </Measure>
+        <Measure name="Reads the same backward">{balance.symmetric ? 'yes' : 'no'}</Measure>
+      </dl>
+    </section>
+  );
+}
+
+function attempt(design: StripeDesign): StripeBalance | undefined {
+  try {
+    return stripeBalance(design);
+  } catch (error) {
+    if (error instanceof CoreError) return undefined;
+    throw error;
+  }
+}
+
+/** Writes millimetres in the stripe's unit. */
+function widthTextFor(design: StripeDesign): (width: Rational) => string {
+  const { unit } = design.construction;
+  const one = unitMillimetres(unit, bandScale(design));
+  return (width) => `${toDecimal(divide(width, one), 3)} ${unit === 'thread' ? 'threads' : unit}`;
+}
+
+function widthParts(design: StripeDesign, { laid }: StripeBalance) {
+  const drawn = laid.slice(0, DRAWN);
+  const { unit } = design.construction;
+  const one = unitMillimetres(unit, bandScale(design));
+  return {
+    bars: drawn.map((band, index) => `${index + 1}. ${band.shade}`),
+    parts: design.shades.map(({ key, name, hex }) => ({
+      name,
+      hex,
+      sizes: drawn.map((band) => (band.shade === key ? toNumber(divide(band.width, one)) : 0)),
+    })),
+    sizeText: (size: number) => `${Number(size.toFixed(3))} ${unit}`,
+  };
+}
+
+function percent(share: number): string {
+  return `${(share * 100).toFixed(1)} %`;
+}

@@ -1,0 +1,76 @@
+import { LEVEL, type Slope, slope, UPRIGHT } from '../core/exact/slope.ts';
+import { BAND_UNITS, type BandUnit } from '../core/units/band-width.ts';
+import { Choice } from '../kit/choice.tsx';
+import { AnglePart } from './angle-part.tsx';
+import { dispatch, useBenchState } from './bench-store.ts';
+import { setStripe } from './design-edits.ts';
+import { Panel } from './panel.tsx';
+import { SequencePart } from './sequence-part.tsx';
+import { useStripe } from './use-construction.ts';
+
+const UNIT_NAMES: Readonly<Record<BandUnit, string>> = {
+  mm: 'mm',
+  cm: 'cm',
+  in: 'in',
+  pt: 'pt',
+  px: 'px',
+  thread: 'threads',
+};
+
+type Lines = 'upright' | 'level' | 'angle';
+
+/** The unit of a stripe: its bands, where the lines go, and what is left clear. */
+export function StripeBuild() {
+  const { construction, shades } = useStripe();
+  const lines = linesOf(construction.slope);
+  const selected = useBenchState((state) => state.selection !== undefined);
+  const set = (change: Parameters<typeof setStripe>[0]) =>
+    dispatch({ kind: 'edit', edit: setStripe(change) });
+  return (
+    <Panel title="Build" purpose="Bands side by side, in exact widths.">
+      <SequencePart direction="warp" open={lines !== 'angle' || selected} />
+      <Choice
+        label="Widths are in"
+        value={construction.unit}
+        options={BAND_UNITS.map((unit) => ({ value: unit, text: UNIT_NAMES[unit] }))}
+        onChange={(unit) => set({ unit })}
+      />
+      <Choice
+        label="The lines run"
+        value={lines}
+        options={[
+          { value: 'upright', text: 'Down' },
+          { value: 'level', text: 'Across' },
+          { value: 'angle', text: 'At an angle' },
+        ]}
+        onChange={(next) => {
+          dispatch({ kind: 'select', selection: undefined });
+          set({ slope: SLOPES[next], asked: null });
+        }}
+      />
+      {lines === 'angle' && <AnglePart />}
+      <label>
+        <span className="label">Left clear</span>
+        <select
+          className="field"
+          value={construction.clear ?? ''}
+          onChange={(event) => set({ clear: event.target.value === '' ? null : event.target.value })}
+        >
+          <option value="">Nothing: every band is painted</option>
+          {shades.map(({ key, name }) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+    </Panel>
+  );
+}
+
+/** Where lines go when nothing more is said; at an angle, at 45°. */
+const SLOPES: Readonly<Record<Lines, Slope>> = { upright: UPRIGHT, level: LEVEL, angle: slope(1, 1) };
+
+function linesOf({ rise, run }: Slope): Lines {
+  return run === 0 ? 'upright' : rise === 0 ? 'level' : 'angle';
+}

@@ -1,0 +1,12 @@
+import { asPlaid, asStripe, type PlaidDesign, type StripeDesign } from '../core/design/design-schema.ts';
+import { useDesign } from './bench-store.ts';
+
+/** The design on the bench, for parts that only a plaid has. */
+export function usePlaid(): PlaidDesign {
+  return asPlaid(useDesign());
+}
+
+/** The design on the bench, for parts that only a stripe has. */
+export function useStripe(): StripeDesign {
+  return asStripe(useDesign());
+}

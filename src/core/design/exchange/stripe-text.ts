@@ -1,0 +1,107 @@
+import { CoreError } from '../../error.ts';
+import { LEVEL, parseSlope, type Slope, sameSlope, slopeText, UPRIGHT } from '../../exact/slope.ts';
+import { type CountsField, type CountsFields, formatCountsText } from '../../formats/counts-text.ts';
+import { formatShadeList, parseShadeList } from '../../formats/shade-list.ts';
+import { splitBands } from '../../formats/thread-count.ts';
+import { BAND_UNITS, type BandUnit, readWidth } from '../../units/band-width.ts';
+import type { StripeDesign } from '../design-schema.ts';
+import { newStripe } from '../new-design.ts';
+import { MEASURED, type Measured, type Stripe, type WideBand } from '../stripe/stripe-schema.ts';
+import { keyOf, type Pivots, parseDensityPair, pivotsOf, placed, starterShades } from './text-parts.ts';
+
+/**
+ * Reads the bands of a stripe: `A12.5 B1/3 C3/4in`, with a slash before the two pivots: `A/12 B6 C/4`.
+ * @throws CoreError as `splitBands`, or "notation/width" {word, width, at, length}
+ */
+export function parseBandWidths(
+  text: string,
+  { keys, pivots }: { readonly keys: readonly string[] | undefined; readonly pivots: Pivots },
+): Pick<Stripe, 'bands' | 'mirror'> {
+  const words = splitBands(text, keys);
+  const bands = words.map(({ word, shade, rest, at, restAt }): WideBand => {
+    try {
+      readWidth(rest);
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      const place = rest === '' ? { at, length: word.length } : { at: restAt, length: rest.length };
+      throw new CoreError('notation/width', { word, width: rest, ...place });
+    }
+    return { shade, width: rest };
+  });
+  return { bands, mirror: words[0]!.pivot ? pivots : 'none' };
+}
+
+export function formatBandWidths({ bands, mirror }: Pick<Stripe, 'bands' | 'mirror'>): string {
+  return bands
+    .map(({ shade, width }, index) => {
+      const pivot = mirror !== 'none' && (index === 0 || index === bands.length - 1);
+      return `${shade}${pivot ? '/' : ''}${width.replace(/\s+/g, '')}`;
+    })
+    .join(' ');
+}
+
+/** A new stripe from the fields of a text. */
+export function stripeFromFields(fields: CountsFields, stripe: CountsField, name: string): StripeDesign {
+  const shades = fields.shades === undefined ? undefined : parseShadeList(fields.shades.value);
+  const pivots = pivotsOf(fields.pivots?.value ?? 'shared');
+  const keys = shades?.map(keyOf);
+  const read = placed(stripe.at, () => parseBandWidths(stripe.value, { keys, pivots }));
+  return newStripe({
+    name: fields.name?.value.trim().slice(0, 120) || name,
+    shades: shades ?? starterShades(read.bands.map((band) => band.shade)),
+    ...read,
+    unit: parseBandUnit(fields.unit?.value ?? 'mm'),
+    slope: parseDirection(fields.slope?.value ?? 'down'),
+    asked: fields.angle?.value.trim() ?? null,
+    measured: parseMeasured(fields.measured?.value ?? 'across'),
+    clear: fields.clear?.value.trim().toUpperCase() ?? null,
+    lay: fields.density && parseDensityPair(fields.density.value),
+  });
+}
+
+export function stripeToText({ name, construction, shades, lay }: StripeDesign): string {
+  const { unit, slope, asked, measured, clear, mirror } = construction;
+  return formatCountsText({
+    name,
+    shades: formatShadeList(shades),
+    stripe: formatBandWidths(construction),
+    pivots: mirror === 'none' ? undefined : mirror,
+    unit,
+    slope: directionText(slope),
+    angle: asked ?? undefined,
+    measured,
+    clear: clear ?? undefined,
+    density: unit === 'thread' ? `${lay.ends} x ${lay.picks} / ${lay.per}` : undefined,
+  });
+}
+
+/** @throws CoreError "stripe/unit" {text, known} */
+export function parseBandUnit(text: string): BandUnit {
+  const word = text
+    .trim()
+    .toLowerCase()
+    .replace(/^threads$/, 'thread');
+  const unit = BAND_UNITS.find((each) => each === word);
+  if (unit === undefined) throw new CoreError('stripe/unit', { text, known: BAND_UNITS });
+  return unit;
+}
+
+/** @throws CoreError "stripe/measured" {text} */
+export function parseMeasured(text: string): Measured {
+  const measured = MEASURED.find((each) => each === text.trim().toLowerCase());
+  if (measured === undefined) throw new CoreError('stripe/measured', { text });
+  return measured;
+}
+
+/**
+ * Reads "down", "across" or a slope such as 7/10.
+ * @throws CoreError as `parseSlope`
+ */
+export function parseDirection(text: string): Slope {
+  const word = text.trim().toLowerCase();
+  return word === 'down' ? UPRIGHT : word === 'across' ? LEVEL : parseSlope(text);
+}
+
+export function directionText(slope: Slope): string {
+  return sameSlope(slope, UPRIGHT) ? 'down' : sameSlope(slope, LEVEL) ? 'across' : slopeText(slope);
+}

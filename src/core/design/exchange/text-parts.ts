@@ -1,0 +1,66 @@
+import type { Shade } from '../../colour/shade.ts';
+import { CoreError } from '../../error.ts';
+import type { Mirror } from '../../thread/sequence.ts';
+import { DENSITY_BASES, parseDensity } from '../../units/density.ts';
+import type { Lay } from '../design-schema.ts';
+
+export type Pivots = Exclude<Mirror, 'none'>;
+
+/**
+ * The convention named by "shared" or "doubled".
+ * @throws CoreError "counts/pivots" {text}
+ */
+export function pivotsOf(text: string): Pivots {
+  const word = text.trim().toLowerCase();
+  if (word !== 'shared' && word !== 'doubled') throw new CoreError('counts/pivots', { text: word });
+  return word;
+}
+
+/**
+ * "24/in", "24 x 22 / cm".
+ * @throws CoreError "counts/density" {text}, or as `parseDensity`
+ */
+export function parseDensityPair(text: string): Pick<Lay, 'ends' | 'picks' | 'per'> {
+  const match = /^\s*(.+?)(?:\s*[x×]\s*(.+?))?\s*\/\s*(in|cm)\s*$/i.exec(text);
+  const per = DENSITY_BASES.find((base) => base === match?.[3]?.toLowerCase());
+  if (match === null || per === undefined) throw new CoreError('counts/density', { text });
+  const [ends, picks] = [match[1]!, match[2] ?? match[1]!];
+  parseDensity(ends);
+  parseDensity(picks);
+  return { ends, picks, per };
+}
+
+/** Shades for letters that come without colours: far apart, calm, dark and light in turn. */
+const STARTERS = [
+  ['Pine', '#24402f'],
+  ['Cream', '#efe6cf'],
+  ['Madder', '#8c2f25'],
+  ['Ochre', '#c79a3b'],
+  ['Slate', '#2e4c63'],
+  ['Mist', '#7f96a3'],
+  ['Black', '#262b2d'],
+  ['Copper', '#b86f52'],
+] as const;
+
+/** One shade for each different letter, in order of appearance. */
+export function starterShades(letters: readonly string[]): readonly Shade[] {
+  return [...new Set(letters)].map((key, index) => {
+    const [name, hex] = STARTERS[index % STARTERS.length]!;
+    // Where there are more letters than starters, the letter tells them apart.
+    return { key, name: index < STARTERS.length ? name : `${name} ${key}`, hex };
+  });
+}
+
+export function keyOf(shade: Shade): string {
+  return shade.key;
+}
+
+/** Runs a reader of a part and moves the places in its errors to those in the whole. */
+export function placed<T>(offset: number, read: () => T): T {
+  try {
+    return read();
+  } catch (error) {
+    if (!(error instanceof CoreError) || typeof error.facts['at'] !== 'number') throw error;
+    throw new CoreError(error.code, { ...error.facts, at: error.facts['at'] + offset });
+  }
+}

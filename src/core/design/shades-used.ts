@@ -1,0 +1,52 @@
+import { replaceShade } from '../thread/edit-bands.ts';
+import type { Plaid } from './plaid/plaid-schema.ts';
+import type { Stripe } from './stripe/stripe-schema.ts';
+
+/** Where a construction names a shade. */
+export interface ShadeUse {
+  /** From the construction down. */
+  readonly path: readonly (string | number)[];
+  readonly key: string;
+}
+
+/** Every place where a shade is named, those of a weft that rests included. */
+export function shadesUsed(construction: Plaid | Stripe): readonly ShadeUse[] {
+  switch (construction.kind) {
+    case 'plaid': {
+      const { warp, weft } = construction;
+      return [
+        ...inBands(['warp', 'bands'], warp.bands),
+        ...inBands(['weft', 'own', 'bands'], weft.own?.bands ?? []),
+      ];
+    }
+    case 'stripe': {
+      const { bands, clear } = construction;
+      return [...inBands(['bands'], bands), ...(clear === null ? [] : [{ path: ['clear'], key: clear }])];
+    }
+    default:
+      return construction satisfies never;
+  }
+}
+
+function inBands(path: readonly string[], bands: readonly { readonly shade: string }[]): readonly ShadeUse[] {
+  return bands.map(({ shade }, index) => ({ path: [...path, index, 'shade'], key: shade }));
+}
+
+/** The same construction with one shade in the place of another. */
+export function withShadeReplaced(construction: Plaid | Stripe, from: string, to: string): Plaid | Stripe {
+  const within = <B extends { readonly shade: string }, T extends { readonly bands: readonly B[] }>(
+    part: T & { readonly bands: readonly B[] },
+  ) => ({ ...part, bands: [...replaceShade(part.bands, from, to)] });
+  switch (construction.kind) {
+    case 'plaid': {
+      const { warp, weft } = construction;
+      return { ...construction, warp: within(warp), weft: { ...weft, own: weft.own && within(weft.own) } };
+    }
+    case 'stripe': {
+      const clear = construction.clear === from ? to : construction.clear;
+      return { ...within(construction), clear };
+    }
+    default:
+      return construction satisfies never;
+  }
+}

@@ -1,0 +1,48 @@
+import { divide, equals, isWhole, multiply, type Rational, rational } from '../../exact/rational.ts';
+import { divideRoots, isRational, multiplyRoots, type Root, root, timesRational } from '../../exact/root.ts';
+import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
+import { faceArea } from '../../tiling/check-partition.ts';
+import type { BandScale } from '../../units/band-width.ts';
+import { layWidths, periodOf } from './compile-stripe.ts';
+import type { Stripe } from './stripe-schema.ts';
+
+/**
+ * How much of a compiled stripe does not follow from its numbers, counted without looking at how it was compiled:
+ * an edge of the repeat that does not hold a whole number of periods, and each band whose share of the area is not
+ * its share of the period. 0 when it repeats.
+ */
+export function missesOfStripe(stripe: Stripe, scale: BandScale, unit: RepeatUnit): number {
+  const { content, pitch } = unit;
+  if (content.kind !== 'partition') throw new Error(`expected a partition, got ${content.kind}`);
+  const laid = layWidths(stripe, scale);
+  const period = periodOf(laid);
+  const edges = [
+    periodsAlong(pitch.x, Math.abs(stripe.slope.rise), stripe, period),
+    periodsAlong(pitch.y, stripe.slope.run, stripe, period),
+  ].filter((periods) => periods === undefined || !isWhole(periods)).length;
+  const bands = laid.filter(
+    (band, index) => !equals(faceArea(content, content.faces[index]!), divide(band.width, period)),
+  ).length;
+  return edges + bands + Math.abs(content.faces.length - laid.length);
+}
+
+/**
+ * Periods that an edge of that length holds: length × normal / period, the lines' unit normal being
+ * (rise, run)/√(rise² + run²). Undefined when it is not a fraction.
+ */
+function periodsAlong(
+  length: Root,
+  part: number,
+  { slope: { rise, run }, measured }: Stripe,
+  period: Rational,
+): Rational | undefined {
+  const diagonal = root(rational(1), rise * rise + run * run);
+  const sloping = rise !== 0 && run !== 0;
+  // Measured along the lower edge, a period is rise/√(rise² + run²) of that across.
+  const across =
+    measured === 'edge' && sloping
+      ? divideRoots(root(multiply(period, rational(Math.abs(rise)))), diagonal)
+      : root(period);
+  const periods = divideRoots(timesRational(length, rational(part)), multiplyRoots(diagonal, across));
+  return isRational(periods) ? periods.coefficient : undefined;
+}

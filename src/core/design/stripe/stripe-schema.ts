@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { SHADE_KEY } from '../../colour/shade.ts';
+import { CoreError } from '../../error.ts';
+import { parseExact } from '../../exact/parse-exact.ts';
+import type { Rational } from '../../exact/rational.ts';
+import { MAX_SLOPE } from '../../exact/slope.ts';
+import { MAX_BANDS } from '../../thread/band.ts';
+import { MIRRORS } from '../../thread/sequence.ts';
+import { BAND_UNITS, readWidth } from '../../units/band-width.ts';
+import { exactText } from '../exact-text.ts';
+
+/** Whether widths are measured at a right angle to the lines, or along the edge of the cloth that they run into. */
+export const MEASURED = ['across', 'edge'] as const;
+export type Measured = (typeof MEASURED)[number];
+
+const wideBandSchema = z.strictObject({
+  shade: z.string().regex(SHADE_KEY),
+  width: exactText(readWidth),
+});
+
+/** Largest angle either way, in degrees; lines at 90 and at −90 are the same. */
+const MAX_DEGREES = 90;
+
+/**
+ * Reads an angle in degrees, such as "35" or "45/2".
+ * @throws CoreError as `parseExact`, "slope/degrees" {text, most} beyond a right angle
+ */
+export function readDegrees(text: string): Rational {
+  const degrees = parseExact(text);
+  const most = BigInt(MAX_DEGREES) * degrees.d;
+  if (degrees.n > most || degrees.n < -most)
+    throw new CoreError('slope/degrees', { text, most: MAX_DEGREES });
+  return degrees;
+}
+
+/** Bands side by side, in widths, running upright, level or at a slope. Printed or painted, not woven. */
+export const stripeSchema = z.strictObject({
+  kind: z.literal('stripe'),
+  bands: z.array(wideBandSchema).min(1).max(MAX_BANDS),
+  mirror: z.enum(MIRRORS),
+  /** What a width without a unit of its own is measured in. */
+  unit: z.enum(BAND_UNITS),
+  /** Where the lines go: 1/0 upright, 0/1 level; in lowest terms. */
+  slope: z
+    .strictObject({
+      rise: z.int().min(-MAX_SLOPE).max(MAX_SLOPE),
+      run: z.int().min(0).max(MAX_SLOPE),
+    })
+    .refine(({ rise, run }) => inLowestTerms(rise, run)),
+  /** The angle that was asked for, in degrees, as it was typed; null when a slope was. */
+  asked: exactText(readDegrees).nullable(),
+  measured: z.enum(MEASURED),
+  /** The shade whose bands are left clear; null when none are. */
+  clear: z.string().regex(SHADE_KEY).nullable(),
+});
+
+export type Stripe = z.infer<typeof stripeSchema>;
+export type WideBand = Stripe['bands'][number];
+
+function inLowestTerms(rise: number, run: number): boolean {
+  let [a, b] = [Math.abs(rise), run];
+  while (b !== 0) [a, b] = [b, a % b];
+  return a === 1 && (run > 0 || rise === 1);
+}

@@ -1,0 +1,86 @@
+import {
+  add,
+  floor,
+  multiply,
+  type Rational,
+  rational,
+  subtract,
+  toDecimal,
+  toNumber,
+} from '../exact/rational.ts';
+import type { Rectangle, Vector } from '../exact/vector.ts';
+import { cornerAt, edgeName } from '../tiling/check-partition.ts';
+import type { Face, Partition } from '../tiling/partition.ts';
+
+/** Decimal places of lengths in millimetres and of coordinates. */
+export const PLACES = 6;
+
+/** Width of the lines under the edges, as a part of the repeat's shorter side; faces lie over both halves of them. */
+const SEAM = 1 / 400;
+
+/**
+ * One repeat of a partition as paths, one a shade, in millimetres from the upper left corner. A viewer blends every
+ * path's edge with what lies under it: so that this is never the ground, the edges between faces lie first, as lines
+ * in the colour of one of their faces.
+ */
+export function drawPartition(partition: Partition, size: Rectangle): string {
+  const seams = partition.shades.map((): string[] => []);
+  const fills = partition.shades.map((): string[] => []);
+  const sides = new Map<string, number>();
+  for (const face of partition.faces) {
+    for (const [index, from] of face.corners.entries()) {
+      const to = face.corners[(index + 1) % face.corners.length]!;
+      const [name] = edgeName(from, to);
+      const other = sides.get(name);
+      sides.set(name, face.shade);
+      const seen = other !== undefined && other !== face.shade;
+      if (seen && !partition.clear[other] && !partition.clear[face.shade]) {
+        seams[face.shade]!.push(
+          ...inRepeat([cornerAt(partition, from), cornerAt(partition, to)], size, false),
+        );
+      }
+    }
+    if (partition.clear[face.shade]) continue;
+    fills[face.shade]!.push(...inRepeat(pointsOf(partition, face), size, true));
+  }
+  const width = (Math.min(toNumber(size.width), toNumber(size.height)) * SEAM).toFixed(PLACES);
+  const lines = seams.map(
+    (d, shade) =>
+      d.length > 0 &&
+      `<path fill="none" stroke="${partition.shades[shade]!.hex}" stroke-width="${width}" d="${d.join('')}"/>`,
+  );
+  const faces = fills.map(
+    (d, shade) => d.length > 0 && `<path fill="${partition.shades[shade]!.hex}" d="${d.join('')}"/>`,
+  );
+  return [...lines, ...faces].filter((path) => path !== false).join('\n');
+}
+
+function pointsOf(partition: Partition, { corners }: Face): readonly Vector[] {
+  return corners.map((corner) => cornerAt(partition, corner));
+}
+
+/** A shape wherever it comes into the repeat's box, y turned downward. */
+function inRepeat(points: readonly Vector[], size: Rectangle, closed: boolean): readonly string[] {
+  const found: string[] = [];
+  const [left, right] = reach(points.map(({ x }) => x));
+  const [low, high] = reach(points.map(({ y }) => y));
+  for (let across = -right; across <= -left; across += 1) {
+    for (let up = -high; up <= -low; up += 1) {
+      const path = points.map(({ x, y }, index) => {
+        const placed = [
+          multiply(add(x, rational(across)), size.width),
+          multiply(subtract(rational(1 - up), y), size.height),
+        ];
+        return `${index === 0 ? 'M' : 'L'}${placed.map((value) => toDecimal(value, PLACES)).join(' ')}`;
+      });
+      found.push(`${path.join('')}${closed ? 'z' : ''}`);
+    }
+  }
+  return found;
+}
+
+/** First and last whole repeat that a range of coordinates touches. */
+function reach(values: readonly Rational[]): readonly [number, number] {
+  const floors = values.map((value) => Number(floor(value)));
+  return [Math.min(...floors), Math.max(...floors)];
+}

@@ -1,0 +1,116 @@
+import { multiply, type Rational, rational, round } from '../exact/rational.ts';
+import type { Partition } from '../tiling/partition.ts';
+import type { PaintWindow } from './painting.ts';
+
+/** Parts of a pixel along each axis that vertices are rounded to. */
+export const SUBPIXELS = 256;
+
+/**
+ * The edges of a partition in a window's subpixels: x to the right and y downward from the window's upper left
+ * corner, one repeat being `width` × `height`. Each edge stands once, walked downward (or to the right when level).
+ */
+export interface Edges {
+  readonly width: number;
+  readonly height: number;
+  readonly count: number;
+  /** Start, wrapped into the repeat. */
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  /** Way to its end; dy ≥ 0. */
+  readonly dx: Float64Array;
+  readonly dy: Float64Array;
+  /** Shade of the face that walks the edge as it stands here, and of the one that walks it back. */
+  readonly ahead: Uint16Array;
+  readonly back: Uint16Array;
+}
+
+/** A face's edge in the window's subpixels, not wrapped. */
+interface Side {
+  readonly x: number;
+  readonly y: number;
+  readonly dx: number;
+  readonly dy: number;
+  readonly shade: number;
+  /** Whether the face walks it as it stands here. */
+  readonly ahead: boolean;
+}
+
+/**
+ * Vertices are rounded to subpixels (a half up) before anything is wrapped and are moved only by whole shifts after,
+ * so that an edge is the same wherever the window lies.
+ */
+export function sidesOf(partition: Partition, { tile, offset }: PaintWindow): readonly Side[] {
+  const width = tile.width * SUBPIXELS;
+  const height = tile.height * SUBPIXELS;
+  const xs = partition.vertices.map(({ x }) => subpixels(x, width) - offset.x * SUBPIXELS);
+  const ys = partition.vertices.map(({ y }) => height - subpixels(y, height) - offset.y * SUBPIXELS);
+  return partition.faces.flatMap(({ corners, shade }) =>
+    corners.map((from, index) => {
+      const to = corners[(index + 1) % corners.length]!;
+      const [x0, y0] = [xs[from.vertex]! + from.across * width, ys[from.vertex]! - from.up * height];
+      const [x1, y1] = [xs[to.vertex]! + to.across * width, ys[to.vertex]! - to.up * height];
+      const ahead = y1 > y0 || (y1 === y0 && x1 > x0);
+      return ahead
+        ? { x: x0, y: y0, dx: x1 - x0, dy: y1 - y0, shade, ahead }
+        : { x: x1, y: y1, dx: x0 - x1, dy: y0 - y1, shade, ahead };
+    }),
+  );
+}
+
+function subpixels(part: Rational, whole: number): number {
+  return Number(round(multiply(part, rational(whole))));
+}
+
+/** Joins the two sides of each edge. */
+export function joinSides(sides: readonly Side[], width: number, height: number): Edges {
+  const known = new Map<string, { side: Side; ahead: number; back: number }>();
+  for (const side of sides) {
+    if (side.dx === 0 && side.dy === 0) continue;
+    const [x, y] = [wrap(side.x, width), wrap(side.y, height)];
+    const name = `${x} ${y} ${side.dx} ${side.dy}`;
+    // Where rounding laid edges upon each other, the second pair makes an edge of its own.
+    const free = (suffix: string): string => {
+      const edge = known.get(name + suffix);
+      const taken = edge !== undefined && (side.ahead ? edge.ahead : edge.back) >= 0;
+      return taken ? free(`${suffix}'`) : name + suffix;
+    };
+    const place = free('');
+    const edge = known.get(place) ?? { side: { ...side, x, y }, ahead: -1, back: -1 };
+    if (side.ahead) edge.ahead = side.shade;
+    else edge.back = side.shade;
+    known.set(place, edge);
+  }
+  const edges = [...known.values()];
+  const lonely = edges.filter(({ ahead, back }) => ahead < 0 || back < 0).length;
+  if (lonely > 0) throw new Error(`expected two faces at every edge, got ${lonely} edges with one`);
+  const all = (read: (side: Side) => number) => Float64Array.from(edges, ({ side }) => read(side));
+  return {
+    width,
+    height,
+    count: edges.length,
+    x: all((side) => side.x),
+    y: all((side) => side.y),
+    dx: all((side) => side.dx),
+    dy: all((side) => side.dy),
+    ahead: Uint16Array.from(edges, ({ ahead }) => ahead),
+    back: Uint16Array.from(edges, ({ back }) => back),
+  };
+}
+
+function wrap(value: number, size: number): number {
+  return value - Math.floor(value / size) * size;
+}
+
+/** floor(a × b / c) for whole numbers, also where the product is beyond 2^53; c > 0 or c < 0. */
+export function mulDivFloor(a: number, b: number, c: number): number {
+  const product = a * b;
+  if (Math.abs(product) <= Number.MAX_SAFE_INTEGER) {
+    const quotient = Math.floor(product / c);
+    // A division that rounds up to a whole number would be one too many.
+    const rest = product - quotient * c;
+    return (c > 0 ? rest < 0 : rest > 0) ? quotient - 1 : quotient;
+  }
+  const [top, bottom] = [BigInt(a) * BigInt(b), BigInt(c)];
+  const quotient = top / bottom;
+  return Number(top % bottom !== 0n && top < 0n !== bottom < 0n ? quotient - 1n : quotient);
+}

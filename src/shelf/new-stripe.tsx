@@ -1,0 +1,128 @@
+import { useMemo, useState } from 'react';
+import { asStripe, type StripeDesign } from '../core/design/design-schema.ts';
+import { formatBandWidths, parseBandWidths } from '../core/design/exchange/stripe-text.ts';
+import { readDesign } from '../core/design/read-design.ts';
+import { STRIPE_STARTS, stripeFromStart } from '../core/design/stripe-starts.ts';
+import { CoreError } from '../core/error.ts';
+import { BAND_UNITS } from '../core/units/band-width.ts';
+import { Choice } from '../kit/choice.tsx';
+import { ClothSwatch } from '../kit/cloth-swatch.tsx';
+import { linesText } from '../wording/lines.ts';
+import { Field, StartButtons } from './new-fields.tsx';
+import { shadesFor } from './start-design.ts';
+
+interface NewStripeProps {
+  readonly onClose: () => void;
+  readonly onMake: (design: StripeDesign) => void;
+}
+
+/** Begins a stripe from widths: typed, or taken from an example and changed. */
+export function NewStripe({ onClose, onMake }: NewStripeProps) {
+  const [chosen, setChosen] = useState(STRIPE_STARTS[0]!);
+  const start = useMemo(() => stripeFromStart(chosen.key), [chosen]);
+  const [name, setName] = useState('');
+  const [bands, setBands] = useState(formatBandWidths(start.construction));
+  const [unit, setUnit] = useState(start.construction.unit);
+  const made = useMemo(() => attempt(start, { name, bands, unit }), [start, name, bands, unit]);
+  const error = made instanceof CoreError ? made : undefined;
+  const design = made instanceof CoreError ? undefined : made;
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (design !== undefined) onMake(design);
+      }}
+    >
+      <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
+        <div className="flex flex-col gap-3">
+          <Field label="Name" value={name} onChange={setName} placeholder="Untitled" />
+          <Field
+            label="Bands: a letter a shade, and its width; a slash marks the pivots"
+            value={bands}
+            error={error}
+            onChange={setBands}
+            counts
+          />
+          <Choice
+            label="Widths are in"
+            value={unit}
+            options={BAND_UNITS.map((each) => ({ value: each, text: each === 'thread' ? 'threads' : each }))}
+            onChange={setUnit}
+          />
+        </div>
+        {design === undefined ? (
+          <div className="grid h-[200px] w-[220px] place-items-center rounded border border-rule border-dashed p-4 text-center text-ash">
+            The stripe shows when the widths can be read.
+          </div>
+        ) : (
+          <div>
+            <ClothSwatch design={design} width={220} height={200} perThread={2} />
+            <p className="hint mt-1">Lines: {linesText(design.construction.slope)}</p>
+          </div>
+        )}
+      </div>
+      <fieldset className="m-0 border-0 p-0">
+        <legend className="label">
+          Begin with the numbers of · {chosen.name}: {chosen.what}
+        </legend>
+        <div className="grid grid-cols-6 gap-x-3 gap-y-1 max-[760px]:grid-cols-3">
+          {STRIPE_STARTS.map((each) => (
+            <button
+              key={each.key}
+              type="button"
+              title={each.what}
+              aria-pressed={each === chosen}
+              className={`rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${each === chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
+              onClick={() => {
+                const next = stripeFromStart(each.key);
+                setChosen(each);
+                setBands(formatBandWidths(next.construction));
+                setUnit(next.construction.unit);
+              }}
+            >
+              <ClothSwatch
+                design={stripeFromStart(each.key)}
+                width={92}
+                height={40}
+                perThread={1}
+                decorative
+              />
+              <span className="mt-1 block">{each.name}</span>
+            </button>
+          ))}
+        </div>
+      </fieldset>
+      <StartButtons ready={design !== undefined} onClose={onClose} />
+    </form>
+  );
+}
+
+interface Typed {
+  readonly name: string;
+  readonly bands: string;
+  readonly unit: StripeDesign['construction']['unit'];
+}
+
+/** A stripe from what is typed over a start point, or why it cannot be read. */
+function attempt(start: StripeDesign, { name, bands, unit }: Typed): StripeDesign | CoreError {
+  try {
+    const { construction } = start;
+    const pivots = construction.mirror === 'doubled' ? 'doubled' : 'shared';
+    const read = parseBandWidths(bands, { keys: undefined, pivots });
+    return asStripe(
+      readDesign({
+        ...start,
+        name: name.trim() === '' ? 'Untitled' : name.trim(),
+        shades: shadesFor(
+          read.bands.map(({ shade }) => shade),
+          start.shades,
+        ),
+        construction: { ...construction, ...read, unit },
+      }),
+    );
+  } catch (error) {
+    if (error instanceof CoreError) return error;
+    throw error;
+  }
+}
