@@ -13,7 +13,7 @@ export default defineConfig({
   integrations: [react()],
   vite: {
     plugins: [tailwindcss()],
-    ssr: { external: ['better-sqlite3'] },
+    ssr: { external: ['better-sqlite3', 'sharp'] },
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 900 },
   },

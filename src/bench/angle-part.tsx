@@ -1,9 +1,10 @@
 import { useId, useMemo, useState } from 'react';
 import { atAngle, inSquare, offersFor } from '../core/design/stripe/at-angle.ts';
+import { stripeSquare } from '../core/design/stripe/compile-stripe.ts';
 import type { SlopeOffer } from '../core/design/stripe/slope-offers.ts';
 import { readDegrees } from '../core/design/stripe/stripe-schema.ts';
-import { toDecimal, toNumber } from '../core/exact/rational.ts';
-import { nearRational } from '../core/exact/root.ts';
+import { ONE, toDecimal, toNumber } from '../core/exact/rational.ts';
+import { isRational, nearRational } from '../core/exact/root.ts';
 import { parseSlope, type Slope, sameSlope, slopeDegrees, slopeText } from '../core/exact/slope.ts';
 import { fromMillimetres, parseLength } from '../core/units/length.ts';
 import { Choice } from '../kit/choice.tsx';
@@ -60,6 +61,12 @@ export function AnglePart() {
         ]}
         onChange={(next) => set({ measured: next })}
       />
+      {measured === 'across' && !isRational(stripeSquare(ONE, slope, measured)) && (
+        <p className="hint">
+          Measured across, this slope’s repeat has a root in it and is rounded in pixels. Measured along the
+          edge it is exact; across, the slopes 3/4 and 5/12 are.
+        </p>
+      )}
       <Offers offers={offers} chosen={slope} onChoose={(chosen) => set({ slope: { ...chosen } })} />
       <SquareForm />
     </section>

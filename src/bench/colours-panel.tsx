@@ -30,11 +30,13 @@ import { CardTools } from './card-tools.tsx';
 import { ColourwaysPart } from './colourways-part.tsx';
 import { bandsUsing, changeShade, removeShade, setShades } from './design-edits.ts';
 import { Panel } from './panel.tsx';
+import { PictureDialog } from './picture-dialog.tsx';
 
 /** The shade card: pick, name, order, remove. */
 export function ColoursPanel() {
   const design = useDesign();
   const [removing, setRemoving] = useState<Shade>();
+  const [picturing, setPicturing] = useState(false);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -69,14 +71,20 @@ export function ColoursPanel() {
           </ul>
         </SortableContext>
       </DndContext>
-      <button
-        type="button"
-        className="button self-start"
-        disabled={shades.length >= MAX_SHADES}
-        onClick={() => dispatch({ kind: 'edit', edit: setShades([...shades, newShade(shades)]) })}
-      >
-        <Plus size={16} aria-hidden="true" /> Add a shade
-      </button>
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="button"
+          disabled={shades.length >= MAX_SHADES}
+          onClick={() => dispatch({ kind: 'edit', edit: setShades([...shades, newShade(shades)]) })}
+        >
+          <Plus size={16} aria-hidden="true" /> Add a shade
+        </button>
+        <button type="button" className="button" onClick={() => setPicturing(true)}>
+          From a picture…
+        </button>
+      </div>
+      {picturing && <PictureDialog direction={undefined} onClose={() => setPicturing(false)} />}
       <ColourwaysPart />
       <CardTools />
       {removing !== undefined && (

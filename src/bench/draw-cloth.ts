@@ -40,6 +40,8 @@ export function drawCloth(context: CanvasRenderingContext2D, scene: ClothScene):
   );
   context.setTransform(1, 0, 0, 1, 0, 0);
   context.imageSmoothingEnabled = scaleX < 1;
+  // What is left clear lets nothing of the painting before show.
+  context.clearRect(0, 0, context.canvas.width, context.canvas.height);
   context.fillStyle = pattern;
   context.fillRect(0, 0, Math.ceil(view.width * pixelRatio), Math.ceil(view.height * pixelRatio));
   context.setTransform(pixelRatio, 0, 0, pixelRatio, 0, 0);

@@ -9,6 +9,7 @@ import { BandList } from './band-list.tsx';
 import { BandWidthsField } from './band-widths-field.tsx';
 import { dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { type Direction, editBands, sequenceOf, setMirror } from './design-edits.ts';
+import { PictureDialog } from './picture-dialog.tsx';
 import { wordsOf } from './rail-words.ts';
 import { ReworkDialog } from './rework-dialog.tsx';
 import { ThreadCountField } from './thread-count-field.tsx';
@@ -26,6 +27,7 @@ export function SequencePart({ direction, open }: { direction: Direction; open: 
   const sequence = sequenceOf(design, direction);
   const selection = useBenchState((state) => state.selection);
   const [reworking, setReworking] = useState(false);
+  const [picturing, setPicturing] = useState(false);
   const facts = useThreadFacts();
   const late = facts && lateSentence(facts[direction], direction === 'warp' ? 'end' : 'pick');
   const last = sequence.bands.length - 1;
@@ -49,7 +51,7 @@ export function SequencePart({ direction, open }: { direction: Direction; open: 
       {open ? (
         <>
           <BandList direction={direction} />
-          <div className="flex gap-2">
+          <div className="flex flex-wrap gap-2">
             <button
               type="button"
               className="button self-start"
@@ -70,7 +72,11 @@ export function SequencePart({ direction, open }: { direction: Direction; open: 
             <button type="button" className="button" onClick={() => setReworking(true)}>
               Rework…
             </button>
+            <button type="button" className="button" onClick={() => setPicturing(true)}>
+              From a picture…
+            </button>
           </div>
+          {picturing && <PictureDialog direction={direction} onClose={() => setPicturing(false)} />}
           {reworking && <ReworkDialog direction={direction} onClose={() => setReworking(false)} />}
         </>
       ) : (

@@ -42,6 +42,26 @@ export function endpoint<Body = undefined>({ body, run }: Endpoint<Body>): APIRo
   };
 }
 
+/** An endpoint that takes a file's bytes and answers with a Response of its own, or a problem. */
+export function binaryEndpoint({
+  most,
+  run,
+}: {
+  /** Largest body that is taken, in bytes. */
+  readonly most: number;
+  readonly run: (bytes: Uint8Array) => Promise<Response>;
+}): APIRoute {
+  return async ({ request }) => {
+    try {
+      refuseForeign(request);
+      refuseType(request, 'application/octet-stream');
+      return await run(await readBytes(request, most));
+    } catch (error) {
+      return problemResponse(error);
+    }
+  };
+}
+
 /** Another site's page may read nothing here and must not write either. Source: W3C Fetch Metadata, Sec-Fetch-Site. */
 function refuseForeign({ method, headers }: Request): void {
   const site = headers.get('sec-fetch-site');
@@ -52,25 +72,33 @@ function refuseForeign({ method, headers }: Request): void {
 /** The answer to every method that an address does not know. */
 export const otherMethods: APIRoute = () => problemResponse(new CoreError('request/method'));
 
+/** A page elsewhere cannot send these types without asking first, so it cannot write here. */
+function refuseType(request: Request, type: string): void {
+  if (!request.headers.get('content-type')?.startsWith(type)) throw new CoreError('request/type', { type });
+}
+
 async function readBody(request: Request): Promise<unknown> {
-  // A page elsewhere cannot send this type without asking first, so it cannot write here.
-  if (!request.headers.get('content-type')?.startsWith('application/json'))
-    throw new CoreError('request/type');
-  const tooLarge = new CoreError('request/too-large', { most: MAX_BODY });
-  if (Number(request.headers.get('content-length')) > MAX_BODY) throw tooLarge;
+  refuseType(request, 'application/json');
+  const bytes = await readBytes(request, MAX_BODY);
+  try {
+    return JSON.parse(bytes.toString('utf8'));
+  } catch {
+    throw new CoreError('request/json');
+  }
+}
+
+async function readBytes(request: Request, most: number): Promise<Buffer> {
+  const tooLarge = new CoreError('request/too-large', { most });
+  if (Number(request.headers.get('content-length')) > most) throw tooLarge;
   const pieces: Uint8Array[] = [];
   let size = 0;
   const body = request.body === null ? [] : Readable.fromWeb(request.body as NodeStream<Uint8Array>);
   for await (const piece of body as AsyncIterable<Uint8Array>) {
     size += piece.length;
-    if (size > MAX_BODY) throw tooLarge;
+    if (size > most) throw tooLarge;
     pieces.push(piece);
   }
-  try {
-    return JSON.parse(Buffer.concat(pieces).toString('utf8'));
-  } catch {
-    throw new CoreError('request/json');
-  }
+  return Buffer.concat(pieces);
 }
 
 function parseBody<Body>(schema: z.ZodType<Body>, body: unknown): Body {

@@ -46,6 +46,14 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'slope/no-offer': ({ text }) =>
     `No slope near ${text}° repeats within 10 m with these bands. Make them narrower, or choose lines that run down or across.`,
   'send/no-threads': () => 'Pixels a thread are for cloth with threads. Choose a resolution instead.',
+  'picture/bands': ({ bands, most }) =>
+    `That line makes ${bands} bands; at most ${most} fit. Choose larger blocks, merge more, or give them more room.`,
+  'picture/not-one': () => 'That is not a picture. A JPEG, a PNG or a WebP can be read.',
+  'picture/kind': ({ kind, kinds }) =>
+    `A picture of kind ${kind} is not read here. Kinds that are: ${kinds}.`,
+  'picture/broken': ({ reason }) => `This picture is broken and cannot be read to its end: ${reason}.`,
+  'picture/too-large': ({ width, height, most }) =>
+    `That picture has ${width} × ${height} pixels; at most ${most} million are read. Make it smaller first.`,
   'print/strength': ({ text }) => `A strength must be from 0 to 1, got “${text}”.`,
   'print/text': ({ text, blends }) =>
     `“${text}” says nothing about printing. Write a blend (${blends}), a strength such as 1/2, and warp or weft for the stripes on top.`,
@@ -160,7 +168,7 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'request/missing': () => 'There is nothing at this address.',
   'request/method': () => 'That cannot be done at this address.',
   'request/foreign': () => 'Another site’s page cannot change designs.',
-  'request/type': () => 'The request must be JSON.',
+  'request/type': ({ type }) => `The request must be ${type}.`,
   'server/fault': () => 'Something went wrong in Vetro itself. Your saved designs are safe; try again.',
   'database/not-one': ({ file }) =>
     `“${file}” is not a Vetro database. Move it away, or name another file with VETRO_DATA.`,

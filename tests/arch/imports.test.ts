@@ -8,7 +8,7 @@ const SOURCE = resolve(import.meta.dirname, '../../src');
 const CORE: readonly (readonly string[])[] = [
   ['exact'],
   ['units', 'colour'],
-  ['thread', 'tiling', 'motif'],
+  ['thread', 'tiling', 'motif', 'picture'],
   ['repeat'],
   ['paint'],
   ['formats'],

@@ -120,7 +120,15 @@ test('a stripe is sent as a picture, a drawing, text and a table; clear bands st
   page,
 }) => {
   await openNew(page, `${STRIPE}slope: 1/1\nmeasured: edge\n`);
+  const shows = () =>
+    page.locator('canvas[data-painted]').evaluate((canvas) => {
+      const { width, height } = canvas as HTMLCanvasElement;
+      const { data } = (canvas as HTMLCanvasElement).getContext('2d')!.getImageData(0, 0, width, height);
+      return data.some((value, at) => at % 4 === 3 && value === 0);
+    });
+  expect(await shows()).toBe(false);
   await page.getByLabel('Left clear').selectOption({ label: 'Cream' });
+  await expect.poll(shows).toBe(true);
   await step(page, 'Send');
   const picture = await take(page, () => page.getByRole('button', { name: 'Send the PNG' }).click());
   const { data, info } = await sharp(picture.bytes).raw().toBuffer({ resolveWithObject: true });

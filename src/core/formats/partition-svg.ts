@@ -15,8 +15,11 @@ import type { Face, Partition } from '../tiling/partition.ts';
 /** Decimal places of lengths in millimetres and of coordinates. */
 export const PLACES = 6;
 
-/** Width of the lines under the edges, as a part of the repeat's shorter side; faces lie over both halves of them. */
-const SEAM = 1 / 400;
+/**
+ * Width of the lines under the edges, as a part of the repeat's shorter side. Faces lie over both halves of them, so
+ * they may be broad; where some faces are left clear, a line must not reach into those.
+ */
+const SEAM = { covered: 1 / 16, clear: 1 / 400 } as const;
 
 /**
  * One repeat of a partition as paths, one a shade, in millimetres from the upper left corner. A viewer blends every
@@ -43,7 +46,8 @@ export function drawPartition(partition: Partition, size: Rectangle): string {
     if (partition.clear[face.shade]) continue;
     fills[face.shade]!.push(...inRepeat(pointsOf(partition, face), size, true));
   }
-  const width = (Math.min(toNumber(size.width), toNumber(size.height)) * SEAM).toFixed(PLACES);
+  const seam = partition.clear.includes(true) ? SEAM.clear : SEAM.covered;
+  const width = (Math.min(toNumber(size.width), toNumber(size.height)) * seam).toFixed(PLACES);
   const lines = seams.map(
     (d, shade) =>
       d.length > 0 &&

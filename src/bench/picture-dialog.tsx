@@ -1,0 +1,303 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { type Design, isStripe } from '../core/design/design-schema.ts';
+import { CoreError } from '../core/error.ts';
+import { coarsen } from '../core/picture/block-grid.ts';
+import { typedThreads } from '../core/thread/band.ts';
+import { Choice } from '../kit/choice.tsx';
+import { Dialog } from '../kit/dialog.tsx';
+import { NumberField } from '../kit/number-field.tsx';
+import { errorSentence } from '../wording/error-sentence.ts';
+import { plural } from '../wording/measures.ts';
+import { dispatch, useDesign } from './bench-store.ts';
+import { type Direction, railsOf, sequenceOf, setShades } from './design-edits.ts';
+import { PictureChooser } from './picture-chooser.tsx';
+import type { OpenPicture } from './picture-source.ts';
+import { PictureView } from './picture-view.tsx';
+import {
+  bandsFromPicture,
+  type PictureBand,
+  type PictureWish,
+  shadesOfBands,
+  takeBands,
+  withColours,
+} from './picture-wish.ts';
+import { whole } from './rework-wish.ts';
+import { stepOf } from './stripe-rail.ts';
+
+interface PictureDialogProps {
+  /** The sequence that takes the bands; undefined: only the shades are added to the card. */
+  readonly direction: Direction | undefined;
+  readonly onClose: () => void;
+}
+
+/** Bands, or only shades, from a line over a picture. */
+export function PictureDialog({ direction, onClose }: PictureDialogProps) {
+  const [picture, setPicture] = useState<OpenPicture>();
+  const title = direction === undefined ? 'Shades from a picture' : 'Bands from a picture';
+  return (
+    <Dialog
+      open
+      onOpenChange={onClose}
+      title={picture === undefined ? title : `${title}: ${picture.name}`}
+      full
+    >
+      {picture === undefined ? (
+        <PictureChooser onOpen={setPicture} />
+      ) : (
+        <PictureWork
+          key={picture.name}
+          picture={picture}
+          direction={direction}
+          onClose={onClose}
+          onOther={() => setPicture(undefined)}
+        />
+      )}
+    </Dialog>
+  );
+}
+
+const NOTES: Readonly<Record<OpenPicture['notes'][number], string>> = {
+  turned: 'It was turned upright, as the camera noted.',
+  'first-of-many': 'It moves; its first picture is taken.',
+  'laid-on-white': 'What is transparent in it lies on white.',
+};
+
+interface PictureWorkProps extends PictureDialogProps {
+  readonly picture: OpenPicture;
+  readonly onOther: () => void;
+}
+
+function PictureWork({ picture, direction, onClose, onOther }: PictureWorkProps) {
+  const design = useDesign();
+  const { grid, notes } = picture;
+  const [wish, setWish] = useState(() => firstWish(picture, design));
+  const set = (change: Partial<PictureWish>) => setWish((old) => ({ ...old, ...change }));
+  const blocks = useMemo(() => coarsen(grid, wish.times), [grid, wish.times]);
+  // Bands follow the hand as fast as they can; the line itself is never late.
+  const deferred = useDeferredValue(wish);
+  const made = useMemo(
+    () => attempt(() => bandsFromPicture(grid, deferred, design)),
+    [grid, deferred, design],
+  );
+  const bands = 'problem' in made ? [] : made;
+  const card = useMemo(
+    () => attempt(() => withColours(design.shades, new Set(bands.map(({ hex }) => hex)))),
+    [design.shades, bands],
+  );
+  const problem = 'problem' in made ? made.problem : 'problem' in card ? card.problem : undefined;
+  const middle = { x: grid.width / 2, y: grid.height / 2 };
+  const unit = isStripe(design) ? design.construction.unit : 'thread';
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (problem !== undefined || 'problem' in card) return;
+        const edit =
+          direction === undefined
+            ? setShades(card)
+            : takeBands(direction, inOrder(design, direction, bands, wish));
+        dispatch({ kind: 'edit', edit });
+        dispatch({ kind: 'select', selection: undefined });
+        onClose();
+      }}
+    >
+      <div className="grid grid-cols-[600px_minmax(0,1fr)] gap-6 max-[1000px]:grid-cols-1">
+        <div className="grid place-items-center">
+          <PictureView grid={blocks} from={wish.from} to={wish.to} onLine={(from, to) => set({ from, to })} />
+        </div>
+        <div className="flex flex-col gap-3">
+          <div className="flex gap-2">
+            <button
+              type="button"
+              className="button"
+              onClick={() => set({ from: { x: 0, y: middle.y }, to: { x: grid.width, y: middle.y } })}
+            >
+              Across the middle
+            </button>
+            <button
+              type="button"
+              className="button"
+              onClick={() => set({ from: { x: middle.x, y: 0 }, to: { x: middle.x, y: grid.height } })}
+            >
+              Down the middle
+            </button>
+          </div>
+          <Slider
+            label="Side of a block"
+            value={wish.times}
+            range={[1, mostTimes(picture)]}
+            text={`${wish.times * grid.block} px of ${Math.min(grid.width, grid.height)}`}
+            onChange={(times) => set({ times })}
+          />
+          <Slider
+            label="Neighbours are one below a difference of"
+            value={wish.merge}
+            range={[0, 30]}
+            text={wish.merge === 0 ? 'none are' : `ΔE ${wish.merge}`}
+            onChange={(merge) => set({ merge })}
+          />
+          <Slider
+            label="Shades, at most"
+            value={wish.shades}
+            range={[1, 40]}
+            text={String(wish.shades)}
+            onChange={(shades) => set({ shades })}
+          />
+          {direction !== undefined && (
+            <>
+              <Choice
+                label="Widths"
+                value={wish.widths}
+                options={[
+                  { value: 'picture', text: 'As in the picture' },
+                  { value: 'equal', text: 'All equal' },
+                ]}
+                onChange={(widths) => set({ widths })}
+              />
+              <NumberField
+                label={`All bands together, ${unit === 'thread' ? 'threads' : unit}`}
+                text={String(wish.total)}
+                resolve={(text) => String(whole(text, 1))}
+                onChange={(text) => set({ total: whole(text, 1) })}
+              />
+            </>
+          )}
+          {notes.map((note) => (
+            <p key={note} className="hint">
+              {NOTES[note]}
+            </p>
+          ))}
+        </div>
+      </div>
+      <Outcome bands={bands} parts={isStripe(design) ? 10 : 1} unit={unit} />
+      {problem !== undefined && (
+        <p role="alert" className="rounded-lg bg-madder-pale px-3 py-2 text-madder">
+          {problem}
+        </p>
+      )}
+      <div className="flex justify-end gap-2">
+        <button type="button" className="button mr-auto" onClick={onOther}>
+          Another picture
+        </button>
+        <button type="button" className="button" onClick={onClose}>
+          Leave it
+        </button>
+        <button type="submit" className="button button-go" disabled={problem !== undefined}>
+          {direction === undefined ? 'Add these shades' : 'Take these bands'}
+        </button>
+      </div>
+    </form>
+  );
+}
+
+/** Bands that lie one above the other begin below; those of a line that goes down are turned to lie as they do in it. */
+function inOrder(
+  design: Design,
+  direction: Direction,
+  bands: readonly PictureBand[],
+  { from, to }: PictureWish,
+): readonly PictureBand[] {
+  const upward = direction === 'weft' || railsOf(design)[0] === 'weft';
+  return upward && to.y > from.y ? [...bands].reverse() : bands;
+}
+
+interface OutcomeProps {
+  readonly bands: readonly PictureBand[];
+  /** Parts of the unit that counts are in. */
+  readonly parts: number;
+  readonly unit: string;
+}
+
+/** What would be taken: the bands side by side, and their shades with their shares. */
+function Outcome({ bands, parts, unit }: OutcomeProps) {
+  const shades = shadesOfBands(bands);
+  const total = bands.reduce((sum, { count }) => sum + count, 0) / parts;
+  return (
+    <section aria-label="What comes of it" className="border-rule border-t pt-3">
+      <div className="flex h-12 overflow-hidden rounded-md" aria-hidden="true">
+        {bands.slice(0, 600).map(({ hex, count }, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a band has no identity but its place
+          <span key={index} style={{ flexGrow: count, backgroundColor: hex }} />
+        ))}
+      </div>
+      <p aria-live="polite" className="mt-1 text-[13px] text-ash">
+        {plural(bands.length, 'band')}, {plural(shades.length, 'shade')}, {total}{' '}
+        {unit === 'thread' ? 'threads' : unit}
+      </p>
+      <ul className="m-0 mt-1 flex list-none flex-wrap gap-x-4 gap-y-1 p-0">
+        {shades.map(({ hex, share }) => (
+          <li key={hex} className="numbers flex items-center gap-1.5 text-[12.5px]">
+            <span className="chip h-5 w-5" style={{ backgroundColor: hex }} />
+            {hex} {(share * 100).toFixed(0)} %
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface SliderProps {
+  readonly label: string;
+  readonly value: number;
+  readonly range: readonly [least: number, most: number];
+  readonly text: string;
+  readonly onChange: (value: number) => void;
+}
+
+function Slider({ label, value, range: [least, most], text, onChange }: SliderProps) {
+  return (
+    <label>
+      <span className="label flex justify-between">
+        <span>{label}</span>
+        <span className="numbers">{text}</span>
+      </span>
+      <input
+        type="range"
+        className="w-full accent-woad"
+        min={least}
+        max={most}
+        value={value}
+        onChange={(event) => onChange(Number(event.target.value))}
+      />
+    </label>
+  );
+}
+
+/** Blocks along the shorter side when a picture is opened. */
+const FIRST_BLOCKS = 48;
+
+function firstWish({ grid }: OpenPicture, design: Design): PictureWish {
+  const across = Math.min(grid.columns, grid.rows);
+  return {
+    times: Math.max(1, Math.floor(across / FIRST_BLOCKS)),
+    from: { x: 0, y: grid.height / 2 },
+    to: { x: grid.width, y: grid.height / 2 },
+    merge: 5,
+    shades: 8,
+    widths: 'picture',
+    total: firstTotal(design),
+  };
+}
+
+/** As much as the sequence has now, but enough for some bands. */
+function firstTotal(design: Design): number {
+  const steps = typedThreads(sequenceOf(design, 'warp').bands);
+  if (!isStripe(design)) return Math.max(48, steps);
+  const { n, d } = stepOf(design);
+  return Math.max(20, Math.round((steps * Number(n)) / Number(d)));
+}
+
+/** So that the largest block is the whole shorter side. */
+function mostTimes({ grid }: OpenPicture): number {
+  return Math.max(1, Math.min(grid.columns, grid.rows));
+}
+
+function attempt<T>(work: () => T): T | { readonly problem: string } {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof CoreError) return { problem: errorSentence(error)! };
+    throw error;
+  }
+}

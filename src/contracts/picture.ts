@@ -1,0 +1,18 @@
+import { z } from 'zod';
+
+/** What was done to a picture, worth telling. */
+export const PICTURE_NOTES = ['turned', 'first-of-many', 'laid-on-white'] as const;
+
+/** Header that describes the body: JSON of `pictureHeader`. */
+export const PICTURE_HEADER = 'x-vetro-picture';
+
+/** The body holds `columns` × `rows` blocks, three 16-bit numbers each, little-endian: mean linear light. */
+export const pictureHeader = z.object({
+  width: z.int().min(1),
+  height: z.int().min(1),
+  block: z.int().min(1),
+  columns: z.int().min(1),
+  rows: z.int().min(1),
+  notes: z.array(z.enum(PICTURE_NOTES)),
+});
+export type PictureHeader = z.infer<typeof pictureHeader>;

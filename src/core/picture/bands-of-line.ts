@@ -1,0 +1,86 @@
+import { converter, differenceCiede2000, type Lab65 } from 'culori';
+import { kmeans } from 'ml-kmeans';
+import { hexOf } from '../colour/hex.ts';
+import { BYTE_OF_LINEAR, LINEAR_ONE } from '../colour/linear.ts';
+import type { Piece } from './blocks-on-line.ts';
+
+/** What is made of the blocks under a line. */
+export interface LineWish {
+  /** Neighbours that differ by less become one band, CIEDE2000; 0 merges none. */
+  readonly merge: number;
+  /** Most different shades; ≥ 1. */
+  readonly shades: number;
+}
+
+/** One band, its colour and how long the line lies in it, in pixels. */
+export interface LineBand {
+  readonly hex: string;
+  readonly length: number;
+}
+
+const difference = differenceCiede2000();
+const labOf = converter('lab65');
+
+/** Any seed does; the same one makes the same line come out the same every time. */
+const SEED = 1;
+
+/**
+ * The bands that the blocks under a line make. Neighbours that are nearly alike are joined first, then the colours
+ * are clustered in Lab when there are more than are wished; a cluster's colour is the mean light of what is in it.
+ */
+export function bandsOfLine(pieces: readonly Piece[], { merge, shades }: LineWish): readonly LineBand[] {
+  const merged = joinNear(pieces, merge);
+  const clustered = cluster(merged, shades);
+  const bands: { hex: string; length: number }[] = [];
+  for (const { light, length } of clustered) {
+    const hex = hexOfLight(light);
+    const last = bands.at(-1);
+    if (last?.hex === hex) last.length += length;
+    else bands.push({ hex, length });
+  }
+  return bands;
+}
+
+/** Neighbours of a smaller difference than `limit` as one, in the mean of their light by their lengths. */
+function joinNear(pieces: readonly Piece[], limit: number): readonly Piece[] {
+  const joined: Piece[] = [];
+  for (const piece of pieces) {
+    const last = joined.at(-1);
+    if (last !== undefined && difference(colourOf(last.light), colourOf(piece.light)) < limit) {
+      joined[joined.length - 1] = meanOf([last, piece]);
+    } else joined.push(piece);
+  }
+  return joined;
+}
+
+/** The same pieces in at most so many colours. */
+function cluster(pieces: readonly Piece[], most: number): readonly Piece[] {
+  if (new Set(pieces.map(({ light }) => hexOfLight(light))).size <= most) return pieces;
+  const points = pieces.map(({ light }): number[] => {
+    const { l, a, b } = labOf(colourOf(light)) as Lab65;
+    return [l, a, b];
+  });
+  const { clusters } = kmeans(points, most, { seed: SEED });
+  const means = Array.from({ length: most }, (_, index) => {
+    const members = pieces.filter((_piece, at) => clusters[at] === index);
+    return members.length === 0 ? undefined : meanOf(members);
+  });
+  return pieces.map(({ length }, at) => ({ light: means[clusters[at]!]!.light, length }));
+}
+
+function meanOf(pieces: readonly Piece[]): Piece {
+  const length = pieces.reduce((sum, piece) => sum + piece.length, 0);
+  const mean = (channel: 0 | 1 | 2) =>
+    pieces.reduce((sum, piece) => sum + piece.light[channel] * piece.length, 0) / length;
+  return { light: [mean(0), mean(1), mean(2)], length };
+}
+
+function colourOf([red, green, blue]: Piece['light']) {
+  return { mode: 'lrgb' as const, r: red / LINEAR_ONE, g: green / LINEAR_ONE, b: blue / LINEAR_ONE };
+}
+
+/** The nearest sRGB colour of some linear light. */
+export function hexOfLight([red, green, blue]: Piece['light']): string {
+  const byte = (light: number) => BYTE_OF_LINEAR[Math.round(light)]!;
+  return hexOf([byte(red), byte(green), byte(blue)]);
+}

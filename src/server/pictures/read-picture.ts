@@ -1,0 +1,73 @@
+import sharp, { type Metadata, type Sharp } from 'sharp';
+import type { PictureHeader } from '../../contracts/picture.ts';
+import { LINEAR_OF_BYTE } from '../../core/colour/linear.ts';
+import { CoreError } from '../../core/error.ts';
+import {
+  type BlockGrid,
+  finestBlock,
+  gatherBlocks,
+  MAX_PICTURE_PIXELS,
+} from '../../core/picture/block-grid.ts';
+
+/** Kinds of picture that are read. */
+const KINDS: readonly string[] = ['jpeg', 'png', 'webp'];
+
+/** Largest file that is read, in bytes. */
+export const MAX_PICTURE_BYTES = 200_000_000;
+
+export interface ReadPicture {
+  readonly grid: BlockGrid;
+  readonly notes: PictureHeader['notes'];
+}
+
+/**
+ * Reads a JPEG, PNG or WebP as a grid of blocks, upright as its EXIF orientation wishes, in sRGB; the first picture
+ * of an animated one; what is transparent laid on white.
+ *
+ * @throws CoreError "picture/not-one" | "picture/kind" {kind, kinds} | "picture/broken" {reason} | "picture/too-large" {width, height, most}
+ */
+export async function readPicture(bytes: Uint8Array): Promise<ReadPicture> {
+  const { image, about } = await open(bytes);
+  const { width, height, format, hasAlpha, pages, orientation } = about;
+  if (!KINDS.includes(format)) throw new CoreError('picture/kind', { kind: format, kinds: KINDS });
+  if (width * height > MAX_PICTURE_PIXELS) {
+    throw new CoreError('picture/too-large', { width, height, most: MAX_PICTURE_PIXELS / 1_000_000 });
+  }
+  const { data, info } = await image
+    .autoOrient()
+    .flatten({ background: '#ffffff' })
+    .toColourspace('srgb')
+    .raw({ depth: 'uchar' })
+    .toBuffer({ resolveWithObject: true })
+    .catch((error: Error) => {
+      throw new CoreError('picture/broken', { reason: error.message.split('\n')[0]!.slice(0, 120) });
+    });
+  const gatherer = gatherBlocks(info, finestBlock(info.width, info.height), LINEAR_OF_BYTE);
+  gatherer.addRows(info.channels === 3 ? data : threeChannels(data, info.channels));
+  const notes: PictureHeader['notes'] = [];
+  if ((orientation ?? 1) > 1) notes.push('turned');
+  if ((pages ?? 1) > 1) notes.push('first-of-many');
+  if (hasAlpha) notes.push('laid-on-white');
+  return { grid: gatherer.finish(), notes };
+}
+
+async function open(bytes: Uint8Array): Promise<{ image: Sharp; about: Metadata }> {
+  try {
+    const image = sharp(bytes, { limitInputPixels: false, sequentialRead: true, failOn: 'truncated' });
+    return { image, about: await image.metadata() };
+  } catch {
+    throw new CoreError('picture/not-one', {});
+  }
+}
+
+/** Grey pixels, or such with a channel too many, as three bytes each. */
+function threeChannels(data: Uint8Array, channels: number): Uint8Array {
+  const pixels = data.length / channels;
+  const out = new Uint8Array(pixels * 3);
+  for (let pixel = 0; pixel < pixels; pixel += 1) {
+    for (let channel = 0; channel < 3; channel += 1) {
+      out[pixel * 3 + channel] = data[pixel * channels + (channels < 3 ? 0 : channel)]!;
+    }
+  }
+  return out;
+}
