@@ -74,6 +74,15 @@ async function takeBench() {
   await shot('bench-rework');
   await open('Timetable wrapping paper');
   await shot('bench-printed');
+  await open('Compartment blind');
+  await page.getByRole('heading', { name: '45° in a square' }).scrollIntoViewIfNeeded();
+  await shot('bench-angle');
+  await open('Platform awning');
+  await page.getByRole('button', { name: 'From a picture…' }).click();
+  await page.getByRole('button', { name: 'Lake at dusk' }).click();
+  await page.getByRole('button', { name: 'Down the middle' }).click();
+  await page.getByRole('region', { name: 'What comes of it' }).getByText(/bands/).waitFor();
+  await shot('bench-picture');
   await open('Guard’s shepherd check');
   for (let times = 0; times < 9; times += 1) {
     await page.mouse.move(420, 400);

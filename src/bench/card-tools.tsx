@@ -2,6 +2,7 @@ import { useMemo, useRef } from 'react';
 import { toast } from 'sonner';
 import { nearPairs, SHADE_ORDERS, type ShadeOrder, sortShades } from '../core/colour/compare.ts';
 import { freeKey, MAX_SHADES, type Shade } from '../core/colour/shade.ts';
+import { touchingShades } from '../core/design/touching.ts';
 import { CoreError } from '../core/error.ts';
 import {
   formatCardCsv,
@@ -24,10 +25,14 @@ const ORDER_NAMES: Readonly<Record<ShadeOrder, string>> = {
 /** CIEDE2000 below which two shades are called near: most people do not see it side by side. */
 const NEAR = 2.3;
 
+/** Most pairs whose contrast is listed. */
+const PAIRS = 8;
+
 /** What can be done to the whole card: order it, merge what is alike, bring shades in, send them out. */
 export function CardTools() {
   const design = useDesign();
   const { shades } = design;
+  const touching = useMemo(() => touchingShades(design), [design]);
   const pairs = useMemo(() => nearPairs(shades, NEAR), [shades]);
   const picker = useRef<HTMLInputElement>(null);
   return (
@@ -78,6 +83,28 @@ export function CardTools() {
               </li>
             ))}
           </ul>
+        </div>
+      )}
+      {touching.length > 0 && (
+        <div>
+          <span className="label">Contrast where bands touch</span>
+          <ul className="m-0 list-none p-0" aria-label="Contrast where bands touch">
+            {touching.slice(0, PAIRS).map(({ one, other, contrast }) => (
+              <li key={`${one.key} ${other.key}`} className="flex items-center gap-2 py-1">
+                <span className="flex flex-none overflow-hidden rounded" aria-hidden="true">
+                  <span className="h-6 w-6" style={{ backgroundColor: one.hex }} />
+                  <span className="h-6 w-6" style={{ backgroundColor: other.hex }} />
+                </span>
+                <span className="min-w-0 flex-1 truncate" title={`${one.name} and ${other.name}`}>
+                  {one.name}, {other.name}
+                </span>
+                <span className="numbers">{contrast.toFixed(1)} : 1</span>
+              </li>
+            ))}
+          </ul>
+          {touching.length > PAIRS && (
+            <p className="hint">{touching.length - PAIRS} more stand further apart.</p>
+          )}
         </div>
       )}
       <div className="flex flex-wrap gap-2">

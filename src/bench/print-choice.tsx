@@ -1,10 +1,16 @@
 import { BLENDS, type Blend } from '../core/colour/blend.ts';
-import { toDecimal, toText } from '../core/exact/rational.ts';
+import { pitchOf } from '../core/design/compile-design.ts';
+import type { Lay } from '../core/design/design-schema.ts';
+import { exactDecimal } from '../core/exact/exact-decimal.ts';
+import { divide, type Rational, rational, toDecimal, toText } from '../core/exact/rational.ts';
 import { parseStrength } from '../core/thread/print.ts';
+import { parseDensity } from '../core/units/density.ts';
+import { fromMillimetres, type LengthUnit, parseLength } from '../core/units/length.ts';
 import { Choice } from '../kit/choice.tsx';
 import { NumberField } from '../kit/number-field.tsx';
+import { lengthText } from '../wording/measures.ts';
 import { dispatch } from './bench-store.ts';
-import { setPrint } from './design-edits.ts';
+import { setLay, setPrint } from './design-edits.ts';
 import { usePlaid } from './use-construction.ts';
 
 const NAMES: Readonly<Record<Blend, string>> = {
@@ -15,9 +21,25 @@ const NAMES: Readonly<Record<Blend, string>> = {
   lighten: 'Lighten',
 };
 
+/** Millimetres in a centimetre. */
+const TEN = rational(10);
+
+/** What one count of a print measures: its bands are lengths, counted in steps. */
+function stepText(lay: Lay): string {
+  return exactDecimal(fromMillimetres(pitchOf(lay).x, lay.unit));
+}
+
+/** @throws CoreError as `parseLength`, or "density/range" for steps that are too fine */
+function stepLength(text: string, unit: LengthUnit): Rational {
+  const step = parseLength(text, unit);
+  parseDensity(toText(divide(TEN, step)));
+  return step;
+}
+
 /** How one set of stripes is printed over the other. */
 export function PrintChoice() {
-  const { print } = usePlaid().construction;
+  const { construction, lay } = usePlaid();
+  const { print } = construction;
   const set = (change: Parameters<typeof setPrint>[0], tag?: string) =>
     dispatch({ kind: 'edit', edit: setPrint(change), ...(tag === undefined ? {} : { tag }) });
   return (
@@ -45,6 +67,15 @@ export function PrintChoice() {
           return text.trim() === toText(strength) ? toText(strength) : decimal;
         }}
         onChange={(strength) => set({ strength }, 'strength')}
+      />
+      <NumberField
+        label={`Widths are counted in steps of, ${lay.unit}`}
+        text={stepText(lay)}
+        resolve={(text) => lengthText(stepLength(text, lay.unit), lay.unit)}
+        onChange={(text) => {
+          const threads = toText(divide(TEN, stepLength(text, lay.unit)));
+          dispatch({ kind: 'edit', edit: setLay({ ends: threads, picks: threads, per: 'cm' }), tag: 'step' });
+        }}
       />
       <Choice
         label="On top"

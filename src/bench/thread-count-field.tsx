@@ -1,13 +1,16 @@
 import { useEffect, useId, useState } from 'react';
 import type { Shade } from '../core/colour/shade.ts';
+import { pitchOf } from '../core/design/compile-design.ts';
 import { CoreError } from '../core/error.ts';
+import { multiply, rational } from '../core/exact/rational.ts';
 import { formatThreadCount, parseThreadCount } from '../core/formats/thread-count.ts';
 import { typedThreads } from '../core/thread/band.ts';
 import { type Mirror, type Sequence, threadCount } from '../core/thread/sequence.ts';
 import { Mistake } from '../kit/mistake.tsx';
-import { plural } from '../wording/measures.ts';
+import { lengthText, plural } from '../wording/measures.ts';
 import { dispatch, useDesign } from './bench-store.ts';
 import { type Direction, sequenceOf, setSequence } from './design-edits.ts';
+import { usePlaid } from './use-construction.ts';
 
 /** A sequence as thread counts: typed or pasted, live when it can be read, else with the place that cannot. */
 export function ThreadCountField({ direction }: { direction: Direction }) {
@@ -26,14 +29,20 @@ export function ThreadCountField({ direction }: { direction: Direction }) {
   const result = draft === undefined ? undefined : read(draft);
   const error = result instanceof CoreError ? result : undefined;
   const typed = typedThreads(sequence.bands);
+  const { construction, lay } = usePlaid();
+  const printed = construction.crossing === 'printed';
+  const one = printed ? 'step' : 'thread';
+  const pitch = direction === 'warp' ? pitchOf(lay).x : pitchOf(lay).y;
   return (
     <div>
       <label htmlFor={id} className="label flex justify-between">
         <span>{direction === 'warp' ? 'Warp' : 'Weft, from the lower edge up'}</span>
         <span>
           {typed === threadCount(sequence)
-            ? plural(typed, 'thread')
-            : `${typed} typed, ${plural(threadCount(sequence), 'thread')} laid out`}
+            ? plural(typed, one)
+            : `${typed} typed, ${plural(threadCount(sequence), one)} laid out`}
+          {printed &&
+            `, ${lengthText(multiply(rational(threadCount(sequence)), pitch), lay.unit)} ${lay.unit}`}
         </span>
       </label>
       <textarea

@@ -1,5 +1,6 @@
 import { Command, CommanderError, Option } from 'commander';
 import { START_POINTS } from '../core/design/start-points.ts';
+import { STRIPE_STARTS } from '../core/design/stripe-starts.ts';
 import { checkCommand } from './check-command.ts';
 import { exportCommand, importCommand } from './exchange-commands.ts';
 import { newPlaidCommand, newStripeCommand } from './new-command.ts';
@@ -20,7 +21,14 @@ const make = program.command('new').description('make a design document');
 make
   .command('stripe')
   .description('bands side by side in exact widths, at any slope')
-  .requiredOption('--bands <widths>', 'widths of the bands, such as "A12.5 B6" or "A/12 B6 C/4"')
+  .option('--bands <widths>', 'widths of the bands, such as "A12.5 B6" or "A/12 B6 C/4"')
+  .addOption(
+    new Option('--from <start>', `begin from ${STRIPE_STARTS.map(({ key }) => key).join(', ')}`).conflicts([
+      'bands',
+      'slope',
+      'shades',
+    ]),
+  )
   .option('--unit <unit>', 'what widths are in: mm, cm, in, pt, px or thread', 'mm')
   .addOption(new Option('--slope <slope>', 'down, across, or rise over run such as 7/10').conflicts('angle'))
   .option('--angle <degrees>', 'the slope nearest that angle whose repeat is small')

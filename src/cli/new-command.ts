@@ -1,5 +1,5 @@
 import { compile } from '../core/design/compile-design.ts';
-import { asStripe, type Design } from '../core/design/design-schema.ts';
+import { asStripe, type Design, type StripeDesign } from '../core/design/design-schema.ts';
 import { parsePrint, parseTurn } from '../core/design/exchange/counts-text.ts';
 import {
   parseBandUnit,
@@ -12,6 +12,7 @@ import { newPlaid, newStripe } from '../core/design/new-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { designFromStart } from '../core/design/start-points.ts';
 import { atAngle } from '../core/design/stripe/at-angle.ts';
+import { stripeFromStart } from '../core/design/stripe-starts.ts';
 import { CoreError } from '../core/error.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';
 import { parseThreadCount } from '../core/formats/thread-count.ts';
@@ -38,7 +39,8 @@ export interface NewPlaidOptions {
 export interface NewStripeOptions {
   readonly name?: string;
   readonly number?: string;
-  readonly bands: string;
+  readonly bands?: string;
+  readonly from?: string;
   readonly shades?: string;
   readonly unit: string;
   readonly slope?: string;
@@ -53,6 +55,29 @@ export interface NewStripeOptions {
 
 /** `vetro new stripe`: a design document from band widths. */
 export function newStripeCommand(options: NewStripeOptions): number {
+  const design = options.from === undefined ? fromWidths(options) : changedStripe(options.from, options);
+  const turn = options.angle === undefined ? {} : atAngle(design, options.angle);
+  const turned = readDesign({ ...design, construction: { ...design.construction, ...turn } });
+  compile(turned);
+  writeText(options.output, writeDesignText(turned));
+  return EXIT.fine;
+}
+
+/** A start point under another name, number or resolution. */
+function changedStripe(from: string, { name, number, resolution }: NewStripeOptions): StripeDesign {
+  const start = stripeFromStart(from);
+  return asStripe(
+    readDesign({
+      ...start,
+      name: name ?? start.name,
+      number: number ?? start.number,
+      resolution: resolution ?? start.resolution,
+    }),
+  );
+}
+
+function fromWidths(options: NewStripeOptions): StripeDesign {
+  if (options.bands === undefined) throw new CoreError('start/no-bands');
   const shades = options.shades === undefined ? undefined : parseShadeList(options.shades);
   const keys = shades?.map(({ key }) => key);
   const bands = parseBandWidths(options.bands, { keys, pivots: pivotsOf(options.pivots) });
@@ -68,12 +93,7 @@ export function newStripeCommand(options: NewStripeOptions): number {
     lay: options.density === undefined ? undefined : parseDensityPair(options.density),
     resolution: options.resolution,
   });
-  const design = asStripe(readDesign(order));
-  const turn = options.angle === undefined ? {} : atAngle(design, options.angle);
-  const turned = readDesign({ ...design, construction: { ...design.construction, ...turn } });
-  compile(turned);
-  writeText(options.output, writeDesignText(turned));
-  return EXIT.fine;
+  return asStripe(readDesign(order));
 }
 
 /** `vetro new plaid`: a design document from thread counts. */

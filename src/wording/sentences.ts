@@ -121,6 +121,7 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
           ? `The design is not right at “${path}”: another colourway has that name.`
           : `The design is not right${path === '' ? '' : ` at “${path}”`}. ${problem}`.trim(),
   'start/nothing': () => 'Give thread counts with --warp, or a start point with --from.',
+  'start/no-bands': () => 'Give the bands with --bands, or a start point with --from.',
   'start/and-counts': ({ key }) => `Give either the start point ${key} or counts with --warp, not both.`,
   'start/seed': ({ text }) => `A seed is a whole number of up to nine digits, got “${text}”.`,
   'number/not-whole': ({ text, least, most }) =>

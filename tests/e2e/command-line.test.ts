@@ -5,6 +5,7 @@ import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { START_POINTS } from '../../src/core/design/start-points.ts';
+import { STRIPE_STARTS } from '../../src/core/design/stripe-starts.ts';
 
 const VETRO = resolve(import.meta.dirname, '../../bin/vetro.mjs');
 const FOLDER = mkdtempSync(join(tmpdir(), 'vetro-cli-'));
@@ -38,6 +39,44 @@ test('new, check and render make a batch', () => {
     0,
   );
   expect(PNG.sync.read(read('sheet.png'))).toMatchObject({ width: 1800, height: 900 });
+});
+
+test('stripes are made from widths, an angle or a start point, checked and rendered', () => {
+  for (const { key } of STRIPE_STARTS) {
+    expect(vetro('new', 'stripe', '--from', key, '-o', `${key}.json`)).toEqual({
+      status: 0,
+      out: '',
+      err: '',
+    });
+    expect(vetro('check', `${key}.json`).status).toBe(0);
+  }
+  expect(vetro('new', 'stripe', '--bands', 'A14 C6', '--angle', '35', '-o', 'blind.json').status).toBe(0);
+  const { out } = vetro('check', 'blind.json', '--json');
+  expect(JSON.parse(out)).toMatchObject({
+    verdict: 'Fitted',
+    repeat: { width: '20√149/7', height: '2√149', unit: 'mm' },
+    painted: { differingBytes: 0 },
+  });
+  expect(vetro('check', 'blind.json').out).toContain('Lines: 7/10, 34.992°');
+  expect(vetro('export', 'blind.json').out).toContain('angle: 35');
+  expect(vetro('export', 'blind.json', '-o', 'blind.csv').status).toBe(0);
+  expect(vetro('render', 'blind.json', '-o', 'blind.png', '--dpi', '150').status).toBe(0);
+  expect(PNG.sync.read(read('blind.png'))).toMatchObject({ width: 206, height: 144 });
+  for (const [options, words] of [
+    [['--bands', 'A14 C'], 'has no width'],
+    [['--bands', 'A14', '--slope', '0/0'], 'goes nowhere'],
+    [['--bands', 'A14', '--slope', '1/999999'], 'repeats only after'],
+    [['--bands', 'A14', '--unit', 'ell'], 'is no unit'],
+    [[], 'Give the bands with --bands'],
+    [['--from', 'nothing'], 'There is no start point'],
+  ] as const) {
+    const { status, err } = vetro('new', 'stripe', ...options);
+    expect(status).toBe(2);
+    expect(err).toContain(words);
+  }
+  expect(vetro('render', 'blind.json', '-o', 'x.png', '--per-thread', '4').err).toContain(
+    'Pixels a thread are for cloth with threads',
+  );
 });
 
 test('every start point is made by its name, and seeds tell irregular ones apart', () => {

@@ -1,4 +1,4 @@
-import { differenceCiede2000, oklch } from 'culori';
+import { differenceCiede2000, oklch, wcagContrast } from 'culori';
 import type { Shade } from './shade.ts';
 
 const difference = differenceCiede2000();
@@ -25,6 +25,11 @@ export function nearPairs(shades: readonly Shade[], limit: number): readonly Nea
     }
   });
   return pairs.sort((a, b) => a.difference - b.difference);
+}
+
+/** Contrast ratio of two shades, 1 … 21. Source: W3C WCAG 2.2, contrast ratio. */
+export function shadeContrast(a: Shade, b: Shade): number {
+  return wcagContrast(a.hex, b.hex);
 }
 
 export const SHADE_ORDERS = ['hue', 'lightness', 'use'] as const;

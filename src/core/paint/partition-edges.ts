@@ -101,15 +101,13 @@ function wrap(value: number, size: number): number {
   return value - Math.floor(value / size) * size;
 }
 
-/** floor(a × b / c) for whole numbers, also where the product is beyond 2^53; c > 0 or c < 0. */
+/**
+ * floor(a × b / c) for whole numbers, also where the product is beyond 2^53. Below it the division alone is right: the
+ * quotient would have to lie nearer to a whole number than 1/c for rounding to reach it, and n × c < 2^53.
+ */
 export function mulDivFloor(a: number, b: number, c: number): number {
   const product = a * b;
-  if (Math.abs(product) <= Number.MAX_SAFE_INTEGER) {
-    const quotient = Math.floor(product / c);
-    // A division that rounds up to a whole number would be one too many.
-    const rest = product - quotient * c;
-    return (c > 0 ? rest < 0 : rest > 0) ? quotient - 1 : quotient;
-  }
+  if (product < Number.MAX_SAFE_INTEGER && product > -Number.MAX_SAFE_INTEGER) return Math.floor(product / c);
   const [top, bottom] = [BigInt(a) * BigInt(b), BigInt(c)];
   const quotient = top / bottom;
   return Number(top % bottom !== 0n && top < 0n !== bottom < 0n ? quotient - 1n : quotient);

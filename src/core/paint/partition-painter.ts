@@ -11,8 +11,9 @@ const CHANNELS = 4;
 /** One pixel wholly covered: subpixels across × subpixels down × 2, so that halves are whole. */
 const WHOLE = 2 * SUBPIXELS * SUBPIXELS;
 
-/** Rows whose edges are looked up together. */
+/** Rows whose edges are looked up together, and how many such lists are kept. */
 const ROWS = 32;
+const MOST_LISTS = 64;
 
 /**
  * A partition by exact area coverage in linear light. Each edge is accumulated once, with the difference of the
@@ -26,19 +27,19 @@ export function paintPartition(partition: Partition, window: PaintWindow): RowPa
   const edges = joinSides(sides, tile.width * SUBPIXELS, tile.height * SUBPIXELS);
   const light = lightOf(partition);
   const left = leftBorder(edges, light, startOf(sides, edges, light));
-  const lists = edgesByRows(edges, tile.height);
-  const sums = new Float64Array((across + 2) * CHANNELS);
-  const touched = new Uint8Array(across + 2);
-  const clear = partition.clear.includes(true);
+  const lists = edgesByRows(edges);
+  const differences = differencesOf(edges, light);
+  const taken: RowSums = {
+    across,
+    sums: new Float64Array((across + 2) * CHANNELS),
+    touched: new Uint8Array(across + 2),
+  };
+  const resolve = partition.clear.includes(true) ? resolveClear : resolveOpaque;
   const line = new Uint32Array(across);
-  const bytes = new Uint8Array(line.buffer);
   return (row, out, at) => {
     const y = modulo(row, tile.height);
-    for (const { edge, top } of lists[Math.floor(y / ROWS)]!) {
-      accumulateEdge(edges, { edge, top, row: y, across }, light, sums, touched);
-    }
-    const start = left(y);
-    resolveRow({ start, sums, touched, clear, line, bytes });
+    for (const placed of lists(Math.floor(y / ROWS))) accumulateEdge(edges, placed, y, differences, taken);
+    resolve({ start: left(y), row: taken, line });
     for (let x = 0; x < width; x += across) out.set(line.subarray(0, Math.min(across, width - x)), at + x);
   };
 }
@@ -49,6 +50,14 @@ function lightOf({ shades, clear }: Partition): Float64Array {
       clear[index] ? [0, 0, 0, 0] : [...rgbOf(hex).map((byte) => LINEAR_OF_BYTE[byte]!), LINEAR_ONE],
     ),
   );
+}
+
+/** For each edge, the light of the face that it has ahead less that of the other: what it changes to its right. */
+function differencesOf({ count, ahead, back }: Edges, light: Float64Array): Float64Array {
+  return Float64Array.from({ length: count * CHANNELS }, (_, at) => {
+    const [edge, channel] = [Math.floor(at / CHANNELS), at % CHANNELS];
+    return light[ahead[edge]! * CHANNELS + channel]! - light[back[edge]! * CHANNELS + channel]!;
+  });
 }
 
 /**
@@ -151,29 +160,38 @@ interface Placed {
   readonly top: number;
 }
 
-/** The edges that change anything, listed for every few rows that they pass through. */
-function edgesByRows(edges: Edges, rows: number): readonly (readonly Placed[])[] {
-  const lists: Placed[][] = Array.from({ length: Math.ceil(rows / ROWS) }, () => []);
+/** The edges that change anything in some rows, listed when they are first asked for; few lists are kept. */
+function edgesByRows(edges: Edges): (list: number) => readonly Placed[] {
+  const kept = new Map<number, readonly Placed[]>();
+  return (list) => {
+    const known = kept.get(list);
+    if (known !== undefined) return known;
+    if (kept.size >= MOST_LISTS) kept.clear();
+    const found = edgesIn(edges, list * ROWS * SUBPIXELS, (list + 1) * ROWS * SUBPIXELS);
+    kept.set(list, found);
+    return found;
+  };
+}
+
+function edgesIn(edges: Edges, from: number, to: number): readonly Placed[] {
+  const found: Placed[] = [];
   for (let edge = 0; edge < edges.count; edge += 1) {
     const dy = edges.dy[edge]!;
     if (dy === 0 || edges.ahead[edge] === edges.back[edge]) continue;
-    for (let top = edges.y[edge]!; top + dy > 0; top -= edges.height) {
-      const last = Math.min(rows * SUBPIXELS, top + dy) - 1;
-      for (
-        let list = Math.floor(Math.max(0, top) / (ROWS * SUBPIXELS));
-        list <= Math.floor(last / (ROWS * SUBPIXELS));
-        list += 1
-      ) {
-        lists[list]!.push({ edge, top });
-      }
+    for (let top = edges.y[edge]!; top + dy > from; top -= edges.height) {
+      if (top < to) found.push({ edge, top });
     }
   }
-  return lists;
+  return found;
 }
 
-interface EdgeInRow extends Placed {
-  readonly row: number;
+/** What one row takes up: differences of light along it, and which pixels have any. */
+interface RowSums {
+  /** Pixels of the row. */
   readonly across: number;
+  /** CHANNELS numbers a pixel, and one pixel more. */
+  readonly sums: Float64Array;
+  readonly touched: Uint8Array;
 }
 
 /**
@@ -182,87 +200,161 @@ interface EdgeInRow extends Placed {
  */
 function accumulateEdge(
   edges: Edges,
-  { edge, top, row, across }: EdgeInRow,
-  light: Float64Array,
-  sums: Float64Array,
-  touched: Uint8Array,
+  { edge, top }: Placed,
+  row: number,
+  differences: Float64Array,
+  out: RowSums,
 ): void {
-  const [dx, dy] = [edges.dx[edge]!, edges.dy[edge]!];
+  const dy = edges.dy[edge]!;
   const upper = Math.max(top, row * SUBPIXELS);
   const lower = Math.min(top + dy, (row + 1) * SUBPIXELS);
   if (upper >= lower) return;
+  const dx = edges.dx[edge]!;
   const start = edges.x[edge]!;
   const from = upper === top ? start : start + mulDivFloor(upper - top, dx, dy);
   const to = lower === top + dy ? start + dx : start + mulDivFloor(lower - top, dx, dy);
-  const [least, most] = from < to ? [from, to] : [to, from];
-  const [ahead, back] = [edges.ahead[edge]! * CHANNELS, edges.back[edge]! * CHANNELS];
-  // Where the edge, so far down, has come to an upright line; kept within this row.
-  const heightAt = (x: number) => Math.min(lower, Math.max(upper, crossing(start, top, dx, dy, x)));
+  const least = Math.min(from, to);
+  const most = Math.max(from, to);
+  const atLeast = from <= to ? upper : lower;
+  const atMost = from <= to ? lower : upper;
+  const end = out.across * SUBPIXELS;
+  const place = edge * CHANNELS;
   const begin = -Math.floor(most / edges.width) * edges.width;
-  for (let shift = begin; least + shift < across * SUBPIXELS; shift += edges.width) {
-    const first = Math.max(0, Math.floor((least + shift) / SUBPIXELS));
-    const last = Math.min(across - 1, Math.max(first, Math.ceil((most + shift) / SUBPIXELS) - 1));
-    for (let column = first; column <= last; column += 1) {
-      const border = column * SUBPIXELS;
-      const x0 = Math.max(least + shift, border);
-      const x1 = Math.min(most + shift, border + SUBPIXELS);
-      if (x1 < border) continue;
-      const [y0, y1] =
-        dx > 0
-          ? [
-              x0 === from + shift ? upper : heightAt(x0 - shift),
-              x1 === to + shift ? lower : heightAt(x1 - shift),
-            ]
-          : [
-              x0 === to + shift ? lower : heightAt(x0 - shift),
-              x1 === from + shift ? upper : heightAt(x1 - shift),
-            ];
-      const height = least === most ? lower - upper : Math.abs(y1 - y0);
-      const inside = x0 + x1 - 2 * border;
-      const here = height * (2 * SUBPIXELS - inside);
-      const beyond = height * inside;
-      const place = column * CHANNELS;
-      for (let channel = 0; channel < CHANNELS; channel += 1) {
-        const difference = light[ahead + channel]! - light[back + channel]!;
-        sums[place + channel]! += here * difference;
-        sums[place + CHANNELS + channel]! += beyond * difference;
-      }
-      touched[column] = 1;
-      touched[column + 1] = 1;
+  for (let shift = begin; least + shift < end; shift += edges.width) {
+    const left = least + shift;
+    const right = most + shift;
+    const first = left > 0 ? Math.floor(left / SUBPIXELS) : 0;
+    const last = Math.min(out.across - 1, Math.max(first, Math.ceil(right / SUBPIXELS) - 1));
+    let x = Math.max(left, 0);
+    let y = x === left ? atLeast : heightAt(x - shift - start, dx, dy, top, upper, lower);
+    if (least === most) {
+      if (right >= 0) share(out, first, 2 * (x - first * SUBPIXELS), lower - upper, differences, place);
+      continue;
+    }
+    for (let column = first; column <= last && right >= x; column += 1) {
+      const border = (column + 1) * SUBPIXELS;
+      const next = Math.min(right, border);
+      const nextY = next === right ? atMost : heightAt(next - shift - start, dx, dy, top, upper, lower);
+      const inside = x + next - 2 * column * SUBPIXELS;
+      share(out, column, inside, nextY > y ? nextY - y : y - nextY, differences, place);
+      x = next;
+      y = nextY;
     }
   }
 }
 
-interface RowToResolve {
-  readonly start: Float64Array;
-  readonly sums: Float64Array;
-  readonly touched: Uint8Array;
-  readonly clear: boolean;
-  readonly line: Uint32Array;
-  readonly bytes: Uint8Array;
+/** How far down an edge has come at a way from its start, rounded down, kept within a row. */
+function heightAt(way: number, dx: number, dy: number, top: number, upper: number, lower: number): number {
+  const y = top + mulDivFloor(way, dy, dx);
+  return Math.min(lower, Math.max(upper, y));
 }
 
-/** Turns the sums of one row into pixels and empties them; a half is rounded up. A hot loop. */
-function resolveRow({ start, sums, touched, clear, line, bytes }: RowToResolve): void {
-  let [red, green, blue, cover] = start as unknown as [number, number, number, number];
-  for (let x = 0; x < line.length; x += 1) {
+/**
+ * A piece of an edge in one pixel.
+ * @param inside  twice the mean way from the pixel's left border to the piece, in subpixels
+ * @param height  of the piece, in subpixels
+ */
+function share(
+  { sums, touched }: RowSums,
+  column: number,
+  inside: number,
+  height: number,
+  differences: Float64Array,
+  place: number,
+): void {
+  const here = height * (2 * SUBPIXELS - inside);
+  const beyond = height * inside;
+  const at = column * CHANNELS;
+  const red = differences[place]!;
+  const green = differences[place + 1]!;
+  const blue = differences[place + 2]!;
+  const cover = differences[place + 3]!;
+  sums[at]! += here * red;
+  sums[at + 1]! += here * green;
+  sums[at + 2]! += here * blue;
+  sums[at + 3]! += here * cover;
+  sums[at + 4]! += beyond * red;
+  sums[at + 5]! += beyond * green;
+  sums[at + 6]! += beyond * blue;
+  sums[at + 7]! += beyond * cover;
+  touched[column] = 1;
+  touched[column + 1] = 1;
+}
+
+interface RowToResolve {
+  /** Light just left of the row, times WHOLE. */
+  readonly start: Float64Array;
+  readonly row: RowSums;
+  readonly line: Uint32Array;
+}
+
+/** Half of a level, so that a half is rounded up, and what brings a sum to a level; both exact, WHOLE being a power of 2. */
+const HALF = WHOLE / 2;
+const PER_WHOLE = 1 / WHOLE;
+
+/** Turns the sums of an opaque row into pixels and empties them. A hot loop. */
+function resolveOpaque({ start, row: { sums, touched }, line }: RowToResolve): void {
+  let red = start[0]! + HALF;
+  let green = start[1]! + HALF;
+  let blue = start[2]! + HALF;
+  let pixel = pack(red * PER_WHOLE, green * PER_WHOLE, blue * PER_WHOLE);
+  for (let x = 0, at = 0; x < line.length; x += 1, at += CHANNELS) {
     if (touched[x] === 1) {
-      const at = x * CHANNELS;
+      red += sums[at]!;
+      green += sums[at + 1]!;
+      blue += sums[at + 2]!;
+      pixel = pack(red * PER_WHOLE, green * PER_WHOLE, blue * PER_WHOLE);
+      touched[x] = 0;
+      sums[at] = 0;
+      sums[at + 1] = 0;
+      sums[at + 2] = 0;
+      sums[at + 3] = 0;
+    }
+    line[x] = pixel;
+  }
+  clearLast(sums, touched, line.length);
+}
+
+/** Levels of light, not yet whole, as one opaque pixel. */
+function pack(red: number, green: number, blue: number): number {
+  const r = BYTE_OF_LINEAR[red | 0]!;
+  const g = BYTE_OF_LINEAR[green | 0]!;
+  const b = BYTE_OF_LINEAR[blue | 0]!;
+  return LITTLE
+    ? (0xff000000 | (b << 16) | (g << 8) | r) >>> 0
+    : ((r << 24) | (g << 16) | (b << 8) | 0xff) >>> 0;
+}
+
+/** Whether this machine puts the first byte of a word lowest. */
+const LITTLE = new Uint8Array(Uint32Array.of(1).buffer)[0] === 1;
+
+/** The same where some faces are clear: what is not clear shows its own light, unmixed, as opaque as it covers. */
+function resolveClear({ start, row: { sums, touched }, line }: RowToResolve): void {
+  let [red, green, blue, cover] = start as unknown as [number, number, number, number];
+  const bytes = new Uint8Array(line.buffer);
+  for (let x = 0, at = 0; x < line.length; x += 1, at += CHANNELS) {
+    if (touched[x] === 1) {
       red += sums[at]!;
       green += sums[at + 1]!;
       blue += sums[at + 2]!;
       cover += sums[at + 3]!;
+      touched[x] = 0;
+      sums.fill(0, at, at + CHANNELS);
     } else if (x > 0) {
       line[x] = line[x - 1]!;
       continue;
     }
-    // What is not clear shows its own light, unmixed; without clear faces the cover is everywhere whole.
-    const whole = clear ? Math.max(1, cover / LINEAR_ONE) : WHOLE;
-    bytes[x * 4] = BYTE_OF_LINEAR[Math.floor((2 * red + whole) / (2 * whole))]!;
-    bytes[x * 4 + 1] = BYTE_OF_LINEAR[Math.floor((2 * green + whole) / (2 * whole))]!;
-    bytes[x * 4 + 2] = BYTE_OF_LINEAR[Math.floor((2 * blue + whole) / (2 * whole))]!;
-    bytes[x * 4 + 3] = clear ? Math.round((255 * cover) / (LINEAR_ONE * WHOLE)) : 255;
+    const whole = Math.max(1, cover / LINEAR_ONE);
+    bytes[at] = BYTE_OF_LINEAR[Math.floor((2 * red + whole) / (2 * whole))]!;
+    bytes[at + 1] = BYTE_OF_LINEAR[Math.floor((2 * green + whole) / (2 * whole))]!;
+    bytes[at + 2] = BYTE_OF_LINEAR[Math.floor((2 * blue + whole) / (2 * whole))]!;
+    bytes[at + 3] = Math.round((255 * cover) / (LINEAR_ONE * WHOLE));
   }
-  sums.fill(0);
-  touched.fill(0);
+  clearLast(sums, touched, line.length);
+}
+
+/** What was carried beyond the row's last pixel belongs to nothing. */
+function clearLast(sums: Float64Array, touched: Uint8Array, length: number): void {
+  sums.fill(0, length * CHANNELS);
+  touched.fill(0, length);
 }

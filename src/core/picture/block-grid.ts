@@ -20,7 +20,7 @@ export interface BlockGrid {
 export const MAX_PICTURE_PIXELS = 120_000_000;
 
 /** Most blocks of the grid that is kept of a picture; larger pictures are kept in larger blocks. */
-const MAX_BLOCKS = 1_500_000;
+const MAX_BLOCKS = 700_000;
 
 /** Side of the smallest blocks in which a picture of that size is kept. */
 export function finestBlock(width: number, height: number): number {
@@ -42,21 +42,36 @@ export function coarsen(grid: BlockGrid, times: number): BlockGrid {
   const block = grid.block * times;
   const [columns, rows] = [blocksAlong(grid.width, block), blocksAlong(grid.height, block)];
   const sums = new Float64Array(columns * rows * 3);
-  const areas = new Float64Array(columns * rows);
-  for (let y = 0; y < grid.rows; y += 1) {
+  for (let y = 0, from = 0; y < grid.rows; y += 1) {
     const tall = sideOf(y, grid.rows, grid.height, grid.block);
     const row = Math.floor(y / times) * columns;
-    for (let x = 0; x < grid.columns; x += 1) {
+    for (let x = 0; x < grid.columns; x += 1, from += 3) {
       const area = tall * sideOf(x, grid.columns, grid.width, grid.block);
-      const to = row + Math.floor(x / times);
-      const from = (y * grid.columns + x) * 3;
-      areas[to]! += area;
-      for (let channel = 0; channel < 3; channel += 1) {
-        sums[to * 3 + channel]! += area * grid.light[from + channel]!;
-      }
+      const to = (row + Math.floor(x / times)) * 3;
+      sums[to]! += area * grid.light[from]!;
+      sums[to + 1]! += area * grid.light[from + 1]!;
+      sums[to + 2]! += area * grid.light[from + 2]!;
     }
   }
-  return { ...grid, block, columns, rows, light: sums.map((sum, at) => sum / areas[Math.floor(at / 3)]!) };
+  const coarse = { ...grid, block, columns, rows };
+  divideByAreas(sums, coarse);
+  return { ...coarse, light: sums };
+}
+
+/** Makes means of sums, in their place. */
+function divideByAreas(
+  sums: Float64Array,
+  { width, height, block, columns, rows }: Omit<BlockGrid, 'light'>,
+): void {
+  for (let row = 0, at = 0; row < rows; row += 1) {
+    const tall = sideOf(row, rows, height, block);
+    for (let column = 0; column < columns; column += 1, at += 3) {
+      const area = tall * sideOf(column, columns, width, block);
+      sums[at]! /= area;
+      sums[at + 1]! /= area;
+      sums[at + 2]! /= area;
+    }
+  }
 }
 
 /** Pixels along a side of one block; the last one is cut. */
@@ -96,12 +111,8 @@ export function gatherBlocks(
       }
     },
     finish: () => {
-      const light = sums.map((sum, at) => {
-        const place = Math.floor(at / 3);
-        const wide = sideOf(place % columns, columns, width, block);
-        return sum / (wide * sideOf(Math.floor(place / columns), rows, height, block));
-      });
-      return { width, height, block, columns, rows, light };
+      divideByAreas(sums, { width, height, block, columns, rows });
+      return { width, height, block, columns, rows, light: sums };
     },
   };
 }

@@ -81,8 +81,8 @@ describe('blocks of a picture', () => {
 
   it('are as small as a picture of that size allows', () => {
     expect(finestBlock(1, 1)).toBe(1);
-    expect(finestBlock(1200, 1000)).toBe(1);
-    expect(finestBlock(8660, 5774)).toBe(6);
+    expect(finestBlock(1000, 700)).toBe(1);
+    expect(finestBlock(8660, 5774)).toBe(9);
   });
 
   it('are refused for far too large a picture', () => {

@@ -88,8 +88,8 @@ describe('readPicture', () => {
       .png()
       .toBuffer();
     const { grid } = await readPicture(bytes);
-    expect(grid).toMatchObject({ width: 5000, height: 2000, block: 3, columns: 1667, rows: 667 });
-    expect(hexAt(grid, 1666, 666)).toBe('#123456');
+    expect(grid).toMatchObject({ width: 5000, height: 2000, block: 4, columns: 1250, rows: 500 });
+    expect(hexAt(grid, 1249, 499)).toBe('#123456');
   });
 
   it('refuses what is no picture, of another kind, broken or far too large', async () => {

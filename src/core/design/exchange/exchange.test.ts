@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SAMPLE, sampleDesign, someDesign } from '../../../../tests/sample-design.ts';
-import { asPlaid, type Design } from '../design-schema.ts';
+import { SAMPLE, sampleDesign, someDesign, someStripe } from '../../../../tests/sample-design.ts';
+import { asPlaid, asStripe, type Design } from '../design-schema.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
 import { designFromCsv, designToCsv } from './counts-csv.ts';
 import { designFromText, designToText } from './counts-text.ts';
@@ -64,6 +64,48 @@ describe('thread-count text', () => {
 
   it('refuses pivots of another convention', () => {
     expect(() => sampleDesign('warp: A/4 B/2\npivots: both')).toThrow('counts/pivots');
+  });
+});
+
+describe('stripe text', () => {
+  it('carries the whole construction there and back', () => {
+    fc.assert(
+      fc.property(someStripe, (design) => {
+        const read = asStripe(designFromText(designToText(design), 'x'));
+        const tight = design.construction.bands.map((band) => ({
+          ...band,
+          width: band.width.replace(/\s/g, ''),
+        }));
+        expect(read.construction).toEqual({ ...design.construction, bands: tight });
+        expect(read.shades).toEqual(design.shades);
+      }),
+    );
+  });
+
+  it.each([
+    ['stripe: A12 B', 'notation/width'],
+    ['stripe: A12 B-3', 'notation/width'],
+    ['stripe: A12 B6\nunit: ell', 'stripe/unit'],
+    ['stripe: A12 B6\nslope: 0/0', 'slope/none'],
+    ['stripe: A12 B6\nslope: steep', 'slope/text'],
+    ['stripe: A12 B6\nmeasured: sideways', 'stripe/measured'],
+    ['stripe: A/12 B6 C4', 'notation/pivot'],
+  ])('refuses %j', (text, code) => {
+    expect(() => designFromText(text, 'x')).toThrow(code);
+  });
+
+  it('counts the place of an error in the whole text', () => {
+    const text = 'name: Blind\nstripe: A12 B6x\n';
+    expect(() => designFromText(text, 'x')).toThrow(
+      expect.objectContaining({ facts: expect.objectContaining({ at: text.indexOf('6x'), length: 2 }) }),
+    );
+  });
+
+  it('is written as a table with widths and units', () => {
+    const design = designFromText('shades: A=#2e4c63 Slate, B=#fbf8f0 White\nstripe: A/12 B/1/3', 'x');
+    expect(designToCsv(design)).toBe(
+      'shade,colour,width,unit,pivot\r\nSlate,#2e4c63,12,mm,shared\r\nWhite,#fbf8f0,1/3,mm,shared\r\n',
+    );
   });
 });
 
