@@ -56,7 +56,11 @@ function stateOf(step: Step, { history, report, problem }: BenchState): string {
         : `Straight, ${toDecimal(ends, 3)} × ${toDecimal(picks, 3)} ${per}`;
     }
     case 'Check':
-      return problem !== undefined ? 'Cannot be made' : (report?.verdict ?? 'Checking…');
+      return problem === undefined
+        ? (report?.verdict ?? 'Checking…')
+        : construction.kind === 'plaid'
+          ? 'Cannot be woven'
+          : 'Cannot be made';
     case 'Send':
       return `PNG or SVG, ${resolution} dpi`;
     default:

@@ -18,18 +18,29 @@ interface SwatchCardProps {
 /** One design as it hangs: a true crop of its cloth, its name and number, its repeat and verdict. */
 export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
   const [renaming, setRenaming] = useState(false);
+  const [broken, setBroken] = useState<string>();
   const { id, name, number, version, size, verdict } = design;
   const times = Math.min(4, Math.ceil(usePixelRatio()));
   const address = `/api/designs/${id}/files/swatch.png?across=${SWATCH.width}&down=${SWATCH.height}&times=${times}&v=${version}`;
   return (
     <li className="group relative w-[180px]">
       <a href={`/bench/${id}`} className="block rounded-sm text-ink no-underline" aria-label={name}>
-        <img
-          src={address}
-          alt=""
-          {...SWATCH}
-          className="pinked block transition-transform duration-150 group-hover:-translate-y-0.5"
-        />
+        {broken === address ? (
+          <span
+            className="grid place-items-center rounded border border-rule border-dashed p-4 text-center text-ash"
+            style={SWATCH}
+          >
+            These numbers make no cloth yet.
+          </span>
+        ) : (
+          <img
+            src={address}
+            alt=""
+            {...SWATCH}
+            className="pinked block transition-transform duration-150 group-hover:-translate-y-0.5"
+            onError={() => setBroken(address)}
+          />
+        )}
       </a>
       <div className="mt-1.5">
         {renaming ? (

@@ -35,6 +35,15 @@ test('the demo hangs in its ranges, each a true crop with its number', async ({ 
   await expect.poll(async () => new Set(await sizes())).toEqual(new Set([180]));
 });
 
+test('a design whose numbers make no cloth hangs all the same, and says so', async ({ page }) => {
+  const id = await makeDesign(page, 'name: Too fine\nstripe: A1000 C9\nslope: 1/999999\n');
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Too fine' })).toContainText(
+    'These numbers make no cloth yet.',
+  );
+  await page.request.delete(`/api/designs/${id}`);
+});
+
 test('search, kinds and order', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('searchbox').fill('boiler green');
