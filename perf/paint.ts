@@ -17,7 +17,7 @@ const unit = compile(
       hex,
     })),
     warp: { bands: bandsOf(THREADS), mirror: 'none' },
-    weave: { over: 2, under: 2, hand: 'Z' },
+    weave: { kind: 'twill', over: 2, under: 2, hand: 'Z' },
   }),
 );
 

@@ -6,6 +6,8 @@ import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
 import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
 import { slope } from '../src/core/exact/slope.ts';
 import { MIRRORS, type Sequence } from '../src/core/thread/sequence.ts';
+import type { WeaveSpec } from '../src/core/thread/weaves/weave-spec.ts';
+import { parseWeave } from '../src/core/thread/weaves/weave-text.ts';
 import { BAND_UNITS } from '../src/core/units/band-width.ts';
 
 /** A design from thread-count text, with more lines when they are wished. */
@@ -40,6 +42,29 @@ const somePrint: fc.Arbitrary<PrintChoice> = fc.record({
   top: fc.constantFrom('warp' as const, 'weft' as const),
 });
 
+/** Weaves that are no plain twills, of every kind. */
+export const someWeave: fc.Arbitrary<WeaveSpec> = fc.constantFrom(
+  ...[
+    '3/1/1/2Z',
+    '2/1/1/1S step 2',
+    'steps 2/2: 1 1 2',
+    'warp rib 2/1',
+    'weft rib 1/3',
+    'hopsack 2/3',
+    'herringbone 2/1 4',
+    'pointed 2/2 5',
+    'satin 5/2',
+    'sateen 7/3',
+    'honeycomb 4',
+    'crepe 6 seed 2 floats 3',
+    'shaded 5/2 in 3',
+    'double',
+    'double stitched',
+    'rows ##. .#. #.#',
+    'draft 1 2 3 2; 1, 2 3, 1 3; 1 2 3',
+  ].map(parseWeave),
+);
+
 /** Plaids of every kind: woven or printed, the weft turned or not, mirrored or not, weft of its own or not, any twill, densities that differ. */
 export const someDesign: fc.Arbitrary<PlaidDesign> = fc
   .record({
@@ -48,6 +73,7 @@ export const someDesign: fc.Arbitrary<PlaidDesign> = fc
     weft: fc.option(someSequence, { nil: undefined }),
     turn: fc.integer({ min: 0, max: 12 }),
     print: fc.option(somePrint, { nil: undefined }),
+    other: fc.option(someWeave, { nil: undefined }),
     over: fc.integer({ min: 1, max: 4 }),
     under: fc.integer({ min: 1, max: 4 }),
     hand: fc.constantFrom('Z' as const, 'S' as const),
@@ -55,7 +81,7 @@ export const someDesign: fc.Arbitrary<PlaidDesign> = fc
     picks: fc.constantFrom('24', '22', '100/3'),
     per: fc.constantFrom('in' as const, 'cm' as const),
   })
-  .map(({ hexes, warp, weft, turn, print, over, under, hand, ends, picks, per }) =>
+  .map(({ hexes, warp, weft, turn, print, other, over, under, hand, ends, picks, per }) =>
     newPlaid({
       name: 'Any plaid',
       shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
@@ -64,7 +90,7 @@ export const someDesign: fc.Arbitrary<PlaidDesign> = fc
       turn: weft === undefined ? turn : 0,
       print,
       // Plain weave has no hand.
-      weave: { over, under, hand: over + under === 2 ? 'Z' : hand },
+      weave: other ?? { kind: 'twill', over, under, hand: over + under === 2 ? 'Z' : hand },
       lay: { ends, picks, per },
     }),
   );

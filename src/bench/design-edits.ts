@@ -9,13 +9,14 @@ import {
   type Lay,
   MAX_COLOURWAYS,
 } from '../core/design/design-schema.ts';
+import { structuredWeave } from '../core/design/new-design.ts';
 import { turnOf, weftOf } from '../core/design/plaid/compile-plaid.ts';
 import type { Crossed, Plaid, PrintChoice } from '../core/design/plaid/plaid-schema.ts';
 import { shadesUsed, withShadeReplaced } from '../core/design/shades-used.ts';
 import type { Stripe } from '../core/design/stripe/stripe-schema.ts';
 import type { Bands } from '../core/thread/edit-bands.ts';
 import type { Mirror, Sequence } from '../core/thread/sequence.ts';
-import type { Twill } from '../core/thread/weave.ts';
+import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
 import { steppedSequence, withStepped } from './stripe-rail.ts';
 
 /** What the bench does to a design: each takes it and gives it changed, or the same object when nothing is. */
@@ -91,8 +92,8 @@ export function setPrint(change: Partial<PrintChoice>): Edit {
   return (design) => withPlaid(design, { print: { ...asPlaid(design).construction.print, ...change } });
 }
 
-export function setWeave(twill: Twill): Edit {
-  return (design) => withPlaid(design, { weave: { kind: 'twill', ...twill } });
+export function setWeave(weave: WeaveSpec): Edit {
+  return (design) => withPlaid(design, { weave: structuredWeave(weave) });
 }
 
 export function setLay(change: Partial<Lay>): Edit {

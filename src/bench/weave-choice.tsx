@@ -1,17 +1,19 @@
 import { useEffect, useId, useRef, useState } from 'react';
-import { formatTwill, interlace, parseTwill, type Twill, twillName } from '../core/thread/weave.ts';
+import { buildWeave } from '../core/thread/weaves/build-weave.ts';
+import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
+import { formatWeave, parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { dispatch } from './bench-store.ts';
 import { setWeave } from './design-edits.ts';
 import { usePlaid } from './use-construction.ts';
 
 /** Interlacings at hand; any other a/b can be typed. */
-const OFFERED: readonly Twill[] = [
-  { over: 1, under: 1, hand: 'Z' },
-  { over: 2, under: 2, hand: 'Z' },
-  { over: 2, under: 2, hand: 'S' },
-  { over: 2, under: 1, hand: 'Z' },
-  { over: 3, under: 1, hand: 'Z' },
+const OFFERED: readonly WeaveSpec[] = [
+  { kind: 'twill', over: 1, under: 1, hand: 'Z' },
+  { kind: 'twill', over: 2, under: 2, hand: 'Z' },
+  { kind: 'twill', over: 2, under: 2, hand: 'S' },
+  { kind: 'twill', over: 2, under: 1, hand: 'Z' },
+  { kind: 'twill', over: 3, under: 1, hand: 'Z' },
 ];
 
 /** How the sequences are crossed. */
@@ -20,20 +22,20 @@ export function WeaveChoice() {
   const id = useId();
   const [draft, setDraft] = useState<string>();
   const problem = draft === undefined ? undefined : sentenceOf(draft);
-  const choose = (twill: Twill, tag?: string) =>
+  const choose = (twill: WeaveSpec, tag?: string) =>
     dispatch({ kind: 'edit', edit: setWeave(twill), ...(tag === undefined ? {} : { tag }) });
   return (
     <div>
       <span className="label">Woven as</span>
       <div className="flex gap-2">
         {OFFERED.map((twill) => {
-          const chosen = formatTwill(twill) === formatTwill(weave);
+          const chosen = formatWeave(twill) === formatWeave(weave);
           return (
             <button
-              key={formatTwill(twill)}
+              key={formatWeave(twill)}
               type="button"
               aria-pressed={chosen}
-              title={twillName(twill)}
+              title={weaveName(twill)}
               className={`w-[54px] rounded-md text-center text-[11.5px] ${chosen ? 'font-semibold text-woad' : 'text-ash'}`}
               onClick={() => {
                 setDraft(undefined);
@@ -41,22 +43,22 @@ export function WeaveChoice() {
               }}
             >
               <PointPaper twill={twill} chosen={chosen} />
-              {formatTwill(twill) === 'plain' ? 'Plain' : formatTwill(twill).replace(/([ZS])/, ' $1')}
+              {formatWeave(twill) === 'plain' ? 'Plain' : formatWeave(twill).replace(/([ZS])/, ' $1')}
             </button>
           );
         })}
       </div>
       <label htmlFor={id} className="label mt-3">
-        Any other twill
+        Any other weave
       </label>
       <input
         id={id}
         className="field numbers"
-        value={draft ?? formatTwill(weave)}
+        value={draft ?? formatWeave(weave)}
         aria-invalid={problem !== undefined}
         onChange={(event) => {
           setDraft(event.target.value);
-          if (sentenceOf(event.target.value) === undefined) choose(parseTwill(event.target.value), 'weave');
+          if (sentenceOf(event.target.value) === undefined) choose(parseWeave(event.target.value), 'weave');
         }}
         onBlur={() => {
           if (problem === undefined) setDraft(undefined);
@@ -70,7 +72,7 @@ export function WeaveChoice() {
 
 function sentenceOf(text: string): string | undefined {
   try {
-    parseTwill(text);
+    parseWeave(text);
     return undefined;
   } catch (error) {
     return errorSentence(error) ?? 'That is not a weave.';
@@ -81,11 +83,11 @@ function sentenceOf(text: string): string | undefined {
 const DRAWN = 12;
 
 /** The interlacing on squared paper: dark where the warp lies on top, the first pick at the bottom. */
-function PointPaper({ twill, chosen }: { twill: Twill; chosen: boolean }) {
+function PointPaper({ twill, chosen }: { twill: WeaveSpec; chosen: boolean }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const context = canvas.current!.getContext('2d')!;
-    const { ends, picks, up } = interlace(twill);
+    const { ends, picks, up } = buildWeave(twill);
     context.clearRect(0, 0, DRAWN, DRAWN);
     context.fillStyle = '#20292b';
     for (let pick = 0; pick < DRAWN; pick += 1) {

@@ -6,7 +6,7 @@ import { designFromFile, fileKind } from '../core/design/exchange/read-file.ts';
 import { parseDensityPair } from '../core/design/exchange/text-parts.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
-import { parseTwill } from '../core/thread/weave.ts';
+import { parseWeave } from '../core/thread/weaves/weave-text.ts';
 import { EXIT, readDesignFile, readText, writeText } from './run.ts';
 
 export interface ImportOptions {
@@ -21,7 +21,7 @@ export function importCommand(path: string, options: ImportOptions): number {
   const design = designFromFile(path, readText(path));
   const { construction, lay } = design;
   if (options.weave !== undefined && !isPlaid(design)) throw new CoreError('weave/none', {});
-  const weave = options.weave === undefined ? {} : { weave: { kind: 'twill', ...parseTwill(options.weave) } };
+  const weave = options.weave === undefined ? {} : { weave: parseWeave(options.weave) };
   const density = options.density === undefined ? {} : parseDensityPair(options.density);
   const changed = readDesign({
     ...design,

@@ -16,7 +16,7 @@ import { stripeFromStart } from '../core/design/stripe-starts.ts';
 import { CoreError } from '../core/error.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';
 import { parseThreadCount } from '../core/formats/thread-count.ts';
-import { parseTwill } from '../core/thread/weave.ts';
+import { parseWeave } from '../core/thread/weaves/weave-text.ts';
 import { EXIT, writeText } from './run.ts';
 
 export interface NewPlaidOptions {
@@ -116,7 +116,7 @@ function plaidFrom(options: NewPlaidOptions): Design {
     resolution: resolution ?? start.resolution,
     construction: {
       ...construction,
-      ...(weave === undefined ? {} : { crossing: 'woven', weave: { kind: 'twill', ...parseTwill(weave) } }),
+      ...(weave === undefined ? {} : { crossing: 'woven', weave: parseWeave(weave) }),
       ...(print === undefined ? {} : { crossing: 'printed', print: parsePrint(print) }),
     },
     lay: density === undefined ? lay : { ...lay, ...parseDensityPair(density) },
@@ -146,7 +146,7 @@ function fromCounts(options: NewPlaidOptions): Design {
       warp,
       weft,
       turn: options.turn === undefined ? 0 : parseTurn(options.turn),
-      weave: parseTwill(options.weave ?? '2/2Z'),
+      weave: parseWeave(options.weave ?? '2/2Z'),
       print: options.print === undefined ? undefined : parsePrint(options.print),
       lay: parseDensityPair(options.density ?? '24/in'),
       resolution: options.resolution,

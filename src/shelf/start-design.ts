@@ -5,7 +5,7 @@ import { starterShades } from '../core/design/exchange/text-parts.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
 import { formatThreadCount, parseThreadCount } from '../core/formats/thread-count.ts';
-import { formatTwill, parseTwill } from '../core/thread/weave.ts';
+import { formatWeave, parseWeave } from '../core/thread/weaves/weave-text.ts';
 
 /** What is typed to begin a design. */
 export interface StartFields {
@@ -22,7 +22,7 @@ export function fieldsOf({ construction }: PlaidDesign): Omit<StartFields, 'name
   return {
     warp: formatThreadCount(warp),
     weft: weft.follows || weft.own === null ? '' : formatThreadCount(weft.own),
-    weave: formatTwill(weave),
+    weave: formatWeave(weave),
   };
 }
 
@@ -39,7 +39,7 @@ export function startDesign(start: PlaidDesign, { name, warp, weft, weave }: Sta
     field = 'weft';
     const own = weft.trim() === '' ? null : parseThreadCount(weft, { keys: undefined, pivots });
     field = 'weave';
-    const twill = parseTwill(weave);
+    const twill = parseWeave(weave);
     const letters = [...warpSequence.bands, ...(own?.bands ?? [])].map((band) => band.shade);
     const design = asPlaid(
       readDesign({
@@ -50,7 +50,7 @@ export function startDesign(start: PlaidDesign, { name, warp, weft, weave }: Sta
           ...start.construction,
           warp: warpSequence,
           weft: { follows: own === null, turn: own === null ? start.construction.weft.turn : 0, own },
-          weave: { kind: 'twill', ...twill },
+          weave: twill,
         },
       }),
     );

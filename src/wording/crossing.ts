@@ -1,5 +1,5 @@
 import type { Plaid } from '../core/design/plaid/plaid-schema.ts';
-import { twillName } from '../core/thread/weave.ts';
+import { weaveName } from '../core/thread/weaves/weave-text.ts';
 
 /** How two sequences are crossed, in a few words: "2/2 twill Z", "plain", "multiply, weft on top". */
 export function crossingName({
@@ -7,7 +7,7 @@ export function crossingName({
   weave,
   print,
 }: Pick<Plaid, 'crossing' | 'weave' | 'print'>): string {
-  if (crossing === 'woven') return twillName(weave).replace('Plain', 'plain');
+  if (crossing === 'woven') return weaveName(weave).replace('Plain', 'plain');
   const how = print.blend === 'normal' ? `at ${print.strength}` : print.blend;
   return `${how}, ${print.top} on top`;
 }

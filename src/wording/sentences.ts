@@ -25,7 +25,27 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `That sett is ${threads} threads long when laid out; at most ${most} threads are taken. Make the counts smaller.`,
   'weave/float': ({ over, under, most }) =>
     `A twill goes over and under at least 1 and at most ${most} threads, got ${over}/${under}.`,
-  'weave/text': ({ text }) => `“${text}” is not a weave. Write plain, or a twill such as 2/2Z or 3/1S.`,
+  'weave/text': ({ text }) =>
+    `“${text}” is not a weave. Write plain, a twill such as 2/2Z or 3/1/1/2S, or satin 8/3, hopsack 2, herringbone 2/2 8, honeycomb 6, crepe 12, …`,
+  'weave/line': ({ line, most }) =>
+    `“${line}” is not a twill’s line: overs and unders in turn, an even number of them, each from 1 to ${most}.`,
+  'weave/size': ({ text, least, most }) =>
+    `A number of this weave must be from ${least} to ${most}, got ${text}.`,
+  'weave/satin': ({ ends, step, steps }) =>
+    steps === ''
+      ? `There is no satin of ${ends} ends: no step meets every end once without making a twill.`
+      : `A satin of ${ends} ends cannot step by ${step}: it would meet some ends twice, or be a twill. Steps that do: ${steps}.`,
+  'weave/matrix': ({ ends, picks, most }) =>
+    `A structure has from 1 to ${most} ends and picks, not ${ends} × ${picks}.`,
+  'weave/rows': ({ row }) =>
+    `Row ${row} of the structure is not right: all rows are equally long and hold only # and . (or 1 and 0).`,
+  'draft/shaft': ({ end, shaft, most }) => `End ${end} is on shaft ${shaft}; a draft has from 1 to ${most}.`,
+  'draft/tieup': ({ treadle, shaft, most }) =>
+    `Treadle ${treadle} is tied to shaft ${shaft}; a draft has from 1 to ${most}.`,
+  'draft/treadle': ({ pick, treadle, most }) =>
+    `Pick ${pick} asks for treadle ${treadle}; there are ${most}.`,
+  'draft/too-many': ({ shafts, treadles, mostShafts, mostTreadles }) =>
+    `This structure needs ${shafts} shafts and ${treadles} treadles; a draft has at most ${mostShafts} and ${mostTreadles}.`,
   'weave/none': () => 'Only cloth that is woven takes a weave.',
   'width/not-positive': ({ text }) => `A width must be more than nothing, got “${text}”.`,
   'width/too-wide': ({ text, most }) => `“${text}” is wider than ${most} mm, the widest band here.`,

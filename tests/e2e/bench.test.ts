@@ -60,16 +60,16 @@ test('the density gives the repeat its size, and the check its pixels', async ({
 test('any twill can be typed, and a weave that makes the repeat too long is told', async ({ page }) => {
   await openNew(page, TEXT);
   await page.getByRole('button', { name: '2/2 S' }).click();
-  await expect(page.getByLabel('Any other twill')).toHaveValue('2/2S');
-  await page.getByLabel('Any other twill').fill('3/3 Z');
+  await expect(page.getByLabel('Any other weave')).toHaveValue('2/2S');
+  await page.getByLabel('Any other weave').fill('3/3 Z');
   await expect(page.getByRole('complementary', { name: 'Ticket' })).toContainText('3/3 twill Z');
-  await page.getByLabel('Any other twill').fill('satin');
+  await page.getByLabel('Any other weave').fill('satin');
   await expect(page.getByText('“satin” is not a weave.')).toBeVisible();
   await warpField(page).fill('A99990 B1');
-  await page.getByLabel('Any other twill').fill('32/31Z');
+  await page.getByLabel('Any other weave').fill('32/31Z');
   await expect(page.getByRole('alert')).toContainText('Choose counts that divide the weave');
   await expect(page.getByRole('navigation', { name: 'Steps' })).toContainText('Cannot be woven');
-  await page.getByLabel('Any other twill').fill('plain');
+  await page.getByLabel('Any other weave').fill('plain');
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 

@@ -11,7 +11,7 @@ import { type Stripe, stripeSchema } from './stripe/stripe-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 5;
+export const DESIGN_VERSION = 6;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;

@@ -9,6 +9,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   2: addPrinting,
   3: addColourways,
   4: addStripes,
+  5: addWeaves,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -39,6 +40,11 @@ function addColourways(document: Readonly<Record<string, unknown>>): Record<stri
 /** Version 4 knew no construction but plaids; they are as they were. */
 function addStripes(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
   return { ...document, version: 5 };
+}
+
+/** Version 5 knew no weave but twills a/b; they are as they were. */
+function addWeaves(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  return { ...document, version: 6 };
 }
 
 /** How a plaid is printed that was never printed: at half strength, the warp on top. */

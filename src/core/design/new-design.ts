@@ -1,7 +1,7 @@
 import type { Shade } from '../colour/shade.ts';
 import { UPRIGHT } from '../exact/slope.ts';
 import type { Sequence } from '../thread/sequence.ts';
-import type { Twill } from '../thread/weave.ts';
+import type { WeaveSpec } from '../thread/weaves/weave-spec.ts';
 import {
   DESIGN_FORMAT,
   DESIGN_VERSION,
@@ -12,6 +12,7 @@ import {
 } from './design-schema.ts';
 import { USUAL_PRINT } from './migrate-design.ts';
 import type { PrintChoice } from './plaid/plaid-schema.ts';
+import type { Weave } from './plaid/weave-schema.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
 
 /** What every new design is made of; what is left out takes the usual value. */
@@ -30,14 +31,14 @@ export interface PlaidOrder extends CommonOrder {
   readonly weft?: Sequence | undefined;
   /** Threads by which a weft that follows begins later. */
   readonly turn?: number | undefined;
-  readonly weave?: Twill | undefined;
+  readonly weave?: WeaveSpec | undefined;
   /** Given: it is printed, not woven. */
   readonly print?: PrintChoice | undefined;
 }
 
 /** A plaid's design document, checked later where it is read. */
 export function newPlaid(order: PlaidOrder): PlaidDesign {
-  const weave = order.weave ?? { over: 2, under: 2, hand: 'Z' };
+  const weave = order.weave ?? { kind: 'twill', over: 2, under: 2, hand: 'Z' };
   const copy = ({ bands, mirror }: Sequence) => ({ bands: bands.map((band) => ({ ...band })), mirror });
   return {
     ...beginning(order),
@@ -50,7 +51,7 @@ export function newPlaid(order: PlaidOrder): PlaidDesign {
         own: order.weft === undefined ? null : copy(order.weft),
       },
       crossing: order.print === undefined ? 'woven' : 'printed',
-      weave: { kind: 'twill', ...weave },
+      weave: structuredWeave(weave),
       print: { ...(order.print ?? USUAL_PRINT) },
     },
   };
@@ -88,4 +89,9 @@ function beginning(order: CommonOrder): Omit<Design, 'construction'> {
     lay: { kind: 'straight', ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
     resolution: order.resolution ?? '300',
   };
+}
+
+/** A weave as a document holds it: lists of its own. */
+export function structuredWeave(spec: WeaveSpec): Weave {
+  return JSON.parse(JSON.stringify(spec)) as Weave;
 }

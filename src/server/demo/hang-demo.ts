@@ -8,7 +8,7 @@ import { parseDensityPair } from '../../core/design/exchange/text-parts.ts';
 import { newPlaid, newStripe } from '../../core/design/new-design.ts';
 import { readDesign } from '../../core/design/read-design.ts';
 import { parseThreadCount } from '../../core/formats/thread-count.ts';
-import { parseTwill } from '../../core/thread/weave.ts';
+import { parseWeave } from '../../core/thread/weaves/weave-text.ts';
 import { insertDesign } from '../db/design-table.ts';
 import { ensureRange, placeInRange } from '../db/range-table.ts';
 import type { Database } from '../db/schema.ts';
@@ -49,7 +49,7 @@ export function designOf({ name, number, warp, weft, weave, print, pivots, densi
       shades,
       warp: sequences[0],
       weft: sequences[1],
-      weave: parseTwill(weave),
+      weave: parseWeave(weave),
       print: print === undefined ? undefined : parsePrint(print),
       lay: parseDensityPair(density),
     }),

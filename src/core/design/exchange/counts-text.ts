@@ -6,7 +6,7 @@ import { formatShadeList, parseShadeList } from '../../formats/shade-list.ts';
 import { formatThreadCount, parseThreadCount } from '../../formats/thread-count.ts';
 import { MAX_COUNT } from '../../thread/band.ts';
 import { parseStrength } from '../../thread/print.ts';
-import { formatTwill, parseTwill } from '../../thread/weave.ts';
+import { formatWeave, parseWeave } from '../../thread/weaves/weave-text.ts';
 import { asPlaid, type Design, isStripe } from '../design-schema.ts';
 import { USUAL_PRINT } from '../migrate-design.ts';
 import { newPlaid } from '../new-design.ts';
@@ -38,7 +38,7 @@ export function designFromText(text: string, name: string): Design {
     warp,
     weft,
     turn: fields.turn && parseTurn(fields.turn.value),
-    weave: fields.weave && parseTwill(fields.weave.value),
+    weave: fields.weave && parseWeave(fields.weave.value),
     print: fields.print && parsePrint(fields.print.value),
     lay: fields.density && parseDensityPair(fields.density.value),
   });
@@ -59,7 +59,7 @@ export function designToText(design: Design): string {
     weft: construction.weft.follows ? undefined : formatThreadCount(weft),
     pivots: turns[0] === turns[1] ? turns[0] : turns.join(' '),
     turn: turnOf(construction) === 0 ? undefined : String(turnOf(construction)),
-    weave: formatTwill(construction.weave),
+    weave: formatWeave(construction.weave),
     print: construction.crossing === 'printed' ? formatPrint(construction.print) : undefined,
     density: `${lay.ends} x ${lay.picks} / ${lay.per}`,
   });

@@ -4,8 +4,8 @@ import { SHADE_KEY } from '../../colour/shade.ts';
 import { MAX_BANDS, MAX_COUNT } from '../../thread/band.ts';
 import { parseStrength } from '../../thread/print.ts';
 import { MIRRORS } from '../../thread/sequence.ts';
-import { HANDS, MAX_TWILL } from '../../thread/weave.ts';
 import { exactText } from '../exact-text.ts';
+import { weaveSchema } from './weave-schema.ts';
 
 const bandSchema = z.strictObject({
   shade: z.string().regex(SHADE_KEY),
@@ -15,13 +15,6 @@ const bandSchema = z.strictObject({
 const sequenceSchema = z.strictObject({
   bands: z.array(bandSchema).min(1).max(MAX_BANDS),
   mirror: z.enum(MIRRORS),
-});
-
-const twillSchema = z.strictObject({
-  kind: z.literal('twill'),
-  over: z.int().min(1).max(MAX_TWILL),
-  under: z.int().min(1).max(MAX_TWILL),
-  hand: z.enum(HANDS),
 });
 
 /** The two ways of crossing: thread by thread under an interlacing, or one set of stripes printed over the other. */
@@ -52,7 +45,7 @@ export const plaidSchema = z.strictObject({
     })
     .refine(({ follows, own }) => follows || own !== null, { path: ['own'] }),
   crossing: z.enum(CROSSINGS),
-  weave: twillSchema,
+  weave: weaveSchema,
   print: printSchema,
 });
 

@@ -1,5 +1,5 @@
 import type { Shade } from '../../colour/shade.ts';
-import { interlace } from '../../thread/weave.ts';
+import { buildWeave } from '../../thread/weaves/build-weave.ts';
 import { threadsOfPlaid } from './compile-plaid.ts';
 import type { Plaid } from './plaid-schema.ts';
 
@@ -14,7 +14,7 @@ export function missesOfPlaid(
 ): readonly [number, number] {
   const { warp, weft } = threadsOfPlaid(plaid, shades);
   const woven =
-    plaid.crossing === 'woven' ? interlace(plaid.weave) : { ends: 1, picks: 1, up: Uint8Array.of(1) };
+    plaid.crossing === 'woven' ? buildWeave(plaid.weave) : { ends: 1, picks: 1, up: Uint8Array.of(1) };
   const column = (end: number) =>
     Array.from({ length: woven.picks }, (_, pick) => woven.up[pick * woven.ends + end]).join('');
   const row = (pick: number) => woven.up.subarray(pick * woven.ends, (pick + 1) * woven.ends).join('');

@@ -1,0 +1,47 @@
+import type { Hand, Twill } from '../weave.ts';
+
+/** Most ends or picks of one structure. */
+export const MAX_MATRIX = 512;
+
+/** Most shafts and treadles of a draft. */
+export const MAX_SHAFTS = 32;
+export const MAX_TREADLES = 64;
+
+/**
+ * How a structure is built, as numbers. A `line` is a run of overs and unders in turn, beginning with an over, an even
+ * number of them: 2/2, 3/1/1/2.
+ */
+export type WeaveSpec =
+  | ({ readonly kind: 'twill' } & Twill)
+  /** A line shifted by `step` ends each pick. */
+  | { readonly kind: 'line'; readonly line: readonly number[]; readonly step: number; readonly hand: Hand }
+  /** A line shifted by the steps of a list in turn: broken, undulating and curved twills. */
+  | { readonly kind: 'steps'; readonly line: readonly number[]; readonly steps: readonly number[] }
+  /** Plain weave with its picks (warp rib) or its ends (weft rib) grouped a and b. */
+  | { readonly kind: 'rib'; readonly face: 'warp' | 'weft'; readonly a: number; readonly b: number }
+  /** Blocks of ends × picks, over and under in turn. */
+  | { readonly kind: 'hopsack'; readonly ends: number; readonly picks: number }
+  /** A twill that turns back every `run` ends: with a cut, where every float is broken, or pointed. */
+  | { readonly kind: 'turned'; readonly line: readonly number[]; readonly run: number; readonly cut: boolean }
+  | { readonly kind: 'satin'; readonly ends: number; readonly step: number; readonly face: 'warp' | 'weft' }
+  /** Ridges of floats round hollows, on a pointed threading of `size` shafts. */
+  | { readonly kind: 'honeycomb'; readonly size: number }
+  /** Irregular, by a seed, with no float above `most`. */
+  | { readonly kind: 'crepe'; readonly size: number; readonly seed: number; readonly most: number }
+  /** A satin in `tones` pieces side by side, from weft-faced to warp-faced. */
+  | { readonly kind: 'shaded'; readonly ends: number; readonly step: number; readonly tones: number }
+  /** Two plain cloths, one above the other; stitched, the lower is tied to the upper. */
+  | { readonly kind: 'double'; readonly stitched: boolean }
+  /** As drawn: rows of # (warp up) and . from the top, the first pick below. */
+  | { readonly kind: 'matrix'; readonly rows: readonly string[] }
+  | ({ readonly kind: 'draft' } & Draft);
+
+/** A loom's setting: shafts and treadles are counted from 1. */
+export interface Draft {
+  /** For each end, its shaft. */
+  readonly threading: readonly number[];
+  /** For each treadle, the shafts that it lifts. */
+  readonly tieup: readonly (readonly number[])[];
+  /** For each pick, its treadle. */
+  readonly treadling: readonly number[];
+}

@@ -1,0 +1,193 @@
+import { CoreError } from '../../error.ts';
+import { formatTwill, parseTwill, twillName } from '../weave.ts';
+import { buildWeave } from './build-weave.ts';
+import type { WeaveSpec } from './weave-spec.ts';
+
+/** One way of writing a weave: how it is read, and what it makes. */
+interface Notation {
+  readonly pattern: RegExp;
+  readonly make: (match: RegExpExecArray) => WeaveSpec;
+}
+
+function line(text: string): number[] {
+  return text.split('/').map(Number);
+}
+
+const LINE = String.raw`\d{1,3}(?:\s*/\s*\d{1,3})+`;
+
+const NOTATIONS: readonly Notation[] = [
+  {
+    pattern: new RegExp(`^(${LINE})\\s*(z|s)?(?:\\s+step\\s+(\\d{1,3}))?$`, 'i'),
+    make: ([, text, hand, step]) => {
+      const parts = line(text!);
+      if (parts.length === 2 && step === undefined)
+        return { kind: 'twill', ...parseTwill(`${text}${hand ?? ''}`) };
+      return {
+        kind: 'line',
+        line: parts,
+        step: Number(step ?? 1),
+        hand: hand?.toUpperCase() === 'S' ? 'S' : 'Z',
+      };
+    },
+  },
+  {
+    pattern: new RegExp(`^steps\\s+(${LINE})\\s*:\\s*(-?\\d{1,3}(?:[\\s,]+-?\\d{1,3})*)$`, 'i'),
+    make: ([, text, steps]) => ({
+      kind: 'steps',
+      line: line(text!),
+      steps: steps!.split(/[\s,]+/).map(Number),
+    }),
+  },
+  {
+    pattern: /^(warp|weft)\s+rib\s+(\d{1,2})\/(\d{1,2})$/i,
+    make: ([, face, a, b]) => ({
+      kind: 'rib',
+      face: face!.toLowerCase() === 'weft' ? 'weft' : 'warp',
+      a: Number(a),
+      b: Number(b),
+    }),
+  },
+  {
+    pattern: /^hopsack\s+(\d{1,2})(?:\s*[/x]\s*(\d{1,2}))?$/i,
+    make: ([, ends, picks]) => ({ kind: 'hopsack', ends: Number(ends), picks: Number(picks ?? ends) }),
+  },
+  {
+    pattern: new RegExp(`^(herringbone|pointed)\\s+(${LINE})\\s+(?:run\\s+)?(\\d{1,3})$`, 'i'),
+    make: ([, name, text, run]) => ({
+      kind: 'turned',
+      line: line(text!),
+      run: Number(run),
+      cut: name!.toLowerCase() === 'herringbone',
+    }),
+  },
+  {
+    pattern: /^(satin|sateen)\s+(\d{1,3})\s*\/\s*(\d{1,3})$/i,
+    make: ([, name, ends, step]) => ({
+      kind: 'satin',
+      ends: Number(ends),
+      step: Number(step),
+      face: name!.toLowerCase() === 'satin' ? 'warp' : 'weft',
+    }),
+  },
+  { pattern: /^honeycomb\s+(\d{1,2})$/i, make: ([, size]) => ({ kind: 'honeycomb', size: Number(size) }) },
+  {
+    pattern: /^crepe\s+(\d{1,2})(?:\s+seed\s+(\d{1,9}))?(?:\s+floats\s+(\d{1,2}))?$/i,
+    make: ([, size, seed, most]) => ({
+      kind: 'crepe',
+      size: Number(size),
+      seed: Number(seed ?? 0),
+      most: Number(most ?? 3),
+    }),
+  },
+  {
+    pattern: /^shaded\s+(\d{1,3})\s*\/\s*(\d{1,3})\s+in\s+(\d{1,2})$/i,
+    make: ([, ends, step, tones]) => ({
+      kind: 'shaded',
+      ends: Number(ends),
+      step: Number(step),
+      tones: Number(tones),
+    }),
+  },
+  {
+    pattern: /^double(\s+stitched)?$/i,
+    make: ([, stitched]) => ({ kind: 'double', stitched: stitched !== undefined }),
+  },
+  { pattern: /^rows\s+([#.10\s|]+)$/i, make: ([, rows]) => ({ kind: 'matrix', rows: rowsOf(rows!) }) },
+  {
+    pattern: /^draft\s+([\d\s]+);([\d\s,]+);([\d\s]+)$/i,
+    make: ([, threading, tieup, treadling]) => ({
+      kind: 'draft',
+      threading: numbers(threading!),
+      tieup: tieup!.split(',').map(numbers),
+      treadling: numbers(treadling!),
+    }),
+  },
+];
+
+function rowsOf(text: string): string[] {
+  return text
+    .trim()
+    .split(/[\s|]+/)
+    .map((row) => row.replaceAll('1', '#').replaceAll('0', '.'));
+}
+
+function numbers(text: string): number[] {
+  return text.trim() === '' ? [] : text.trim().split(/\s+/).map(Number);
+}
+
+/** Longest text of one weave. */
+const MAX_TEXT = 600_000;
+
+/**
+ * Reads a weave: "plain", "2/2 Z", "3/1/1/2 S step 2", "steps 3/3: 1 1 2", "warp rib 2/2", "hopsack 2", "herringbone
+ * 2/2 8", "pointed 2/2 8", "satin 8/3", "sateen 5/2", "honeycomb 6", "crepe 12 seed 3 floats 3", "shaded 8/3 in 5",
+ * "double", "double stitched", "rows ##.. .##. ..## #..#", "draft threading; tie-up, a treadle each; treadling".
+ *
+ * @throws CoreError "weave/text" {text}, or as `buildWeave`
+ */
+export function parseWeave(text: string): WeaveSpec {
+  const plain = text.trim().slice(0, MAX_TEXT);
+  if (/^plain$/i.test(plain)) return { kind: 'twill', over: 1, under: 1, hand: 'Z' };
+  for (const { pattern, make } of NOTATIONS) {
+    const match = pattern.exec(plain);
+    if (match === null) continue;
+    const spec = make(match);
+    buildWeave(spec);
+    return spec;
+  }
+  throw new CoreError('weave/text', { text: plain.slice(0, 80) });
+}
+
+/** What `parseWeave` reads. */
+export function formatWeave(spec: WeaveSpec): string {
+  switch (spec.kind) {
+    case 'twill':
+      return formatTwill(spec);
+    case 'line':
+      return `${spec.line.join('/')}${spec.hand}${spec.step === 1 && spec.line.length > 2 ? '' : ` step ${spec.step}`}`;
+    case 'steps':
+      return `steps ${spec.line.join('/')}: ${spec.steps.join(' ')}`;
+    case 'rib':
+      return `${spec.face} rib ${spec.a}/${spec.b}`;
+    case 'hopsack':
+      return `hopsack ${spec.ends}${spec.picks === spec.ends ? '' : `/${spec.picks}`}`;
+    case 'turned':
+      return `${spec.cut ? 'herringbone' : 'pointed'} ${spec.line.join('/')} ${spec.run}`;
+    case 'satin':
+      return `${spec.face === 'warp' ? 'satin' : 'sateen'} ${spec.ends}/${spec.step}`;
+    case 'honeycomb':
+      return `honeycomb ${spec.size}`;
+    case 'crepe':
+      return `crepe ${spec.size} seed ${spec.seed} floats ${spec.most}`;
+    case 'shaded':
+      return `shaded ${spec.ends}/${spec.step} in ${spec.tones}`;
+    case 'double':
+      return spec.stitched ? 'double stitched' : 'double';
+    case 'matrix':
+      return `rows ${spec.rows.join(' ')}`;
+    case 'draft':
+      return `draft ${spec.threading.join(' ')}; ${spec.tieup.map((shafts) => shafts.join(' ')).join(', ')}; ${spec.treadling.join(' ')}`;
+    default:
+      return spec satisfies never;
+  }
+}
+
+/** A weave in a few words: "2/2 twill Z", "8-end satin, step 3", "drawn, 8 × 8". */
+export function weaveName(spec: WeaveSpec): string {
+  switch (spec.kind) {
+    case 'twill':
+      return twillName(spec);
+    case 'line':
+      return `${spec.line.join('/')} twill ${spec.hand}${spec.step === 1 ? '' : `, step ${spec.step}`}`;
+    case 'satin':
+      return `${spec.ends}-end ${spec.face === 'warp' ? 'satin' : 'sateen'}, step ${spec.step}`;
+    case 'matrix':
+      return `drawn, ${spec.rows[0]!.length} × ${spec.rows.length}`;
+    case 'draft':
+      return `drafted, ${spec.threading.length} × ${spec.treadling.length}`;
+    case 'double':
+      return spec.stitched ? 'double plain, stitched' : 'double plain';
+    default:
+      return formatWeave(spec);
+  }
+}
