@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
+import { isPlaid } from '../core/design/design-schema.ts';
 import { startAutosave } from './autosave.ts';
 import type { OpenedDesign, Step } from './bench-state.ts';
 import { openDesign, useBench, useBenchState, useDesign } from './bench-store.ts';
@@ -11,6 +12,7 @@ import { ColoursPanel } from './colours-panel.tsx';
 import { ColourwaysView } from './colourways-view.tsx';
 import { Corner } from './corner.tsx';
 import { railsOf } from './design-edits.ts';
+import { DraftView } from './draft-view.tsx';
 import { Header } from './header.tsx';
 import { useBenchKeys } from './keys.ts';
 import { KeysDialog } from './keys-dialog.tsx';
@@ -45,6 +47,9 @@ function OpenBench() {
   const [showKeys] = useState(() => () => setKeys(true));
   const step = useBenchState((state) => state.step);
   const colourways = useCloth((cloth) => cloth.sideBySide) && step === 'Colours';
+  const design = useDesign();
+  const woven = isPlaid(design) && design.construction.crossing === 'woven';
+  const draft = useCloth((cloth) => cloth.draft) && step === 'Build' && woven;
   const Shown = PANELS[step];
   useEffect(startAutosave, []);
   useRepeatCheck();
@@ -55,8 +60,16 @@ function OpenBench() {
       <Steps />
       <main className="grid grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px]">
         <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_38px] border-rule border-t">
-          {step === 'Send' ? <SendView /> : colourways ? <ColourwaysView /> : <ClothWithRails />}
-          <MeasureLine looking={step !== 'Send' && !colourways} />
+          {step === 'Send' ? (
+            <SendView />
+          ) : colourways ? (
+            <ColourwaysView />
+          ) : draft ? (
+            <DraftView />
+          ) : (
+            <ClothWithRails />
+          )}
+          <MeasureLine looking={step !== 'Send' && !colourways && !draft} />
         </div>
         <div className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
           <Shown />

@@ -20,6 +20,7 @@ import { Measure, Panel } from './panel.tsx';
 import { ResolutionField, setResolution } from './resolution-field.tsx';
 import { StripeBalancePart } from './stripe-balance-part.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
+import { WeaveFactsPart } from './weave-facts-part.tsx';
 
 /** The proof: what the repeat is, why it closes, and what rounding to pixels costs. */
 export function CheckPanel() {
@@ -34,6 +35,7 @@ export function CheckPanel() {
       ) : (
         <Proof design={design} report={report} />
       )}
+      {isPlaid(design) && problem === undefined && <WeaveFactsPart design={design} />}
       {isPlaid(design) ? <BalancePart design={design} /> : <StripeBalancePart design={asStripe(design)} />}
     </Panel>
   );

@@ -19,6 +19,10 @@ export interface ClothView {
   readonly proof: Proof;
   /** Whether the Colours step shows all colourways instead of the cloth. */
   readonly sideBySide: boolean;
+  /** Whether the Build step shows the draft instead of the cloth. */
+  readonly draft: boolean;
+  /** Floats that are longer are marked on the draft; 0 marks none. */
+  readonly floatLimit: number;
 }
 
 export const useCloth = create<ClothView>(() => ({
@@ -32,6 +36,8 @@ export const useCloth = create<ClothView>(() => ({
   ticket: true,
   proof: 'none',
   sideBySide: false,
+  draft: false,
+  floatLimit: 0,
 }));
 
 const CALIBRATION = 'vetro-pixels-per-mm';

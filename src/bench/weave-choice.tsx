@@ -4,7 +4,9 @@ import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
 import { formatWeave, parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { dispatch } from './bench-store.ts';
+import { useCloth } from './cloth-store.ts';
 import { setWeave } from './design-edits.ts';
+import { StructureTools } from './structure-tools.tsx';
 import { usePlaid } from './use-construction.ts';
 
 /** Interlacings at hand; any other a/b can be typed. */
@@ -19,6 +21,7 @@ const OFFERED: readonly WeaveSpec[] = [
 /** How the sequences are crossed. */
 export function WeaveChoice() {
   const { weave } = usePlaid().construction;
+  const drafting = useCloth((cloth) => cloth.draft);
   const id = useId();
   const [draft, setDraft] = useState<string>();
   const problem = draft === undefined ? undefined : sentenceOf(draft);
@@ -66,6 +69,20 @@ export function WeaveChoice() {
         }}
       />
       {problem !== undefined && <p className="mt-1 text-[12.5px] text-madder">{problem}</p>}
+      <p className="hint mt-1">
+        Such as 3/1/1/2 S, satin 8/3, hopsack 2, herringbone 2/2 8, pointed 2/2 8, warp rib 2/2, honeycomb 6,
+        crepe 12 seed 3, shaded 8/3 in 5, double stitched.
+      </p>
+      <label className="mt-2 flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="accent-woad"
+          checked={drafting}
+          onChange={(event) => useCloth.setState({ draft: event.target.checked })}
+        />
+        Show the draft
+      </label>
+      {drafting && <StructureTools />}
     </div>
   );
 }

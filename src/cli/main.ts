@@ -3,6 +3,7 @@ import { START_POINTS } from '../core/design/start-points.ts';
 import { STRIPE_STARTS } from '../core/design/stripe-starts.ts';
 import { checkCommand } from './check-command.ts';
 import { exportCommand, importCommand } from './exchange-commands.ts';
+import { factsCommand } from './facts-command.ts';
 import { newPlaidCommand, newStripeCommand } from './new-command.ts';
 import { renderCommand } from './render-command.ts';
 import { EXIT, run } from './run.ts';
@@ -72,6 +73,13 @@ program
   .option('--json', 'print the report as JSON')
   .option('--dpi <dpi>', 'resolution, instead of the design’s own')
   .action((path, options) => run(() => checkCommand(path, options)));
+
+program
+  .command('facts')
+  .description('floats, soundness, and what a loom needs, of a woven design')
+  .argument('<design>', 'design document, thread-count text or CSV')
+  .option('--json', 'print them as JSON')
+  .action((path, options) => run(() => factsCommand(path, options)));
 
 program
   .command('render')

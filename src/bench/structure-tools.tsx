@@ -1,0 +1,93 @@
+import { toast } from 'sonner';
+import { CoreError } from '../core/error.ts';
+import type { Interlacing } from '../core/thread/weave.ts';
+import { buildWeave } from '../core/thread/weaves/build-weave.ts';
+import {
+  editMatrix,
+  MATRIX_EDITS,
+  type MatrixEdit,
+  matrixRows,
+  resizeMatrix,
+} from '../core/thread/weaves/matrix.ts';
+import { MAX_MATRIX } from '../core/thread/weaves/weave-spec.ts';
+import { NumberField } from '../kit/number-field.tsx';
+import { errorSentence } from '../wording/error-sentence.ts';
+import { dispatch } from './bench-store.ts';
+import { useCloth } from './cloth-store.ts';
+import { setWeave } from './design-edits.ts';
+import { whole } from './rework-wish.ts';
+import { usePlaid } from './use-construction.ts';
+
+const NAMES: Readonly<Record<MatrixEdit, string>> = {
+  left: 'Shift left',
+  right: 'Shift right',
+  up: 'Shift up',
+  down: 'Shift down',
+  invert: 'Trade faces',
+  'mirror-across': 'Mirror across',
+  'mirror-up': 'Mirror up',
+  turn: 'Quarter turn',
+  'double-ends': 'Double the ends',
+  'double-picks': 'Double the picks',
+};
+
+/** What can be done to the whole structure while its draft is shown. */
+export function StructureTools() {
+  const { construction } = usePlaid();
+  const limit = useCloth((cloth) => cloth.floatLimit);
+  const structure = buildWeave(construction.weave);
+  const put = (change: (structure: Interlacing) => Interlacing, tag?: string) => {
+    try {
+      const rows = matrixRows(change(structure));
+      dispatch({
+        kind: 'edit',
+        edit: setWeave({ kind: 'matrix', rows }),
+        ...(tag === undefined ? {} : { tag }),
+      });
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      toast.error(errorSentence(error));
+    }
+  };
+  const size = (text: string) => {
+    const value = whole(text, 1);
+    if (value > MAX_MATRIX) throw new CoreError('weave/size', { text, least: 1, most: MAX_MATRIX });
+    return value;
+  };
+  return (
+    <section aria-label="The whole structure" className="flex flex-col gap-3 border-rule border-y py-3">
+      <div className="grid grid-cols-2 gap-1.5">
+        {MATRIX_EDITS.map((edit) => (
+          <button
+            key={edit}
+            type="button"
+            className="button px-2 text-[12.5px]"
+            onClick={() => put((matrix) => editMatrix(matrix, edit))}
+          >
+            {NAMES[edit]}
+          </button>
+        ))}
+      </div>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label="Ends of the structure"
+          text={String(structure.ends)}
+          resolve={(text) => String(size(text))}
+          onChange={(text) => put((matrix) => resizeMatrix(matrix, size(text), matrix.picks), 'ends')}
+        />
+        <NumberField
+          label="Picks of the structure"
+          text={String(structure.picks)}
+          resolve={(text) => String(size(text))}
+          onChange={(text) => put((matrix) => resizeMatrix(matrix, matrix.ends, size(text)), 'picks')}
+        />
+      </div>
+      <NumberField
+        label="Mark floats longer than, 0 for none"
+        text={String(limit)}
+        resolve={(text) => String(whole(text, 0))}
+        onChange={(text) => useCloth.setState({ floatLimit: whole(text, 0) })}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,54 @@
+import { useMemo } from 'react';
+import type { PlaidDesign } from '../core/design/design-schema.ts';
+import { weaveFacts } from '../core/design/weave-facts.ts';
+import { toDecimal, toText } from '../core/exact/rational.ts';
+import { BarChart } from '../kit/bar-chart.tsx';
+import { plural } from '../wording/measures.ts';
+import { hangsText } from '../wording/weave-words.ts';
+import { Measure } from './panel.tsx';
+
+/** What the structure is like as cloth: floats, soundness, what a loom needs. */
+export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
+  const facts = useMemo(() => weaveFacts(design), [design]);
+  const chart = useMemo(() => facts && chartOf(facts.floats), [facts]);
+  if (facts === undefined || chart === undefined) return null;
+  const { layers, warpShare, intersections, loom, ends, picks } = facts;
+  return (
+    <section aria-label="Structure" className="flex flex-col gap-2 border-rule border-t pt-3">
+      <h3 className="text-[14px]">Structure</h3>
+      <p className={`text-[13px] ${layers.length === 1 ? '' : 'text-madder'}`}>{hangsText(facts)}</p>
+      <BarChart
+        title="Floats of each length"
+        {...chart}
+        sizeText={(count) => plural(count, 'float')}
+        height={84}
+        upright
+      />
+      <dl className="m-0 flex flex-col gap-1.5">
+        <Measure name="Longest float, warp and weft">
+          {facts.floats.warp.longest}, {facts.floats.weft.longest}
+        </Measure>
+        <Measure name="Warp’s share of the face">
+          {toText(warpShare)} = {toDecimal(warpShare, 3)}
+        </Measure>
+        <Measure name={`Intersections in ${ends} × ${picks}`}>{intersections}</Measure>
+        <Measure name="Shafts and treadles">
+          {loom === undefined ? 'more than 32 and 64' : `${loom.shafts}, ${loom.treadles}`}
+        </Measure>
+      </dl>
+    </section>
+  );
+}
+
+/** Two bars for each length, warp and weft one on the other. */
+function chartOf({ warp, weft }: NonNullable<ReturnType<typeof weaveFacts>>['floats']) {
+  const longest = Math.max(warp.longest, weft.longest);
+  const lengths = Array.from({ length: Math.min(40, longest) }, (_, at) => at + 1);
+  return {
+    bars: lengths.map(String),
+    parts: [
+      { name: 'Warp', hex: '#20292b', sizes: lengths.map((length) => warp.histogram[length] ?? 0) },
+      { name: 'Weft', hex: '#cfc7b4', sizes: lengths.map((length) => weft.histogram[length] ?? 0) },
+    ],
+  };
+}

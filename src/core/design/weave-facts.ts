@@ -1,0 +1,49 @@
+import { CoreError } from '../error.ts';
+import { type Rational, rational } from '../exact/rational.ts';
+import { buildWeave } from '../thread/weaves/build-weave.ts';
+import { draftOf, draftSize } from '../thread/weaves/draft.ts';
+import { type FloatCounts, faceFacts, floatCounts } from '../thread/weaves/float-counts.ts';
+import { type Layer, layersOf } from '../thread/weaves/layers.ts';
+import type { PlaidDesign } from './design-schema.ts';
+
+/** What there is to know of a structure. */
+export interface WeaveFacts {
+  readonly ends: number;
+  readonly picks: number;
+  readonly floats: { readonly warp: FloatCounts; readonly weft: FloatCounts };
+  /** Uppermost first; one when it hangs together. */
+  readonly layers: readonly Layer[];
+  /** Of the face, exact. */
+  readonly warpShare: Rational;
+  readonly intersections: number;
+  /** Fewest that weave it; undefined where it needs more than a draft has. */
+  readonly loom: { readonly shafts: number; readonly treadles: number } | undefined;
+}
+
+/**
+ * The facts of a plaid's structure; undefined when it is printed.
+ * @throws CoreError as `buildWeave`
+ */
+export function weaveFacts({ construction }: PlaidDesign): WeaveFacts | undefined {
+  if (construction.crossing !== 'woven') return undefined;
+  const structure = buildWeave(construction.weave);
+  const { warpUp, intersections } = faceFacts(structure);
+  return {
+    ends: structure.ends,
+    picks: structure.picks,
+    floats: floatCounts(structure),
+    layers: layersOf(structure),
+    warpShare: rational(warpUp, structure.up.length),
+    intersections,
+    loom: loomOf(structure),
+  };
+}
+
+function loomOf(structure: ReturnType<typeof buildWeave>): WeaveFacts['loom'] {
+  try {
+    return draftSize(draftOf(structure));
+  } catch (error) {
+    if (error instanceof CoreError && error.code === 'draft/too-many') return undefined;
+    throw error;
+  }
+}

@@ -1,0 +1,24 @@
+import type { WeaveFacts } from '../core/design/weave-facts.ts';
+import { toNumber } from '../core/exact/rational.ts';
+import { plural } from './measures.ts';
+
+/** Whether a structure is one piece, and if not, what comes away. */
+export function hangsText({ layers }: Pick<WeaveFacts, 'layers'>): string {
+  if (layers.length === 1) return 'It hangs together.';
+  const [upper] = layers;
+  const threads = [
+    ...(upper!.ends.length > 0 ? [plural(upper!.ends.length, 'end')] : []),
+    ...(upper!.picks.length > 0 ? [plural(upper!.picks.length, 'pick')] : []),
+  ].join(' and ');
+  return `It falls into ${layers.length} pieces: of each repeat, ${threads} come away on top.`;
+}
+
+/** "Floats: warp up to 2, weft up to 3. Warp is 50 % of the face. 4 shafts and 4 treadles." */
+export function floatsText({ floats, warpShare, loom }: WeaveFacts): string {
+  const share = Number((toNumber(warpShare) * 100).toFixed(1));
+  const needs =
+    loom === undefined
+      ? 'It needs more shafts or treadles than a draft has.'
+      : `${plural(loom.shafts, 'shaft')} and ${plural(loom.treadles, 'treadle')}.`;
+  return `Floats: warp up to ${floats.warp.longest}, weft up to ${floats.weft.longest}. Warp is ${share} % of the face. ${needs}`;
+}
