@@ -83,6 +83,11 @@ async function takeBench() {
   await page.getByRole('button', { name: 'Down the middle' }).click();
   await page.getByRole('region', { name: 'What comes of it' }).getByText(/bands/).waitFor();
   await shot('bench-picture');
+  await open('Signal-box herringbone');
+  await page.getByLabel('Show the draft').check();
+  await page.getByLabel('Any other weave').scrollIntoViewIfNeeded();
+  await shot('bench-draft');
+  await page.getByLabel('Show the draft').uncheck();
   await open('Guard’s shepherd check');
   for (let times = 0; times < 9; times += 1) {
     await page.mouse.move(420, 400);

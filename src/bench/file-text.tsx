@@ -1,13 +1,16 @@
 import type { Design } from '../core/design/design-schema.ts';
 import { designToCsv } from '../core/design/exchange/counts-csv.ts';
 import { designToText } from '../core/design/exchange/counts-text.ts';
+import { designToWif } from '../core/design/exchange/wif-design.ts';
 import { writeDesignText } from '../core/design/read-design.ts';
+import { errorSentence } from '../wording/error-sentence.ts';
 import { useDesign } from './bench-store.ts';
 import { type SendFile, useSend } from './send-store.ts';
 
 const WRITERS: Readonly<Partial<Record<SendFile, (design: Design) => string>>> = {
   txt: designToText,
   csv: designToCsv,
+  wif: designToWif,
   json: writeDesignText,
 };
 
@@ -18,7 +21,7 @@ const SHOWN = 20_000;
 export function FileText() {
   const design = useDesign();
   const { file } = useSend();
-  const text = WRITERS[file]?.(design) ?? '';
+  const text = attempt(() => WRITERS[file]?.(design) ?? '');
   return (
     <section aria-label="What will be sent" className="h-full p-8">
       <pre
@@ -30,4 +33,15 @@ export function FileText() {
       </pre>
     </section>
   );
+}
+
+/** What is written, or why nothing can be. */
+function attempt(write: () => string): string {
+  try {
+    return write();
+  } catch (error) {
+    const sentence = errorSentence(error);
+    if (sentence === undefined) throw error;
+    return sentence;
+  }
 }

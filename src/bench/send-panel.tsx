@@ -20,6 +20,7 @@ const NAMES: Readonly<Record<SendFile, string>> = {
   svg: 'SVG',
   txt: 'Counts',
   csv: 'CSV',
+  wif: 'WIF',
   json: 'Design',
 };
 
@@ -28,6 +29,7 @@ const FOR: Readonly<Record<SendFile, string>> = {
   svg: 'A drawing at true size, sharp at any scale.',
   txt: 'Thread counts or widths as text, which Vetro and people read.',
   csv: 'Bands as a table: shade, colour, count or width, pivot.',
+  wif: 'Threading, tie-up, treadling and colours in the open weave format (WIF 1.1).',
   json: 'The whole design, to open in Vetro again.',
 };
 

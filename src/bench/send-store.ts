@@ -6,7 +6,7 @@ import { type PictureScale, parsePerStep, parseSheet } from '../core/formats/pic
 import { parseResolution } from '../core/units/resolution.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 
-export const SEND_FILES = ['png', 'svg', 'txt', 'csv', 'json'] as const;
+export const SEND_FILES = ['png', 'svg', 'txt', 'csv', 'wif', 'json'] as const;
 export type SendFile = (typeof SEND_FILES)[number];
 
 /** What is to be sent, as it was typed; it belongs to the bench, not to the design. */
@@ -57,6 +57,7 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   svg: 'tile.svg',
   txt: 'counts.txt',
   csv: 'counts.csv',
+  wif: 'draft.wif',
   json: 'design.json',
 };
 

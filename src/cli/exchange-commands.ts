@@ -4,6 +4,7 @@ import { designToCsv } from '../core/design/exchange/counts-csv.ts';
 import { designToText } from '../core/design/exchange/counts-text.ts';
 import { designFromFile, fileKind } from '../core/design/exchange/read-file.ts';
 import { parseDensityPair } from '../core/design/exchange/text-parts.ts';
+import { designToWif } from '../core/design/exchange/wif-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
 import { parseWeave } from '../core/thread/weaves/weave-text.ts';
@@ -46,4 +47,5 @@ const WRITERS: Readonly<Record<ReturnType<typeof fileKind>, (design: Design) => 
   json: writeDesignText,
   csv: designToCsv,
   txt: designToText,
+  wif: designToWif,
 };

@@ -4,7 +4,7 @@ import { STRIPE_STARTS } from '../core/design/stripe-starts.ts';
 import { checkCommand } from './check-command.ts';
 import { exportCommand, importCommand } from './exchange-commands.ts';
 import { factsCommand } from './facts-command.ts';
-import { newPlaidCommand, newStripeCommand } from './new-command.ts';
+import { newPlaidCommand, newStripeCommand, newWeaveCommand } from './new-command.ts';
 import { renderCommand } from './render-command.ts';
 import { EXIT, run } from './run.ts';
 
@@ -43,6 +43,21 @@ make
   .option('--number <number>', 'number on its ticket')
   .option('-o, --output <file>', 'design document; left out, it is printed')
   .action((options) => run(() => newStripeCommand(options)));
+
+make
+  .command('weave')
+  .description('a structure in one shade of warp and one of weft')
+  .option('--weave <weave>', 'any weave, such as "herringbone 2/2 8"')
+  .option('--twill <line>', 'overs and unders, such as 2/2 or 3/1/1/2')
+  .option('--z', 'with --twill: climbing to the right (the usual)')
+  .option('--s', 'with --twill: climbing to the left')
+  .option('--satin <ends/step>', 'such as 8/3')
+  .option('--matrix <file>', 'rows of # and . (or 1 and 0), the first pick last')
+  .option('--shades <list>', 'two shades, warp and weft')
+  .addOption(density)
+  .option('--name <name>', 'name of the design')
+  .option('-o, --output <file>', 'design document; left out, it is printed')
+  .action((options) => run(() => newWeaveCommand(options)));
 
 make
   .command('plaid')
@@ -95,7 +110,7 @@ program
 program
   .command('import')
   .description(
-    'make a design document from thread counts (.txt, .csv) or bring an older one up to date (.json)',
+    'make a design document from thread counts (.txt, .csv) or a weave file (.wif), or bring an older one up to date (.json)',
   )
   .argument('<file>')
   .option('--name <name>', 'name of the design')
@@ -109,9 +124,9 @@ program
   .description('write a design’s thread counts')
   .argument('<design>')
   .addOption(
-    new Option('--to <kind>', 'kind of file, when no output is named').choices(['txt', 'csv', 'json']),
+    new Option('--to <kind>', 'kind of file, when no output is named').choices(['txt', 'csv', 'wif', 'json']),
   )
-  .option('-o, --output <file>', 'file to write, .txt, .csv or .json; left out, it is printed')
+  .option('-o, --output <file>', 'file to write, .txt, .csv, .wif or .json; left out, it is printed')
   .action((path, options) => run(() => exportCommand(path, options)));
 
 try {

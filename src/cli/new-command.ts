@@ -16,8 +16,10 @@ import { stripeFromStart } from '../core/design/stripe-starts.ts';
 import { CoreError } from '../core/error.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';
 import { parseThreadCount } from '../core/formats/thread-count.ts';
-import { parseWeave } from '../core/thread/weaves/weave-text.ts';
-import { EXIT, writeText } from './run.ts';
+import { buildWeave } from '../core/thread/weaves/build-weave.ts';
+import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
+import { parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
+import { EXIT, readText, writeText } from './run.ts';
 
 export interface NewPlaidOptions {
   readonly name?: string;
@@ -154,4 +156,46 @@ function fromCounts(options: NewPlaidOptions): Design {
   );
   compile(design);
   return design;
+}
+
+export interface NewWeaveOptions {
+  readonly name?: string;
+  readonly weave?: string;
+  readonly twill?: string;
+  readonly z?: boolean;
+  readonly s?: boolean;
+  readonly satin?: string;
+  readonly matrix?: string;
+  readonly shades?: string;
+  readonly density?: string;
+  readonly output?: string;
+}
+
+/** `vetro new weave`: a design document from a structure. */
+export function newWeaveCommand(options: NewWeaveOptions): number {
+  const weave = weaveOf(options);
+  const { ends, picks } = buildWeave(weave);
+  const shades = options.shades === undefined ? starterShades(['A', 'B']) : parseShadeList(options.shades);
+  const [warp, weft] = [shades[0]!.key, (shades[1] ?? shades[0]!).key];
+  const design = readDesign(
+    newPlaid({
+      name: options.name ?? weaveName(weave),
+      shades,
+      warp: { bands: [{ shade: warp, count: ends }], mirror: 'none' },
+      weft: { bands: [{ shade: weft, count: picks }], mirror: 'none' },
+      weave,
+      lay: parseDensityPair(options.density ?? '24/in'),
+    }),
+  );
+  writeText(options.output, writeDesignText(design));
+  return EXIT.fine;
+}
+
+/** The one way of saying a structure that was used. */
+function weaveOf({ weave, twill, s, satin, matrix }: NewWeaveOptions): WeaveSpec {
+  const said = [weave, twill, satin, matrix].filter((each) => each !== undefined);
+  if (said.length !== 1) throw new CoreError('start/weave', { ways: said.length });
+  if (twill !== undefined) return parseWeave(`${twill} ${s === true ? 'S' : 'Z'}`);
+  if (satin !== undefined) return parseWeave(`satin ${satin}`);
+  return parseWeave(matrix === undefined ? weave! : `rows ${readText(matrix)}`);
 }

@@ -2,6 +2,7 @@ import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import type { Design } from '../core/design/design-schema.ts';
 import { designFromFile, MAX_FILE } from '../core/design/exchange/read-file.ts';
 import { CoreError } from '../core/error.ts';
+import { decodeText } from '../kit/decode-text.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 
 /** Exit codes, as the README states them. */
@@ -32,7 +33,7 @@ export function readText(path: string): string {
     throw new CoreError('file/missing', { name: path });
   }
   if (size > MAX_FILE) throw new CoreError('file/too-large', { size, most: MAX_FILE });
-  return readFileSync(path, 'utf8');
+  return decodeText(readFileSync(path));
 }
 
 /** Writes text to a file, or to standard output when no file is named. */

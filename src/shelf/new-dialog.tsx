@@ -74,7 +74,7 @@ function NewPlaid({ start, onClose, onMake }: NewDialogProps) {
             counts
           />
           <Field
-            label="Woven as: plain, or a twill such as 2/2 Z"
+            label="Woven as: plain, 2/2 Z, satin 8/3, herringbone 2/2 8, …"
             value={fields.weave}
             error={errorOf('weave')}
             onChange={(weave) => set({ weave })}

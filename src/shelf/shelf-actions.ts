@@ -5,6 +5,7 @@ import type { Summary } from '../contracts/shelf.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { designFromFile, MAX_FILE } from '../core/design/exchange/read-file.ts';
 import { CoreError } from '../core/error.ts';
+import { decodeText } from '../kit/decode-text.ts';
 import { request } from '../kit/request.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { plural } from '../wording/measures.ts';
@@ -63,7 +64,7 @@ export type ShelfActions = ReturnType<typeof shelfActions>;
 async function bringIn(file: File): Promise<string | undefined> {
   try {
     if (file.size > MAX_FILE) throw new CoreError('file/too-large', { size: file.size, most: MAX_FILE });
-    const document = designFromFile(file.name, await file.text());
+    const document = designFromFile(file.name, decodeText(await file.arrayBuffer()));
     return savedAnswer.parse(await request('POST', '/api/designs', { document })).id;
   } catch (error) {
     toast.error(`${file.name}: ${errorSentence(error) ?? (error as Error).message}`, { duration: 20_000 });

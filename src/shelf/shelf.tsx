@@ -106,7 +106,7 @@ function ShelfHeader({ actions, onNew }: { actions: ShelfActions; onNew: () => v
         ref={picker}
         type="file"
         multiple
-        accept=".json,.csv,.txt"
+        accept=".json,.csv,.txt,.wif"
         className="hidden"
         aria-label="Files to bring in"
         onChange={(event) => {
@@ -150,6 +150,7 @@ function FindBar({ title, view, onChange }: FindBarProps) {
           { value: 'all', text: 'All' },
           { value: 'stripe', text: 'Stripes' },
           { value: 'plaid', text: 'Plaids' },
+          { value: 'weave', text: 'Weaves' },
         ]}
         onChange={(kind) => onChange({ ...view, kind })}
       />
@@ -217,8 +218,8 @@ function EmptyShelf({ onStart }: { onStart: (start: StartPoint) => void }) {
       </p>
       <Examples chosen={undefined} onChoose={onStart} />
       <p className="mt-5 text-ash">
-        Or drop a file here: thread counts as text (.txt), a table (.csv, with the columns shade and count),
-        or a Vetro design (.json).
+        Or drop a file here: thread counts as text (.txt), a table (.csv, with the columns shade and count), a
+        weave file (.wif), or a Vetro design (.json).
       </p>
     </div>
   );

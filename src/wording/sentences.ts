@@ -46,6 +46,21 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `Pick ${pick} asks for treadle ${treadle}; there are ${most}.`,
   'draft/too-many': ({ shafts, treadles, mostShafts, mostTreadles }) =>
     `This structure needs ${shafts} shafts and ${treadles} treadles; a draft has at most ${mostShafts} and ${mostTreadles}.`,
+  'wif/too-long': ({ length, most }) => `That file has ${length} characters; at most ${most} are read.`,
+  'wif/binary': () => 'That is not a weave file: it is not text.',
+  'wif/not-one': () => 'That is not a weave file: it has no section [WIF].',
+  'wif/line': ({ line, text }) => `Line ${line}: “${text}” is neither a section in brackets nor key=value.`,
+  'wif/missing': ({ section }) => `The weave file has no section [${section}].`,
+  'wif/value': ({ section, line, text }) => `[${section}], line ${line}: “${text}” cannot be read there.`,
+  'wif/range': ({ section, line, value, most }) =>
+    `[${section}], line ${line}: ${value} is more than the ${most} that there are.`,
+  'wif/contradiction': ({ section, line, value, other }) =>
+    `[${section}], line ${line}: it names number ${value}, but the file says that there are ${other}.`,
+  'wif/several': ({ section, end }) =>
+    `[${section}]: end ${end} is on several shafts, which cannot be woven here.`,
+  'wif/unwoven': ({ end }) => `End ${end} is on no shaft, so it cannot be woven.`,
+  'wif/too-large': ({ ends, picks, most }) =>
+    `One repeat has ${ends} ends and ${picks} picks; a weave file holds at most ${most}.`,
   'weave/none': () => 'Only cloth that is woven takes a weave.',
   'width/not-positive': ({ text }) => `A width must be more than nothing, got “${text}”.`,
   'width/too-wide': ({ text, most }) => `“${text}” is wider than ${most} mm, the widest band here.`,
@@ -141,6 +156,8 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
           ? `The design is not right at “${path}”: another colourway has that name.`
           : `The design is not right${path === '' ? '' : ` at “${path}”`}. ${problem}`.trim(),
   'start/nothing': () => 'Give thread counts with --warp, or a start point with --from.',
+  'start/weave': ({ ways }) =>
+    `Say the structure in one way: --weave, --twill, --satin or --matrix. There were ${ways}.`,
   'start/no-bands': () => 'Give the bands with --bands, or a start point with --from.',
   'start/and-counts': ({ key }) => `Give either the start point ${key} or counts with --warp, not both.`,
   'start/seed': ({ text }) => `A seed is a whole number of up to nine digits, got “${text}”.`,

@@ -79,6 +79,42 @@ test('stripes are made from widths, an angle or a start point, checked and rende
   );
 });
 
+test('structures are made, told of, and go out and in as weave files', () => {
+  expect(vetro('new', 'weave', '--satin', '8/3', '-o', 'satin.json')).toEqual({
+    status: 0,
+    out: '',
+    err: '',
+  });
+  const facts = vetro('facts', 'satin.json', '--json');
+  expect(JSON.parse(facts.out)).toMatchObject({
+    floats: { warp: { longest: 7 }, weft: { longest: 1, histogram: [0, 8] } },
+    hangsTogether: true,
+    layers: 1,
+    warpShare: 0.875,
+    shafts: 8,
+    treadles: 8,
+  });
+  expect(vetro('facts', 'satin.json').out).toContain('It hangs together.');
+  expect(vetro('export', 'satin.json', '-o', 'satin.wif').status).toBe(0);
+  expect(vetro('import', 'satin.wif', '-o', 'again.json').status).toBe(0);
+  expect(JSON.parse(vetro('facts', 'again.json', '--json').out)).toEqual(JSON.parse(facts.out));
+  expect(vetro('export', 'again.json', '--to', 'wif').out).toBe(read('satin.wif').toString());
+  expect(vetro('new', 'weave', '--twill', '3/1/1/2', '--s', '-o', 'line.json').status).toBe(0);
+  writeFileSync(join(FOLDER, 'rows.txt'), '##.\n.##\n#.#\n');
+  expect(vetro('new', 'weave', '--matrix', 'rows.txt', '-o', 'drawn.json').status).toBe(0);
+  expect(JSON.parse(vetro('facts', 'drawn.json', '--json').out)).toMatchObject({
+    warpShare: 2 / 3,
+    shafts: 3,
+  });
+  expect(vetro('new', 'weave', '--satin', '6/2').err).toContain('There is no satin of 6 ends');
+  expect(vetro('new', 'weave').err).toContain('Say the structure in one way');
+  writeFileSync(join(FOLDER, 'broken.wif'), '[WIF]\nVersion=1.1\n[THREADING]\n1=x\n');
+  expect(vetro('import', 'broken.wif')).toMatchObject({
+    status: 2,
+    err: expect.stringContaining('[THREADING]'),
+  });
+});
+
 test('every start point is made by its name, and seeds tell irregular ones apart', () => {
   for (const { key } of START_POINTS) {
     expect(vetro('new', 'plaid', '--from', key, '-o', `${key}.json`)).toEqual({

@@ -18,13 +18,14 @@ export interface DirectionFacts {
   readonly repeat: number;
 }
 
-/** What kind of cloth a design is, for the shelf: a stripe has one shade in one direction. */
-export type Kind = 'stripe' | 'plaid';
+/** What kind of cloth a design is, for the shelf: a stripe has one shade in one direction, a weave in both. */
+export type Kind = 'stripe' | 'plaid' | 'weave';
 
 export function kindOf({ construction }: Design): Kind {
   if (construction.kind === 'stripe') return 'stripe';
   const plain = (sequence: Sequence) => new Set(sequence.bands.map((band) => band.shade)).size === 1;
-  return plain(construction.warp) || plain(weftOf(construction)) ? 'stripe' : 'plaid';
+  const ways = [construction.warp, weftOf(construction)].filter(plain).length;
+  return ways === 2 ? 'weave' : ways === 1 ? 'stripe' : 'plaid';
 }
 
 /** Why the repeat is as long as it is, and the longest float; a print has none. */

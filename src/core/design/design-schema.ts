@@ -31,6 +31,11 @@ const colourwaySchema = z.strictObject({
   colours: z.record(z.string().regex(SHADE_KEY), z.string().regex(HEX)),
 });
 
+const keptSchema = z.strictObject({
+  section: z.string().min(1).max(MAX_NAME),
+  lines: z.array(z.array(z.string().max(4000)).length(2)).max(20_000),
+});
+
 const laySchema = z.strictObject({
   kind: z.literal('straight'),
   ends: exactText(parseDensity),
@@ -51,6 +56,8 @@ export const designSchema = z
     construction: z.discriminatedUnion('kind', [plaidSchema, stripeSchema]),
     lay: laySchema,
     resolution: exactText(parseResolution),
+    /** What a file held that Vetro has no place for, to be written back. */
+    kept: z.array(keptSchema).max(200),
   })
   .superRefine((design, context) => {
     const keys = new Set<string>();

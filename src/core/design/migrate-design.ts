@@ -42,9 +42,9 @@ function addStripes(document: Readonly<Record<string, unknown>>): Record<string,
   return { ...document, version: 5 };
 }
 
-/** Version 5 knew no weave but twills a/b; they are as they were. */
+/** Version 5 knew no weave but twills a/b, which are as they were, and kept nothing of other programs' files. */
 function addWeaves(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
-  return { ...document, version: 6 };
+  return { ...document, version: 6, kept: [] };
 }
 
 /** How a plaid is printed that was never printed: at half strength, the warp on top. */

@@ -88,6 +88,7 @@ function beginning(order: CommonOrder): Omit<Design, 'construction'> {
     colourways: [],
     lay: { kind: 'straight', ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
     resolution: order.resolution ?? '300',
+    kept: [],
   };
 }
 

@@ -117,6 +117,40 @@ export const START_POINTS: readonly StartPoint[] = [
     ),
   },
   {
+    key: 'hairline',
+    name: 'Hairline',
+    what: 'Dark and light in turn both ways in plain weave: lines one thread wide.',
+    text: fixed(DARK_LIGHT, 'warp: K1 W1', 'weft: W1 K1', 'weave: plain'),
+  },
+  {
+    key: 'step',
+    name: 'Step',
+    what: 'Dark and light in turn both ways in 2/2 twill: small steps.',
+    text: fixed(DARK_LIGHT, 'warp: K1 W1', 'weave: 2/2Z'),
+  },
+  {
+    key: 'herringbone',
+    name: 'Herringbone',
+    what: 'A dark warp on a light weft, 2/2 twill turned with a cut every 12 ends.',
+    text: fixed(
+      'shades: K=#3c4a4e Graphite, W=#efe6cf Cream',
+      'warp: K24',
+      'weft: W4',
+      'weave: herringbone 2/2 12',
+    ),
+  },
+  {
+    key: 'honeycomb',
+    name: 'Honeycomb towel',
+    what: 'One light shade with a band, in ridges and hollows.',
+    text: fixed(
+      'shades: W=#fbf8f0 White, A=#2e4c63 Slate',
+      'warp: W60 A4 W4 A4',
+      'weft: W60 A4 W4 A4',
+      'weave: honeycomb 5',
+    ),
+  },
+  {
     key: 'madras',
     name: 'Irregular check',
     what: 'Bands of irregular counts in several bright shades, plain; another seed gives another.',

@@ -230,4 +230,21 @@ export const LARKMERE: readonly DemoDesign[] = [
     weave: 'plain',
     density: '32 x 28/in',
   },
+  {
+    number: 'LLR 026',
+    name: 'Signal-box herringbone',
+    range: 'Stations',
+    warp: 'K24',
+    weft: 'C4',
+    weave: 'herringbone 2/2 12',
+    density: '36/in',
+  },
+  {
+    number: 'LLR 047',
+    name: 'Refreshment towel',
+    range: 'Tea room',
+    warp: 'W60 B4 W4 B4',
+    weave: 'honeycomb 5',
+    density: '24/in',
+  },
 ];

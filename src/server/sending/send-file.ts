@@ -4,6 +4,7 @@ import { compile } from '../../core/design/compile-design.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
 import { designToText } from '../../core/design/exchange/counts-text.ts';
+import { designToWif } from '../../core/design/exchange/wif-design.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import { divide, multiply, rational } from '../../core/exact/rational.ts';
@@ -32,6 +33,7 @@ const SENDERS: Readonly<Record<string, Sender>> = {
   'swatch.png': (design, query) => picture(swatch(design, query)),
   'design.json': (design) => text('application/json', writeDesignText(design)),
   'counts.csv': (design) => text('text/csv; charset=utf-8', designToCsv(design)),
+  'draft.wif': (design) => text('text/plain; charset=utf-8', designToWif(design)),
   'counts.txt': (design) => text('text/plain; charset=utf-8', designToText(design)),
 };
 

@@ -3,9 +3,10 @@ import type { Design } from '../design-schema.ts';
 import { readDesignText } from '../read-design.ts';
 import { designFromCsv } from './counts-csv.ts';
 import { designFromText } from './counts-text.ts';
+import { designFromWif } from './wif-design.ts';
 
 /** Kinds of file that a design is read from and written to. */
-export const FILE_KINDS = ['json', 'csv', 'txt'] as const;
+export const FILE_KINDS = ['json', 'csv', 'txt', 'wif'] as const;
 export type FileKind = (typeof FILE_KINDS)[number];
 
 /** Largest file that is read, in bytes. */
@@ -36,6 +37,8 @@ export function designFromFile(fileName: string, text: string): Design {
       return designFromCsv(text, name);
     case 'txt':
       return designFromText(text, name);
+    case 'wif':
+      return designFromWif(text, name);
     default:
       return kind satisfies never;
   }

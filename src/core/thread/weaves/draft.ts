@@ -1,6 +1,6 @@
 import { CoreError } from '../../error.ts';
 import type { Interlacing } from '../weave.ts';
-import { type Draft, MAX_MATRIX, MAX_SHAFTS, MAX_TREADLES } from './weave-spec.ts';
+import { type Draft, MAX_DRAFT, MAX_SHAFTS, MAX_TREADLES } from './weave-spec.ts';
 
 /**
  * What a loom weaves: an end is up at a pick when its shaft is one that the pick's treadle lifts.
@@ -11,8 +11,8 @@ import { type Draft, MAX_MATRIX, MAX_SHAFTS, MAX_TREADLES } from './weave-spec.t
  */
 export function drawdown({ threading, tieup, treadling }: Draft): Interlacing {
   const [ends, picks] = [threading.length, treadling.length];
-  if (ends < 1 || picks < 1 || ends > MAX_MATRIX || picks > MAX_MATRIX) {
-    throw new CoreError('weave/matrix', { ends, picks, most: MAX_MATRIX });
+  if (ends < 1 || picks < 1 || ends > MAX_DRAFT || picks > MAX_DRAFT) {
+    throw new CoreError('weave/matrix', { ends, picks, most: MAX_DRAFT });
   }
   const shaftFits = (shaft: number) => Number.isSafeInteger(shaft) && shaft >= 1 && shaft <= MAX_SHAFTS;
   threading.forEach((shaft, end) => {

@@ -3,6 +3,9 @@ import type { Hand, Twill } from '../weave.ts';
 /** Most ends or picks of one structure. */
 export const MAX_MATRIX = 512;
 
+/** Most ends or picks of one draft. */
+export const MAX_DRAFT = 4096;
+
 /** Most shafts and treadles of a draft. */
 export const MAX_SHAFTS = 32;
 export const MAX_TREADLES = 64;

@@ -1,0 +1,174 @@
+import { nameOf } from '../../colour/name-of.ts';
+import { freeKey, MAX_SHADES, SHADE_KEY, type Shade } from '../../colour/shade.ts';
+import { CoreError } from '../../error.ts';
+import { commonMultiple } from '../../exact/common-multiple.ts';
+import { convergents } from '../../exact/continued-fraction.ts';
+import { parseExact } from '../../exact/parse-exact.ts';
+import { divide, ONE, type Rational, subtract, toDecimal, toNumber, toText } from '../../exact/rational.ts';
+import { MAX_WIF_THREADS, readWif, type Wif, type WifThreads, writeWif } from '../../formats/wif.ts';
+import type { Band } from '../../thread/band.ts';
+import type { Sequence } from '../../thread/sequence.ts';
+import { smallestPeriod } from '../../thread/smallest-period.ts';
+import { buildWeave } from '../../thread/weaves/build-weave.ts';
+import { draftOf, draftSize } from '../../thread/weaves/draft.ts';
+import type { Draft } from '../../thread/weaves/weave-spec.ts';
+import { parseDensity } from '../../units/density.ts';
+import { asPlaid, type Design, type Lay, type PlaidDesign } from '../design-schema.ts';
+import { newPlaid } from '../new-design.ts';
+import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
+
+/** The section in which shades keep their letters and names, which the format has no place for. */
+const SHADES = 'VETRO SHADES';
+
+/**
+ * A new design from a weave file: its colours in runs, its threading, tie-up and treadling as a draft. What the design
+ * has no place for is kept.
+ *
+ * @throws CoreError of `readWif` and of the draft, "wif/unwoven" {end} for an end on no shaft
+ */
+export function designFromWif(text: string, name: string): PlaidDesign {
+  const wif = readWif(text);
+  const unwoven = wif.threading.indexOf(0);
+  if (unwoven >= 0) throw new CoreError('wif/unwoven', { end: unwoven + 1 });
+  const named = wif.kept.find(({ section }) => section.toUpperCase() === SHADES);
+  // A palette may have hundreds of colours: those that threads use, and those that have a name here.
+  const namedColours = (named?.lines ?? []).map(([place]) => Number(place) - 1);
+  const colours = [
+    ...wif.warp.colours,
+    ...wif.weft.colours,
+    ...namedColours.filter((at) => at in wif.palette),
+  ];
+  const used = [...new Set(colours)].sort((a, b) => a - b);
+  const shades = shadesOf(used, wif.palette, named?.lines ?? []);
+  const keyOf = (colour: number) => shades.get(colour)!.key;
+  const design = newPlaid({
+    name: (wif.title.trim() || name).slice(0, 120),
+    shades: [...shades.values()],
+    warp: sequenceOf(wif.warp, keyOf),
+    weft: sequenceOf(wif.weft, keyOf),
+    weave: { kind: 'draft', threading: wif.threading, ...treadlesOf(wif) },
+    lay: layOf(wif),
+  });
+  return {
+    ...design,
+    kept: wif.kept
+      .filter((each) => each !== named)
+      .map(({ section, lines }) => ({ section, lines: lines.map(([key, value]) => [key, value]) })),
+  };
+}
+
+/** Runs of one colour, over the smallest number of threads after which the colours come round. */
+function sequenceOf({ colours }: WifThreads, keyOf: (colour: number) => string): Sequence {
+  const period = smallestPeriod(Uint16Array.from(colours));
+  const bands: Band[] = [];
+  for (const colour of colours.slice(0, period)) {
+    const shade = keyOf(colour);
+    const last = bands.at(-1);
+    if (last?.shade === shade) bands[bands.length - 1] = { shade, count: last.count + 1 };
+    else bands.push({ shade, count: 1 });
+  }
+  return { bands, mirror: 'none' };
+}
+
+function shadesOf(
+  used: readonly number[],
+  palette: readonly string[],
+  named: readonly (readonly [string, string])[],
+): ReadonlyMap<number, Shade> {
+  if (used.length > MAX_SHADES)
+    throw new CoreError('shades/too-many', { shades: used.length, most: MAX_SHADES });
+  const shades = new Map<number, Shade>();
+  const taken = new Set<string>();
+  for (const colour of used) {
+    const hex = palette[colour]!;
+    const [key, ...words] = (named.find(([place]) => place === String(colour + 1))?.[1] ?? '').split(' ');
+    const own = key !== undefined && SHADE_KEY.test(key) && !taken.has(key) ? key : freeKey(taken);
+    taken.add(own);
+    shades.set(colour, { key: own, name: words.join(' ') || nameOf(hex), hex });
+  }
+  return shades;
+}
+
+/** Tie-up and treadling: as they are, or a treadle for each different lift. */
+function treadlesOf({ treadles, lifts }: Wif): Pick<Draft, 'tieup' | 'treadling'> {
+  if (treadles !== undefined) return treadles;
+  const known = new Map<string, number>();
+  const treadling = lifts.map((lift) => {
+    const name = lift.join();
+    const treadle = known.get(name) ?? known.size + 1;
+    known.set(name, treadle);
+    return treadle;
+  });
+  const tieup = [...known.keys()].map((name) => (name === '' ? [] : name.split(',').map(Number)));
+  return { tieup, treadling };
+}
+
+/** Relative error within which a spacing that was written as a decimal is taken for a simple density. */
+const NEAR = 2e-5;
+
+function layOf({ warp, weft }: Wif): Partial<Lay> {
+  if (warp.spacing === undefined) return {};
+  const per = warp.spacing.unit;
+  const density = ({ spacing }: WifThreads, usual: string) =>
+    spacing === undefined || spacing.unit !== per
+      ? usual
+      : simpleText(divide(ONE, parseExact(spacing.value)));
+  const ends = density(warp, '24');
+  return { ends, picks: density(weft, ends), per, unit: per === 'in' ? 'in' : 'mm' };
+}
+
+/** The simplest fraction so near a number that a decimal of six places would not tell them apart. */
+function simpleText(value: Rational): string {
+  const near = convergents(value).find(
+    (fraction) => fraction.n > 0n && Math.abs(toNumber(subtract(divide(fraction, value), ONE))) < NEAR,
+  )!;
+  return toText(near);
+}
+
+/**
+ * A woven design as a weave file: one common repeat of its colours and its structure.
+ * @throws CoreError "weave/none" for a print or a stripe, "wif/too-large" {ends, picks, most}, or of `draftOf`
+ */
+export function designToWif(design: Design): string {
+  if (design.construction.kind !== 'plaid' || design.construction.crossing !== 'woven') {
+    throw new CoreError('weave/none', {});
+  }
+  const plaid = asPlaid(design);
+  const { construction, shades, lay, name, kept } = plaid;
+  const structure = buildWeave(construction.weave);
+  const draft = construction.weave.kind === 'draft' ? construction.weave : draftOf(structure);
+  const threads = threadsOfPlaid(construction, shades);
+  const ends = commonMultiple(smallestPeriod(threads.warp), structure.ends);
+  const picks = commonMultiple(smallestPeriod(threads.weft), structure.picks);
+  if (ends > MAX_WIF_THREADS || picks > MAX_WIF_THREADS) {
+    throw new CoreError('wif/too-large', { ends, picks, most: MAX_WIF_THREADS });
+  }
+  const round = <T>(list: ArrayLike<T>, count: number) =>
+    Array.from({ length: count }, (_, at) => list[at % list.length]!);
+  const direction = (count: number, colours: Uint16Array, density: string): WifThreads => ({
+    count,
+    colours: round(colours, count),
+    spacing: { value: toDecimal(divide(ONE, parseDensity(density)), 6), unit: lay.per },
+  });
+  const treadling = round(draft.treadling, picks);
+  return writeWif({
+    title: name,
+    shafts: draftSize(draft).shafts,
+    warp: direction(ends, threads.warp, lay.ends),
+    weft: direction(picks, threads.weft, lay.picks),
+    threading: round(draft.threading, ends),
+    lifts: treadling.map((treadle) => draft.tieup[treadle - 1]!),
+    treadles: { tieup: draft.tieup, treadling },
+    palette: shades.map(({ hex }) => hex),
+    kept: [
+      {
+        section: SHADES,
+        lines: shades.map(({ key, name: shade }, index) => [String(index + 1), `${key} ${shade}`] as const),
+      },
+      ...kept.map(({ section, lines }) => ({
+        section,
+        lines: lines.map((line) => [line[0] ?? '', line[1] ?? ''] as const),
+      })),
+    ],
+  });
+}
