@@ -21,6 +21,7 @@ import { ResolutionField, setResolution } from './resolution-field.tsx';
 import { StripeBalancePart } from './stripe-balance-part.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
 import { WeaveFactsPart } from './weave-facts-part.tsx';
+import { YarnPart } from './yarn-part.tsx';
 
 /** The proof: what the repeat is, why it closes, and what rounding to pixels costs. */
 export function CheckPanel() {
@@ -36,6 +37,7 @@ export function CheckPanel() {
         <Proof design={design} report={report} />
       )}
       {isPlaid(design) && problem === undefined && <WeaveFactsPart design={design} />}
+      {isPlaid(design) && design.construction.crossing === 'woven' && <YarnPart design={design} />}
       {isPlaid(design) ? <BalancePart design={design} /> : <StripeBalancePart design={asStripe(design)} />}
     </Panel>
   );

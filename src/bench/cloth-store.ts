@@ -17,6 +17,8 @@ export interface ClothView {
   readonly ticket: boolean;
   /** How the cloth is seen; for proofing, it changes nothing. */
   readonly proof: Proof;
+  /** Whether woven cloth is seen from behind. */
+  readonly behind: boolean;
   /** Whether the Colours step shows all colourways instead of the cloth. */
   readonly sideBySide: boolean;
   /** Whether the Build step shows the draft instead of the cloth. */
@@ -35,6 +37,7 @@ export const useCloth = create<ClothView>(() => ({
   fade: 0,
   ticket: true,
   proof: 'none',
+  behind: false,
   sideBySide: false,
   draft: false,
   floatLimit: 0,

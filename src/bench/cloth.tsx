@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef } from 'react';
+import { seenFromBehind } from '../core/design/behind.ts';
 import { pitchOf } from '../core/design/compile-design.ts';
 import { type Design, isPlaid } from '../core/design/design-schema.ts';
 import { threadCount } from '../core/thread/sequence.ts';
@@ -30,7 +31,7 @@ const WHEEL_LEVEL = 50;
 export function Cloth() {
   const design = useDesign();
   const problem = useBenchState((state) => state.problem);
-  const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof } = useCloth();
+  const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof, behind } = useCloth();
   const pixelRatio = usePixelRatio();
   const threads = isPlaid(design);
   const ratio = threads ? pickRatio(pitchOf(design.lay)) : 1;
@@ -49,9 +50,10 @@ export function Cloth() {
   useEffect(() => useCloth.setState({ ratio }), [ratio]);
 
   const placed = useMemo(() => camera ?? { x: 0, y: view.height, perEnd: MOST_FIRST }, [camera, view.height]);
+  const seen = useMemo(() => (behind ? seenFromBehind(design) : design), [behind, design]);
   const wish = useMemo(
-    () => ({ design, proof, perEnd: placed.perEnd, ratio, pixelRatio, camera: placed, view }),
-    [design, proof, ratio, pixelRatio, placed, view],
+    () => ({ design: seen, proof, perEnd: placed.perEnd, ratio, pixelRatio, camera: placed, view }),
+    [seen, proof, ratio, pixelRatio, placed, view],
   );
   const patch = useClothPainter(wish);
   const geometry = useMemo(

@@ -19,6 +19,7 @@ export const KEYS: readonly {
       ['R', 'outline the repeat'],
       ['U', 'outline the unit'],
       ['T', 'pin the ticket'],
+      ['B', 'woven cloth from behind'],
       ['?', 'this list'],
     ],
   },
@@ -72,5 +73,6 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
   '2': zoomToThree,
   r: () => useCloth.setState(({ outlineRepeat }) => ({ outlineRepeat: !outlineRepeat })),
   u: () => useCloth.setState(({ outlineUnit }) => ({ outlineUnit: !outlineUnit })),
+  b: () => useCloth.setState(({ behind }) => ({ behind: !behind })),
   t: () => useCloth.setState(({ ticket }) => ({ ticket: !ticket })),
 };

@@ -2,6 +2,7 @@ import { Eye } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { PROOFS, type Proof } from '../core/colour/proof.ts';
+import { hasBack } from '../core/design/behind.ts';
 import { pitchOf } from '../core/design/compile-design.ts';
 import { isPlaid } from '../core/design/design-schema.ts';
 import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
@@ -23,6 +24,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
   const report = useBenchState((state) => state.report);
   const perEnd = useCloth((cloth) => cloth.camera?.perEnd);
   const proof = useCloth((cloth) => cloth.proof);
+  const behind = useCloth((cloth) => cloth.behind);
   const { lay } = design;
   const pitch = pitchOf(lay);
   const tile = report?.pixels.fits[0];
@@ -62,6 +64,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
           {report !== undefined && <VerdictMark verdict={report.verdict} />}
         </span>
       </div>
+      {looking && behind && hasBack(design) && <span className="font-text text-weld">From behind</span>}
       {looking && proof !== 'none' && (
         <span className="font-text text-weld">Proof: {PROOF_NAMES[proof].toLowerCase()}</span>
       )}
@@ -93,7 +96,7 @@ const PROOF_NAMES: Readonly<Record<Proof, string>> = {
 /** Ways to look at the cloth, each with its key. */
 function ViewControls() {
   const design = useDesign();
-  const { outlineRepeat, outlineUnit, fade, ticket, proof } = useCloth();
+  const { outlineRepeat, outlineUnit, fade, ticket, proof, behind } = useCloth();
   const [calibrating, setCalibrating] = useState(false);
   return (
     <>
@@ -134,6 +137,14 @@ function ViewControls() {
               on={ticket}
               onChange={(on) => useCloth.setState({ ticket: on })}
             />
+            {hasBack(design) && (
+              <Toggle
+                text="From behind"
+                hint="B"
+                on={behind}
+                onChange={(on) => useCloth.setState({ behind: on })}
+              />
+            )}
             <label className="label mt-1 mb-0 px-2">
               Fade everything but the unit
               <input

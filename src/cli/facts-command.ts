@@ -1,5 +1,6 @@
-import { asPlaid, isPlaid } from '../core/design/design-schema.ts';
+import { asPlaid, isPlaid, type PlaidDesign } from '../core/design/design-schema.ts';
 import { weaveFacts } from '../core/design/weave-facts.ts';
+import { yarnNeeds } from '../core/design/yarn.ts';
 import { CoreError } from '../core/error.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import { floatsText, hangsText } from '../wording/weave-words.ts';
@@ -22,6 +23,13 @@ export function factsCommand(path: string, options: { json?: boolean }): number 
             shafts: loom?.shafts ?? null,
             treadles: loom?.treadles ?? null,
             intersections,
+            yarn: yarnNeeds(design as PlaidDesign).map(({ direction, shade, threads, metres, grams }) => ({
+              direction,
+              shade: shade.name,
+              threads,
+              metres: toNumber(metres),
+              grams: toNumber(grams),
+            })),
           },
           null,
           2,

@@ -46,6 +46,11 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `Pick ${pick} asks for treadle ${treadle}; there are ${most}.`,
   'draft/too-many': ({ shafts, treadles, mostShafts, mostTreadles }) =>
     `This structure needs ${shafts} shafts and ${treadles} treadles; a draft has at most ${mostShafts} and ${mostTreadles}.`,
+  'yarn/count': ({ text, most }) => `A yarn count must be more than 0 and at most ${most}, got “${text}”.`,
+  'yarn/length': ({ text, most }) => `A length of cloth must be from 0 to ${most} m, got “${text}”.`,
+  'yarn/percent': ({ text }) => `A share must be from 0 to 100 %, got “${text}”.`,
+  'yarn/threads': ({ threads, most }) =>
+    `That piece would have ${threads} threads; at most ${most} are counted.`,
   'wif/too-long': ({ length, most }) => `That file has ${length} characters; at most ${most} are read.`,
   'wif/binary': () => 'That is not a weave file: it is not text.',
   'wif/not-one': () => 'That is not a weave file: it has no section [WIF].',

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { openNew, saved, step } from './helpers.ts';
+import { openNew, saved, step, take } from './helpers.ts';
 
 const TEXT = 'shades: A=#24402f Green, C=#efe6cf Cream\nwarp: A8\nweft: C8\nweave: 2/2Z\n';
 
@@ -43,6 +43,48 @@ test('a draft is worked in each of its parts, and the others follow', async ({ p
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press(' ');
   await expect(weave(page)).toHaveValue(/^rows /);
+});
+
+test('yarn is counted for a piece, in any system, and listed', async ({ page }) => {
+  await openNew(page, TEXT);
+  await step(page, 'Check');
+  const yarn = page.getByRole('region', { name: 'Yarn' });
+  await yarn.getByLabel('Width in the reed').fill('25 in');
+  await yarn.getByLabel('Warp yarn', { exact: true }).fill('20');
+  await yarn.getByLabel('Take-up of the warp').fill('0');
+  await yarn.getByLabel('Waste of each end').fill('0');
+  await yarn.getByLabel('Selvedge ends, both edges').fill('0');
+  await expect(yarn.getByRole('row', { name: /Green, warp/ })).toContainText('600');
+  await yarn.getByLabel('System of the warp yarn').selectOption('Nm');
+  await expect(yarn.getByLabel('Warp yarn', { exact: true })).toHaveValue('50');
+  await yarn.getByLabel('Length of cloth').fill('far');
+  await expect(yarn.getByText(/is not a number|cannot be read/i).first()).toBeVisible();
+  const list = await take(page, () => yarn.getByRole('button', { name: 'Warping order' }).click());
+  expect(list.name).toBe('Made for a test warping.csv');
+  expect(list.bytes.toString()).toBe('from,ends,shade,colour\r\n1,600,Green,#24402f\r\n');
+  await page.keyboard.press('Escape');
+  await page.locator('canvas[data-painted]').focus();
+  await page.keyboard.press('b');
+  await expect(page.getByRole('region', { name: 'Measures' })).toContainText('From behind');
+});
+
+test('a weave file is sent and brought in again, the same', async ({ page }) => {
+  await openNew(page, TEXT.replace('2/2Z', 'satin 5/2'));
+  await step(page, 'Send');
+  await page.getByRole('radio', { name: 'WIF', exact: true }).click();
+  await expect(page.getByText('[THREADING]')).toBeVisible();
+  const { bytes } = await take(page, () => page.getByRole('button', { name: 'Send the WIF' }).click());
+  await page.goto('/');
+  await page
+    .getByLabel('Files to bring in')
+    .setInputFiles({ name: 'again.wif', mimeType: 'text/plain', buffer: bytes });
+  await expect(page.getByLabel('Any other weave')).toHaveValue(/^draft /);
+  await step(page, 'Check');
+  await expect(page.getByText('Longest float, warp and weft')).toBeVisible();
+  await step(page, 'Send');
+  await page.getByRole('radio', { name: 'WIF', exact: true }).click();
+  const again = await take(page, () => page.getByRole('button', { name: 'Send the WIF' }).click());
+  expect(again.bytes.toString()).toBe(bytes.toString());
 });
 
 test('a structure is turned, resized and marked; the facts tell when it falls apart', async ({ page }) => {

@@ -8,6 +8,7 @@ import { exactText } from './exact-text.ts';
 import { type Plaid, plaidSchema } from './plaid/plaid-schema.ts';
 import { shadesUsed } from './shades-used.ts';
 import { type Stripe, stripeSchema } from './stripe/stripe-schema.ts';
+import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
@@ -56,6 +57,8 @@ export const designSchema = z
     construction: z.discriminatedUnion('kind', [plaidSchema, stripeSchema]),
     lay: laySchema,
     resolution: exactText(parseResolution),
+    /** What a piece of the cloth is to be. */
+    yarn: yarnSchema,
     /** What a file held that Vetro has no place for, to be written back. */
     kept: z.array(keptSchema).max(200),
   })

@@ -1,5 +1,6 @@
 import { CoreError } from '../error.ts';
 import { DESIGN_FORMAT, DESIGN_VERSION } from './design-schema.ts';
+import { USUAL_YARN } from './yarn-schema.ts';
 
 /** One step up: takes a document of version n, gives one of version n + 1. Fields are checked afterwards. */
 type Migration = (document: Readonly<Record<string, unknown>>) => Record<string, unknown>;
@@ -42,9 +43,9 @@ function addStripes(document: Readonly<Record<string, unknown>>): Record<string,
   return { ...document, version: 5 };
 }
 
-/** Version 5 knew no weave but twills a/b, which are as they were, and kept nothing of other programs' files. */
+/** Version 5 knew no weave but twills a/b, which are as they were, nothing of yarn, and kept nothing of other programs' files. */
 function addWeaves(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
-  return { ...document, version: 6, kept: [] };
+  return { ...document, version: 6, yarn: USUAL_YARN, kept: [] };
 }
 
 /** How a plaid is printed that was never printed: at half strength, the warp on top. */

@@ -14,6 +14,7 @@ import { USUAL_PRINT } from './migrate-design.ts';
 import type { PrintChoice } from './plaid/plaid-schema.ts';
 import type { Weave } from './plaid/weave-schema.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
+import { USUAL_YARN } from './yarn-schema.ts';
 
 /** What every new design is made of; what is left out takes the usual value. */
 interface CommonOrder {
@@ -88,6 +89,7 @@ function beginning(order: CommonOrder): Omit<Design, 'construction'> {
     colourways: [],
     lay: { kind: 'straight', ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
     resolution: order.resolution ?? '300',
+    yarn: { ...USUAL_YARN, warp: { ...USUAL_YARN.warp }, weft: { ...USUAL_YARN.weft } },
     kept: [],
   };
 }

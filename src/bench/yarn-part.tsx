@@ -1,0 +1,196 @@
+import { Download } from 'lucide-react';
+import { useMemo } from 'react';
+import type { PlaidDesign } from '../core/design/design-schema.ts';
+import { warpingToCsv, yarnToCsv } from '../core/design/exchange/yarn-csv.ts';
+import { type YarnNeed, yarnNeeds } from '../core/design/yarn.ts';
+import { parseMetres, parsePercent, type YarnPlan } from '../core/design/yarn-schema.ts';
+import { CoreError } from '../core/error.ts';
+import { add, type Rational, rational, toDecimal, toNumber } from '../core/exact/rational.ts';
+import { fromTex, parseYarnCount, toTex, YARN_SYSTEMS, type YarnSystem } from '../core/units/yarn-count.ts';
+import { BarChart } from '../kit/bar-chart.tsx';
+import { NumberField } from '../kit/number-field.tsx';
+import { errorSentence } from '../wording/error-sentence.ts';
+import { dispatch } from './bench-store.ts';
+import { whole } from './rework-wish.ts';
+import { downloadText, fileName } from './take-file.ts';
+
+const BARS = ['Warp', 'Weft'];
+
+/** What a piece of this cloth takes in yarn. */
+export function YarnPart({ design }: { design: PlaidDesign }) {
+  const { yarn } = design;
+  const needs = useMemo(() => attempt(design), [design]);
+  const set = (change: Partial<YarnPlan>) =>
+    dispatch({
+      kind: 'edit',
+      edit: (old) => ({ ...old, yarn: { ...old.yarn, ...change } }),
+      tag: `yarn-${Object.keys(change)}`,
+    });
+  const metres = (label: string, field: 'width' | 'length' | 'waste') => (
+    <NumberField
+      label={label}
+      text={yarn[field]}
+      resolve={(text) => `${toDecimal(parseMetres(text), 4)} m`}
+      onChange={(text) => set({ [field]: text })}
+    />
+  );
+  const percent = (label: string, field: 'takeUp' | 'crimp') => (
+    <NumberField
+      label={label}
+      text={yarn[field]}
+      resolve={(text) => `${toDecimal(parsePercent(text), 4)}`}
+      onChange={(text) => set({ [field]: text })}
+    />
+  );
+  return (
+    <section aria-label="Yarn" className="flex flex-col gap-2 border-rule border-t pt-3">
+      <h3 className="text-[14px]">Yarn for a piece</h3>
+      <CountField label="Warp yarn" value={yarn.warp} onChange={(warp) => set({ warp })} />
+      <CountField label="Weft yarn" value={yarn.weft} onChange={(weft) => set({ weft })} />
+      <div className="grid grid-cols-2 gap-x-3 gap-y-1">
+        {metres('Width in the reed', 'width')}
+        {metres('Length of cloth', 'length')}
+        {percent('Take-up of the warp', 'takeUp')}
+        {percent('Crimp of the weft', 'crimp')}
+        {metres('Waste of each end', 'waste')}
+        <NumberField
+          label="Selvedge ends, both edges"
+          text={String(yarn.selvedge)}
+          resolve={(text) => String(selvedge(text))}
+          onChange={(text) => set({ selvedge: selvedge(text) })}
+        />
+      </div>
+      {'problem' in needs ? (
+        <p className="text-madder">{needs.problem}</p>
+      ) : (
+        <>
+          <Needs needs={needs} />
+          <div className="flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="button"
+              onClick={() => downloadText(fileName(`${design.name} yarn`, 'csv'), yarnToCsv(design))}
+            >
+              <Download size={15} aria-hidden="true" /> Yarn list
+            </button>
+            <button
+              type="button"
+              className="button"
+              onClick={() => downloadText(fileName(`${design.name} warping`, 'csv'), warpingToCsv(design))}
+            >
+              <Download size={15} aria-hidden="true" /> Warping order
+            </button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+function selvedge(text: string): number {
+  return Math.min(10_000, whole(text, 0));
+}
+
+interface CountFieldProps {
+  readonly label: string;
+  readonly value: YarnPlan['warp'];
+  readonly onChange: (value: YarnPlan['warp']) => void;
+}
+
+/** A yarn count with its system; another system shows the same yarn. */
+function CountField({ label, value, onChange }: CountFieldProps) {
+  const { count, system } = value;
+  return (
+    <NumberField
+      label={label}
+      text={count}
+      resolve={(text) => {
+        const tex = toTex(parseYarnCount(text, system), system);
+        return system === 'tex' ? toDecimal(tex, 3) : `${toDecimal(tex, 3)} tex`;
+      }}
+      onChange={(text) => onChange({ count: text, system })}
+      after={
+        <select
+          aria-label={`System of the ${label.toLowerCase()}`}
+          className="field w-28"
+          value={system}
+          onChange={(event) => {
+            const next = event.target.value as YarnSystem;
+            const same = fromTex(toTex(parseYarnCount(count, system), system), next);
+            onChange({ count: toDecimal(same, 3), system: next });
+          }}
+        >
+          {YARN_SYSTEMS.map((each) => (
+            <option key={each}>{each}</option>
+          ))}
+        </select>
+      }
+    />
+  );
+}
+
+function Needs({ needs }: { needs: readonly YarnNeed[] }) {
+  const parts = useMemo(
+    () =>
+      needs.map(({ direction, shade, grams }) => ({
+        name: shade.name,
+        hex: shade.hex,
+        sizes: BARS.map((bar) => (bar.toLowerCase() === direction ? toNumber(grams) : 0)),
+      })),
+    [needs],
+  );
+  const all = needs.reduce((sum: Rational, { grams }) => add(sum, grams), rational(0));
+  return (
+    <>
+      <BarChart title="Grams of each shade" bars={BARS} parts={parts} sizeText={gramsText} height={72} />
+      <table className="w-full border-collapse text-right text-[13px]">
+        <thead>
+          <tr className="hint">
+            <th className="text-left font-normal">Shade</th>
+            <th className="font-normal">Threads</th>
+            <th className="font-normal">Metres</th>
+            <th className="font-normal">Grams</th>
+          </tr>
+        </thead>
+        <tbody className="numbers">
+          {needs.map(({ direction, shade, threads, metres, grams }) => (
+            <tr key={`${direction} ${shade.key}`} className="border-rule border-t">
+              <td className="py-1 text-left font-text">
+                <span className="flex items-center gap-2">
+                  <span className="chip h-4 w-4" style={{ backgroundColor: shade.hex }} />
+                  <span className="min-w-0 max-w-28 truncate" title={shade.name}>
+                    {shade.name}, {direction}
+                  </span>
+                </span>
+              </td>
+              <td>{threads}</td>
+              <td>{toDecimal(metres, 0)}</td>
+              <td>{toDecimal(grams, 0)}</td>
+            </tr>
+          ))}
+        </tbody>
+        <tfoot className="numbers">
+          <tr className="border-rule border-t">
+            <td className="py-1 text-left font-text">Together</td>
+            <td />
+            <td />
+            <td>{toDecimal(all, 0)}</td>
+          </tr>
+        </tfoot>
+      </table>
+    </>
+  );
+}
+
+function gramsText(grams: number): string {
+  return `${grams.toFixed(0)} g`;
+}
+
+function attempt(design: PlaidDesign): readonly YarnNeed[] | { readonly problem: string } {
+  try {
+    return yarnNeeds(design);
+  } catch (error) {
+    if (error instanceof CoreError) return { problem: errorSentence(error)! };
+    throw error;
+  }
+}

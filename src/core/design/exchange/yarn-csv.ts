@@ -1,0 +1,34 @@
+import { dsvFormat } from 'd3-dsv';
+import { toDecimal } from '../../exact/rational.ts';
+import type { PlaidDesign } from '../design-schema.ts';
+import { warpingOrder, yarnNeeds } from '../yarn.ts';
+
+/** The yarn of a piece as a table; CRLF as RFC 4180 wants it. */
+export function yarnToCsv(design: PlaidDesign): string {
+  const rows = yarnNeeds(design).map(({ direction, shade, threads, metres, grams }) => [
+    direction,
+    shade.name,
+    shade.hex,
+    String(threads),
+    toDecimal(metres, 2),
+    toDecimal(grams, 2),
+    design.yarn[direction].count,
+    design.yarn[direction].system,
+  ]);
+  return table([['direction', 'shade', 'colour', 'threads', 'metres', 'grams', 'count', 'system'], ...rows]);
+}
+
+/** The winding order of the warp as a table. */
+export function warpingToCsv(design: PlaidDesign): string {
+  let from = 1;
+  const rows = warpingOrder(design).map(({ shade, count }) => {
+    const row = [String(from), String(count), shade.name, shade.hex];
+    from += count;
+    return row;
+  });
+  return table([['from', 'ends', 'shade', 'colour'], ...rows]);
+}
+
+function table(rows: string[][]): string {
+  return `${dsvFormat(',').formatRows(rows).replaceAll('\n', '\r\n')}\r\n`;
+}

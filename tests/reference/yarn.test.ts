@@ -1,0 +1,78 @@
+import { describe, expect, it } from 'vitest';
+import { warpingOrder, yarnNeeds } from '../../src/core/design/yarn.ts';
+import { rational, toDecimal, toNumber, toText } from '../../src/core/exact/rational.ts';
+import { fromTex, parseYarnCount, toTex, YARN_SYSTEMS } from '../../src/core/units/yarn-count.ts';
+import { sampleDesign } from '../sample-design.ts';
+
+describe('yarn counts (ISO 1144 for tex; Ne, Nm, denier and worsted as the trade converts them)', () => {
+  it.each([
+    ['Nm', 1000, 1],
+    ['Ne', 590.5, 1],
+    ['denier', 1, 9],
+    ['worsted', 885.8, 1],
+    ['dtex', 1, 10],
+  ] as const)('%s: %d over tex, or %d times', (system, over, times) => {
+    const tex = 20;
+    const expected = times > 1 ? tex * times : over / tex;
+    expect(toNumber(fromTex(rational(tex), system)) / expected).toBeCloseTo(1, 3);
+  });
+
+  it('convert there and back exactly', () => {
+    for (const system of YARN_SYSTEMS) {
+      const tex = toTex(parseYarnCount('37/2', 'tex'), 'tex');
+      expect(toText(toTex(fromTex(tex, system), system))).toBe('37/2');
+    }
+  });
+
+  it('of two plies of 30 is 15, where counts go by length', () => {
+    expect(toText(parseYarnCount('2/30', 'Ne'))).toBe('15');
+    expect(toText(parseYarnCount('2/30', 'tex'))).toBe('1/15');
+  });
+
+  it.each(['0', '-3', '200000', 'thick'])('refuses %s', (text) => {
+    expect(() => parseYarnCount(text, 'tex')).toThrow();
+  });
+});
+
+describe('yarn of a piece (common practice of the trade)', () => {
+  const plan = { width: '25 in', length: '50 m', takeUp: '0', crimp: '0', waste: '0', selvedge: 0 };
+  const counts = {
+    warp: { count: '20', system: 'tex' as const },
+    weft: { count: '20', system: 'tex' as const },
+  };
+
+  it('600 ends of 20 tex, warp 50 m: 600 × 50 × 20/1000 = 600 g', () => {
+    const design = {
+      ...sampleDesign('warp: A4 B2\nweave: plain\ndensity: 24/in'),
+      yarn: { ...plan, ...counts },
+    };
+    const warp = yarnNeeds(design).filter(({ direction }) => direction === 'warp');
+    expect(warp.map(({ threads }) => threads)).toEqual([400, 200]);
+    expect(warp.reduce((sum, { grams }) => sum + toNumber(grams), 0)).toBe(600);
+  });
+
+  it('take-up, waste and crimp lengthen the threads; selvedges add ends', () => {
+    const yarn = { ...plan, ...counts, takeUp: '10 %', waste: '3 m', crimp: '4 %', selvedge: 20 };
+    const design = { ...sampleDesign('warp: A1\nweave: plain\ndensity: 24 x 20/in'), yarn };
+    const [warp, weft] = yarnNeeds(design);
+    expect(warp).toMatchObject({ threads: 620 });
+    // 50 m and a tenth of it and 3 m.
+    expect(toDecimal(warp!.metres, 3)).toBe(String(620 * 58));
+    expect(weft!.threads).toBe(Math.round((50_000 / 25.4) * 20));
+    expect(toNumber(weft!.metres)).toBeCloseTo(weft!.threads * 0.635 * 1.04, 6);
+  });
+
+  it('the warp is wound run after run, the last one cut where the width ends', () => {
+    const design = {
+      ...sampleDesign('warp: A4 B2\nweave: plain\ndensity: 10/cm'),
+      yarn: { ...plan, ...counts, width: '1.5 cm' },
+    };
+    expect(warpingOrder(design).map(({ shade, count }) => `${shade.key}${count}`)).toEqual([
+      'A4',
+      'B2',
+      'A4',
+      'B2',
+      'A3',
+    ]);
+  });
+});
