@@ -12,7 +12,16 @@ import { saveNow } from './autosave.ts';
 import { benchState, useBenchState, useDesign } from './bench-store.ts';
 import { Panel } from './panel.tsx';
 import { ResolutionField } from './resolution-field.tsx';
-import { addressOf, isPicture, readWish, SEND_FILES, type SendFile, useSend } from './send-store.ts';
+import {
+  addressOf,
+  endingOf,
+  isPicture,
+  isStructure,
+  readWish,
+  SEND_FILES,
+  type SendFile,
+  useSend,
+} from './send-store.ts';
 import { fileName, takeFile } from './take-file.ts';
 
 const NAMES: Readonly<Record<SendFile, string>> = {
@@ -22,6 +31,9 @@ const NAMES: Readonly<Record<SendFile, string>> = {
   csv: 'CSV',
   wif: 'WIF',
   json: 'Design',
+  draft: 'Draft',
+  paper: 'Point paper',
+  texture: 'Texture',
 };
 
 const FOR: Readonly<Record<SendFile, string>> = {
@@ -30,6 +42,9 @@ const FOR: Readonly<Record<SendFile, string>> = {
   txt: 'Thread counts or widths as text, which Vetro and people read.',
   csv: 'Bands as a table: shade, colour, count or width, pivot.',
   wif: 'Threading, tie-up, treadling and colours in the open weave format (WIF 1.1).',
+  draft: 'Structure, threading, tie-up and treadling as a drawing (SVG).',
+  paper: 'The structure on squared paper, a heavier line every eight (PNG).',
+  texture: 'The structure in grey on clear ground, to lie over a print (PNG).',
   json: 'The whole design, to open in Vetro again.',
 };
 
@@ -46,9 +61,20 @@ export function SendPanel() {
       <Choice
         label="File"
         value={wish.file}
-        options={SEND_FILES.map((file) => ({ value: file, text: NAMES[file] }))}
+        options={SEND_FILES.filter((file) => !isStructure(file)).map((file) => ({
+          value: file,
+          text: NAMES[file],
+        }))}
         onChange={(file) => useSend.setState({ file })}
       />
+      {isPlaid(design) && design.construction.crossing === 'woven' && (
+        <Choice
+          label="Or the structure alone"
+          value={wish.file}
+          options={SEND_FILES.filter(isStructure).map((file) => ({ value: file, text: NAMES[file] }))}
+          onChange={(file) => useSend.setState({ file })}
+        />
+      )}
       <p className="hint -mt-2">{FOR[wish.file]}</p>
       {design.colourways.length > 0 && (
         <label>
@@ -66,6 +92,7 @@ export function SendPanel() {
         </label>
       )}
       {isPicture(wish.file) && <PictureWish />}
+      {(wish.file === 'paper' || wish.file === 'texture') && <PerThread />}
       {wrong !== undefined && (
         <p role="alert" className="rounded-lg bg-madder-pale px-3 py-2 text-[13px] text-madder">
           {wrong}
@@ -83,6 +110,19 @@ export function SendPanel() {
           : `Making it… ${(taken / 1e6).toFixed(1)} MB so far`}
       </button>
     </Panel>
+  );
+}
+
+function PerThread() {
+  const { perThread } = useSend();
+  return (
+    <NumberField
+      label="Pixels a thread"
+      text={perThread}
+      resolve={(text) => String(parsePerStep(text))}
+      onChange={(text) => useSend.setState({ perThread: text })}
+      after={<span className="text-ash">px</span>}
+    />
   );
 }
 
@@ -126,15 +166,7 @@ function PictureWish() {
       {wish.file === 'png' && (wish.scale === 'dpi' || !isPlaid(design)) && (
         <ResolutionField label="Resolution, pixels per inch" />
       )}
-      {wish.file === 'png' && wish.scale === 'thread' && isPlaid(design) && (
-        <NumberField
-          label="Pixels a thread"
-          text={wish.perThread}
-          resolve={(text) => String(parsePerStep(text))}
-          onChange={(perThread) => useSend.setState({ perThread })}
-          after={<span className="text-ash">px</span>}
-        />
-      )}
+      {wish.file === 'png' && wish.scale === 'thread' && isPlaid(design) && <PerThread />}
     </>
   );
 }
@@ -152,7 +184,7 @@ async function send(told: (bytes: number | undefined) => void): Promise<void> {
     const wish = useSend.getState();
     const { name } = history.present;
     const called = wish.colourway === '' ? name : `${name} ${wish.colourway}`;
-    await takeFile(addressOf(id, wish, history.present), fileName(called, wish.file), told);
+    await takeFile(addressOf(id, wish, history.present), fileName(called, endingOf(wish.file)), told);
   } catch (error) {
     toast.error(error instanceof CoreError ? errorSentence(error) : (error as Error).message);
   } finally {

@@ -6,7 +6,7 @@ import { type PictureScale, parsePerStep, parseSheet } from '../core/formats/pic
 import { parseResolution } from '../core/units/resolution.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 
-export const SEND_FILES = ['png', 'svg', 'txt', 'csv', 'wif', 'json'] as const;
+export const SEND_FILES = ['png', 'svg', 'txt', 'csv', 'wif', 'json', 'draft', 'paper', 'texture'] as const;
 export type SendFile = (typeof SEND_FILES)[number];
 
 /** What is to be sent, as it was typed; it belongs to the bench, not to the design. */
@@ -59,6 +59,9 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   csv: 'counts.csv',
   wif: 'draft.wif',
   json: 'design.json',
+  draft: 'draft.svg',
+  paper: 'paper.png',
+  texture: 'texture.png',
 };
 
 /** Address of the file that a wish asks for. */
@@ -68,6 +71,7 @@ export function addressOf(id: string, wish: SendWish, design: Design): string {
     if (byThread(wish, design)) query.set('perThread', wish.perThread);
     else query.set('dpi', design.resolution);
   }
+  if (wish.file === 'paper' || wish.file === 'texture') query.set('perThread', wish.perThread);
   if (wish.colourway !== '') query.set('colourway', wish.colourway);
   if (wish.what === 'sheet' && isPicture(wish.file)) query.set('size', wish.size);
   return `/api/designs/${id}/files/${FILE_NAMES[wish.file]}?${query}`;
@@ -76,6 +80,16 @@ export function addressOf(id: string, wish: SendWish, design: Design): string {
 /** Pixels a thread are for cloth that has threads. */
 function byThread({ file, scale }: SendWish, design: Design): boolean {
   return file === 'png' && scale === 'thread' && isPlaid(design);
+}
+
+/** Files that show the structure alone. */
+export function isStructure(file: SendFile): boolean {
+  return file === 'draft' || file === 'paper' || file === 'texture';
+}
+
+/** Ending of a file's name. */
+export function endingOf(file: SendFile): string {
+  return FILE_NAMES[file].split('.')[1]!;
 }
 
 export function isPicture(file: SendFile): boolean {

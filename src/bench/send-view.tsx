@@ -9,7 +9,8 @@ import { lengthText } from '../wording/measures.ts';
 import { useDesign } from './bench-store.ts';
 import type { Size } from './cloth-camera.ts';
 import { FileText } from './file-text.tsx';
-import { isPicture, readWish, useSend } from './send-store.ts';
+import { isPicture, isStructure, readWish, useSend } from './send-store.ts';
+import { StructureView } from './structure-view.tsx';
 import { type SendPreview, useSendPreview } from './use-send-preview.ts';
 
 /** Room left around the picture for its measures, in CSS pixels. */
@@ -30,7 +31,13 @@ export function SendView() {
   }, []);
   return (
     <div ref={host} className="relative min-h-0 min-w-0 overflow-hidden bg-[#ebe5d8]">
-      {isPicture(wish.file) ? <PictureView view={view} /> : <FileText />}
+      {isPicture(wish.file) ? (
+        <PictureView view={view} />
+      ) : isStructure(wish.file) ? (
+        <StructureView />
+      ) : (
+        <FileText />
+      )}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import sharp from 'sharp';
 import { openNew, saved, step, take } from './helpers.ts';
 
 const TEXT = 'shades: A=#24402f Green, C=#efe6cf Cream\nwarp: A8\nweft: C8\nweave: 2/2Z\n';
@@ -85,6 +86,25 @@ test('a weave file is sent and brought in again, the same', async ({ page }) => 
   await page.getByRole('radio', { name: 'WIF', exact: true }).click();
   const again = await take(page, () => page.getByRole('button', { name: 'Send the WIF' }).click());
   expect(again.bytes.toString()).toBe(bytes.toString());
+});
+
+test('the structure is sent as a draft, on point paper and as a texture', async ({ page }) => {
+  await openNew(page, TEXT);
+  await step(page, 'Send');
+  await page.getByRole('radio', { name: 'Draft', exact: true }).click();
+  await expect(page.getByRole('img', { name: 'What will be sent' })).toBeVisible();
+  const draft = await take(page, () => page.getByRole('button', { name: 'Send the Draft' }).click());
+  expect(draft.name).toMatch(/\.svg$/);
+  expect(draft.bytes.toString().match(/<path fill="#20292b"/g)).toHaveLength(3);
+  await page.getByRole('radio', { name: 'Texture', exact: true }).click();
+  await page.getByLabel('Pixels a thread').fill('5');
+  const texture = await take(page, () => page.getByRole('button', { name: 'Send the Texture' }).click());
+  const { data, info } = await sharp(texture.bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  expect(info).toMatchObject({ width: 20, height: 20, channels: 4 });
+  expect(data.filter((_, at) => at % 4 === 3).filter((alpha) => alpha === 255)).toHaveLength(200);
+  await page.getByRole('radio', { name: 'Point paper', exact: true }).click();
+  const paper = await take(page, () => page.getByRole('button', { name: 'Send the Point paper' }).click());
+  expect(await sharp(paper.bytes).metadata()).toMatchObject({ format: 'png', width: 20, height: 20 });
 });
 
 test('a structure is turned, resized and marked; the facts tell when it falls apart', async ({ page }) => {

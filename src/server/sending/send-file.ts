@@ -4,6 +4,7 @@ import { compile } from '../../core/design/compile-design.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
 import { designToText } from '../../core/design/exchange/counts-text.ts';
+import { designToDraftSvg, structureOf } from '../../core/design/exchange/structure-files.ts';
 import { designToWif } from '../../core/design/exchange/wif-design.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
@@ -14,6 +15,7 @@ import {
   parsePerStep,
   parseSheet,
 } from '../../core/formats/picture-order.ts';
+import { type StructureLook, structureToPng } from '../../core/formats/structure-png.ts';
 import { unitToPng } from '../../core/formats/unit-png.ts';
 import { unitToSvg } from '../../core/formats/unit-svg.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
@@ -33,6 +35,9 @@ const SENDERS: Readonly<Record<string, Sender>> = {
   'swatch.png': (design, query) => picture(swatch(design, query)),
   'design.json': (design) => text('application/json', writeDesignText(design)),
   'counts.csv': (design) => text('text/csv; charset=utf-8', designToCsv(design)),
+  'draft.svg': (design) => text('image/svg+xml', designToDraftSvg(design)),
+  'paper.png': (design, query) => picture(structurePicture(design, query, 'paper')),
+  'texture.png': (design, query) => picture(structurePicture(design, query, 'texture')),
   'draft.wif': (design) => text('text/plain; charset=utf-8', designToWif(design)),
   'counts.txt': (design) => text('text/plain; charset=utf-8', designToText(design)),
 };
@@ -66,6 +71,16 @@ function swatch(design: Design, query: URLSearchParams): AsyncIterable<Uint8Arra
   const sheet = { width: millimetres(crop.width), height: millimetres(crop.height) };
   const unit = compile(design);
   return unitToPng(unit, orderPicture(unit, { dpi }, sheet), nodeCompressor);
+}
+
+/** The structure alone, `perThread` pixels a thread. */
+function structurePicture(
+  design: Design,
+  query: URLSearchParams,
+  look: StructureLook,
+): AsyncIterable<Uint8Array> {
+  const scale = parsePerStep(query.get('perThread') ?? '12');
+  return structureToPng(structureOf(design), look, scale, nodeCompressor);
 }
 
 function clamp(text: string | null, least: number, most: number): number {

@@ -1,0 +1,35 @@
+import { useMemo } from 'react';
+import { designToDraftSvg, structureOf } from '../core/design/exchange/structure-files.ts';
+import { draftToSvg } from '../core/formats/draft-svg.ts';
+import { errorSentence } from '../wording/error-sentence.ts';
+import { useDesign } from './bench-store.ts';
+import { useSend } from './send-store.ts';
+
+/** A drawing of the structure as it will be sent. */
+export function StructureView() {
+  const design = useDesign();
+  const { file } = useSend();
+  const made = useMemo(() => {
+    try {
+      const svg =
+        file === 'draft'
+          ? designToDraftSvg(design)
+          : draftToSvg({ structure: structureOf(design), title: design.name });
+      return { address: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}` };
+    } catch (error) {
+      const problem = errorSentence(error);
+      if (problem === undefined) throw error;
+      return { problem };
+    }
+  }, [design, file]);
+  if ('problem' in made) return <p className="p-10 text-center text-madder">{made.problem}</p>;
+  return (
+    <div className="grid h-full place-items-center p-12">
+      <img
+        src={made.address}
+        alt="What will be sent"
+        className="max-h-full min-h-40 max-w-full bg-paper p-4 shadow-[0_4px_18px_rgb(32_41_43/0.25)]"
+      />
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import { CoreError } from '../../error.ts';
+import { draftToSvg } from '../../formats/draft-svg.ts';
+import type { Interlacing } from '../../thread/weave.ts';
+import { buildWeave } from '../../thread/weaves/build-weave.ts';
+import { draftOf } from '../../thread/weaves/draft.ts';
+import type { Draft } from '../../thread/weaves/weave-spec.ts';
+import { asPlaid, type Design, isPlaid } from '../design-schema.ts';
+import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
+
+/** @throws CoreError "weave/none" for a print or a stripe */
+export function structureOf(design: Design): Interlacing {
+  if (!isPlaid(design) || design.construction.crossing !== 'woven') throw new CoreError('weave/none', {});
+  return buildWeave(design.construction.weave);
+}
+
+/** The draft of a woven design as a drawing; only the structure where it needs more shafts than a draft has. */
+export function designToDraftSvg(design: Design): string {
+  const structure = structureOf(design);
+  const { construction, shades, name } = asPlaid(design);
+  const { warp, weft } = threadsOfPlaid(construction, shades);
+  const colours = (threads: Uint16Array, count: number) =>
+    Array.from({ length: count }, (_, at) => shades[threads[at % threads.length]!]!.hex);
+  return draftToSvg({
+    structure,
+    draft: draftIfAny(construction.weave.kind === 'draft' ? construction.weave : undefined, structure),
+    colours: { warp: colours(warp, structure.ends), weft: colours(weft, structure.picks) },
+    title: name,
+  });
+}
+
+function draftIfAny(kept: Draft | undefined, structure: Interlacing): Draft | undefined {
+  if (kept !== undefined) return kept;
+  try {
+    return draftOf(structure);
+  } catch (error) {
+    if (error instanceof CoreError && error.code === 'draft/too-many') return undefined;
+    throw error;
+  }
+}
