@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { isStripe } from '../core/design/design-schema.ts';
+import { closingCounts } from '../core/thread/closing-counts.ts';
 import { insertBand } from '../core/thread/edit-bands.ts';
 import { Choice } from '../kit/choice.tsx';
 import { plural } from '../wording/measures.ts';
@@ -8,7 +9,7 @@ import { lateSentence } from '../wording/verdict.ts';
 import { BandList } from './band-list.tsx';
 import { BandWidthsField } from './band-widths-field.tsx';
 import { dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { type Direction, editBands, sequenceOf, setMirror } from './design-edits.ts';
+import { type Direction, editBands, sequenceOf, setMirror, setSequence } from './design-edits.ts';
 import { PictureDialog } from './picture-dialog.tsx';
 import { wordsOf } from './rail-words.ts';
 import { ReworkDialog } from './rework-dialog.tsx';
@@ -30,13 +31,31 @@ export function SequencePart({ direction, open }: { direction: Direction; open: 
   const [picturing, setPicturing] = useState(false);
   const facts = useThreadFacts();
   const late = facts && lateSentence(facts[direction], direction === 'warp' ? 'end' : 'pick');
+  const closing =
+    late === undefined || facts === undefined ? [] : closingCounts(sequence, facts[direction].weave);
   const last = sequence.bands.length - 1;
   const after = selection?.direction === direction ? selection.band : last;
   return (
     <div className="flex flex-col gap-3">
       <div>
         {isStripe(design) ? <BandWidthsField /> : <ThreadCountField direction={direction} />}
-        {late !== undefined && <p className="mt-1 text-[12.5px] text-weld">{late}</p>}
+        {late !== undefined && (
+          <div className="mt-1 text-[12.5px] text-weld">
+            <p>{late}</p>
+            {closing.map(({ threads, bands }) => (
+              <button
+                key={threads}
+                type="button"
+                className="button button-plain mr-2 text-woad"
+                onClick={() =>
+                  dispatch({ kind: 'edit', edit: setSequence(direction, { ...sequence, bands }) })
+                }
+              >
+                Scale it to {threads}
+              </button>
+            ))}
+          </div>
+        )}
       </div>
       <Choice
         label={

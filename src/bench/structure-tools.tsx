@@ -2,6 +2,7 @@ import { toast } from 'sonner';
 import { CoreError } from '../core/error.ts';
 import type { Interlacing } from '../core/thread/weave.ts';
 import { buildWeave } from '../core/thread/weaves/build-weave.ts';
+import { draftOf, draftSize } from '../core/thread/weaves/draft.ts';
 import {
   editMatrix,
   MATRIX_EDITS,
@@ -9,6 +10,7 @@ import {
   matrixRows,
   resizeMatrix,
 } from '../core/thread/weaves/matrix.ts';
+import { THREADINGS, type Threading, threadingOf } from '../core/thread/weaves/threadings.ts';
 import { MAX_MATRIX } from '../core/thread/weaves/weave-spec.ts';
 import { NumberField } from '../kit/number-field.tsx';
 import { errorSentence } from '../wording/error-sentence.ts';
@@ -82,6 +84,7 @@ export function StructureTools() {
           onChange={(text) => put((matrix) => resizeMatrix(matrix, matrix.ends, size(text)), 'picks')}
         />
       </div>
+      <ThreadingChoice />
       <NumberField
         label="Mark floats longer than, 0 for none"
         text={String(limit)}
@@ -89,5 +92,45 @@ export function StructureTools() {
         onChange={(text) => useCloth.setState({ floatLimit: whole(text, 0) })}
       />
     </section>
+  );
+}
+
+const THREADING_NAMES: Readonly<Record<Threading, string>> = {
+  straight: 'Straight',
+  pointed: 'Pointed',
+  broken: 'Broken',
+  rosepath: 'Rosepath',
+  blocks: 'Blocks of two shafts',
+};
+
+/** Puts a known threading on the shafts that the draft has; tie-up and treadling stay. */
+function ThreadingChoice() {
+  const { construction } = usePlaid();
+  const put = (kind: Threading) => {
+    try {
+      const { weave } = construction;
+      const draft = weave.kind === 'draft' ? weave : draftOf(buildWeave(weave));
+      const threading = threadingOf(kind, draftSize(draft).shafts);
+      const { tieup, treadling } = draft;
+      dispatch({ kind: 'edit', edit: setWeave({ kind: 'draft', threading, tieup, treadling }) });
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      toast.error(errorSentence(error));
+    }
+  };
+  return (
+    <label>
+      <span className="label">Thread its shafts</span>
+      <select className="field" value="" onChange={(event) => put(event.target.value as Threading)}>
+        <option value="" disabled>
+          Choose a threading…
+        </option>
+        {THREADINGS.map((kind) => (
+          <option key={kind} value={kind}>
+            {THREADING_NAMES[kind]}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

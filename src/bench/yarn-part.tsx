@@ -2,6 +2,7 @@ import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import type { PlaidDesign } from '../core/design/design-schema.ts';
 import { warpingToCsv, yarnToCsv } from '../core/design/exchange/yarn-csv.ts';
+import { type SettingFacts, settingFacts } from '../core/design/setting-facts.ts';
 import { type YarnNeed, yarnNeeds } from '../core/design/yarn.ts';
 import { parseMetres, parsePercent, type YarnPlan } from '../core/design/yarn-schema.ts';
 import { CoreError } from '../core/error.ts';
@@ -11,6 +12,7 @@ import { BarChart } from '../kit/bar-chart.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { dispatch } from './bench-store.ts';
+import { Measure } from './panel.tsx';
 import { whole } from './rework-wish.ts';
 import { downloadText, fileName } from './take-file.ts';
 
@@ -65,6 +67,7 @@ export function YarnPart({ design }: { design: PlaidDesign }) {
       ) : (
         <>
           <Needs needs={needs} />
+          <Setting design={design} />
           <div className="flex flex-wrap gap-2">
             <button
               type="button"
@@ -179,6 +182,21 @@ function Needs({ needs }: { needs: readonly YarnNeed[] }) {
         </tfoot>
       </table>
     </>
+  );
+}
+
+/** How close the threads are set, beside what yarn and structure allow, and how much they cover. */
+function Setting({ design }: { design: PlaidDesign }) {
+  const facts = settingFacts(design);
+  if (facts === undefined) return null;
+  const { warp, weft, cloth } = facts;
+  const two = (read: (way: SettingFacts) => number) => `${read(warp).toFixed(1)}, ${read(weft).toFixed(1)}`;
+  return (
+    <dl className="m-0 flex flex-col gap-1.5">
+      <Measure name="Ends, picks per inch as they are">{two((way) => way.perInch)}</Measure>
+      <Measure name="That these yarns and weave allow">{two((way) => way.suggested)}</Measure>
+      <Measure name="Cover factors, and of the cloth">{`${two((way) => way.cover)}; ${cloth.toFixed(1)}`}</Measure>
+    </dl>
   );
 }
 

@@ -60,7 +60,8 @@ function timesText(times: number): string {
 
 /** Said where the sequence is typed, when the weave makes the repeat longer than the sequence; else undefined. */
 export function lateSentence({ period, weave, repeat }: DirectionFacts, one: string): string | undefined {
-  if (repeat === period) return undefined;
+  // Threads of one shade fit any weave.
+  if (repeat === period || period === 1) return undefined;
   return `The weave’s ${weave} do not fit into ${grouped(period)}: the cloth repeats only after ${grouped(repeat)} ${one}s, ${timesText(repeat / period)} as many.`;
 }
 

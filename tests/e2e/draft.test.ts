@@ -107,6 +107,17 @@ test('the structure is sent as a draft, on point paper and as a texture', async 
   expect(await sharp(paper.bytes).metadata()).toMatchObject({ format: 'png', width: 20, height: 20 });
 });
 
+test('a sett that the weave does not fit is told, and offered counts that close sooner', async ({ page }) => {
+  await openNew(page, TEXT.replace('warp: A8', 'warp: A20 C10').replace('2/2Z', 'satin 8/3'));
+  await expect(page.getByText('the cloth repeats only after 120 ends')).toBeVisible();
+  await page.getByRole('button', { name: 'Scale it to 32' }).click();
+  await expect(page.getByRole('textbox', { name: /^Warp/ })).toHaveValue('A21 C11');
+  await expect(page.getByText('the cloth repeats only after')).toHaveCount(0);
+  await page.getByLabel('Show the draft').check();
+  await page.getByLabel('Thread its shafts').selectOption('Rosepath');
+  await expect(weave(page)).toHaveValue(/^draft 1 2 3 4 5 6 7 8 1 8 7 6 5 4 3 2;/);
+});
+
 test('a structure is turned, resized and marked; the facts tell when it falls apart', async ({ page }) => {
   await openNew(page, TEXT);
   await page.getByLabel('Show the draft').check();

@@ -1,5 +1,7 @@
+import { alg, Graph } from '@dagrejs/graphlib';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { randomNumbers } from '../../src/core/exact/random-numbers.ts';
 import { buildWeave } from '../../src/core/thread/weaves/build-weave.ts';
 import { draftOf, draftSize, drawdown } from '../../src/core/thread/weaves/draft.ts';
 import { faceFacts, floatCounts } from '../../src/core/thread/weaves/float-counts.ts';
@@ -114,6 +116,25 @@ describe('what hangs together (T. C. Enns 1984, C. R. J. Clapham 1980)', () => {
     });
     return known.size;
   }
+
+  it('2000 random structures fall into the parts that a graph library finds (graphlib, Tarjan)', () => {
+    const numbers = randomNumbers(7);
+    for (let round = 0; round < 2000; round += 1) {
+      const [ends, picks] = [1 + (numbers() % 12), 1 + (numbers() % 12)];
+      const up = Uint8Array.from({ length: ends * picks }, () => (numbers() >> 7) & 1);
+      const graph = new Graph({ directed: true });
+      up.forEach((cell, at) => {
+        const [end, pick] = [`e${at % ends}`, `p${Math.floor(at / ends)}`];
+        if (cell === 1) graph.setEdge(end, pick);
+        else graph.setEdge(pick, end);
+      });
+      const theirs = alg.tarjan(graph).map((part) => [...part].sort().join(' '));
+      const ours = layersOf({ ends, picks, up }).map((layer) =>
+        [...layer.ends.map((end) => `e${end}`), ...layer.picks.map((pick) => `p${pick}`)].sort().join(' '),
+      );
+      expect([...ours].sort()).toEqual(theirs.sort());
+    }
+  });
 
   it('10 000 random structures fall into as many parts as closing the relation finds', () => {
     fc.assert(

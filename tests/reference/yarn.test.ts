@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest';
+import { settingFacts } from '../../src/core/design/setting-facts.ts';
 import { warpingOrder, yarnNeeds } from '../../src/core/design/yarn.ts';
 import { rational, toDecimal, toNumber, toText } from '../../src/core/exact/rational.ts';
+import {
+  clothCover,
+  coverFactor,
+  diametersPerInch,
+  firmnessOf,
+  settingShare,
+} from '../../src/core/thread/setting.ts';
+import { buildWeave } from '../../src/core/thread/weaves/build-weave.ts';
+import { parseWeave } from '../../src/core/thread/weaves/weave-text.ts';
 import { fromTex, parseYarnCount, toTex, YARN_SYSTEMS } from '../../src/core/units/yarn-count.ts';
 import { sampleDesign } from '../sample-design.ts';
 
@@ -74,5 +84,37 @@ describe('yarn of a piece (common practice of the trade)', () => {
       'B2',
       'A3',
     ]);
+  });
+});
+
+describe('setting (T. R. Ashenhurst 1884; F. T. Peirce, J. Textile Inst. 28 (1937) T45; from memory)', () => {
+  it.each([
+    ['plain', '1/2'],
+    ['2/2Z', '2/3'],
+    ['satin 5/2', '5/7'],
+    ['hopsack 2', '2/3'],
+  ])('%s takes %s of the diameters that lie side by side', (text, share) => {
+    const { ends, picks } = firmnessOf(buildWeave(parseWeave(text)));
+    expect(toText(settingShare(ends))).toBe(share);
+    expect(toText(settingShare(picks))).toBe(share);
+  });
+
+  it('a cover factor of 28 both ways covers wholly, and 14 each 21', () => {
+    expect(clothCover(28, 28)).toBe(28);
+    expect(clothCover(14, 14)).toBe(21);
+    expect(coverFactor(diametersPerInch(16), 16)).toBe(28);
+  });
+
+  it('is told of a design in its own yarn: Ne 16 in plain weave, 56 a inch', () => {
+    const design = sampleDesign('warp: A1\nweave: plain\ndensity: 28/in');
+    const yarn = {
+      ...design.yarn,
+      warp: { count: '16', system: 'Ne' as const },
+      weft: { count: '16', system: 'Ne' as const },
+    };
+    const facts = settingFacts({ ...design, yarn })!;
+    expect(facts.warp.suggested).toBeCloseTo(56, 9);
+    expect(facts.warp.cover).toBeCloseTo(7, 9);
+    expect(facts.cloth).toBeCloseTo(7 + 7 - 49 / 28, 9);
   });
 });

@@ -83,10 +83,11 @@ export function readWif(text: string): Wif {
     rising
       ? lifted
       : Array.from({ length: shafts }, (_, index) => index + 1).filter((shaft) => !lifted.includes(shaft));
+  const ties = tieup.map(raised);
   const lifts =
     plan === undefined
       ? treadling.map((pressed) =>
-          raised([...new Set(pressed.flatMap((treadle) => tieup[treadle - 1] ?? []))].sort((a, b) => a - b)),
+          pressed.length === 1 ? ties[pressed[0]! - 1]! : raised(together(pressed, tieup)),
         )
       : lists(plan, picks, shafts).map(raised);
   const single = plan === undefined && treadling.every((pressed) => pressed.length === 1);
@@ -98,9 +99,7 @@ export function readWif(text: string): Wif {
     weft: threadsOf(at('weft'), at('weft colors'), picks, palette.length, Math.min(1, palette.length - 1)),
     threading,
     lifts,
-    treadles: single
-      ? { tieup: tieup.map(raised), treadling: treadling.map((pressed) => pressed[0]!) }
-      : undefined,
+    treadles: single ? { tieup: ties, treadling: treadling.map((pressed) => pressed[0]!) } : undefined,
     palette,
     kept: [...sections.entries()]
       .filter(([name]) => !KNOWN.includes(name))
@@ -109,6 +108,11 @@ export function readWif(text: string): Wif {
         lines: lines.map(({ key, value }) => [key, value] as const),
       })),
   };
+}
+
+/** The shafts that several treadles are tied to. */
+function together(pressed: readonly number[], tieup: readonly (readonly number[])[]): number[] {
+  return [...new Set(pressed.flatMap((treadle) => tieup[treadle - 1]!))].sort((a, b) => a - b);
 }
 
 function needed(section: WifSection | undefined, name: string): WifSection {
@@ -180,15 +184,14 @@ function lists(section: WifSection, count: number, most: number): number[][] {
         other: count,
       });
     }
-    const values = line.value
-      .split(',')
-      .map((part) => part.trim())
-      .filter((part) => part !== '' && part !== '0')
-      .map(Number);
-    const wrong = values.find((value) => value > most);
-    if (wrong !== undefined)
-      throw new CoreError('wif/range', { section: section.name, line: line.line, value: wrong, most });
-    all[place - 1] = values;
+    const values = all[place - 1]!;
+    values.length = 0;
+    for (const part of line.value.split(',')) {
+      const value = Number(part);
+      if (value > most)
+        throw new CoreError('wif/range', { section: section.name, line: line.line, value, most });
+      if (value > 0) values.push(value);
+    }
   }
   return all;
 }

@@ -135,11 +135,11 @@ export function designToWif(design: Design): string {
   }
   const plaid = asPlaid(design);
   const { construction, shades, lay, name, kept } = plaid;
-  const structure = buildWeave(construction.weave);
-  const draft = construction.weave.kind === 'draft' ? construction.weave : draftOf(structure);
+  const { weave } = construction;
+  const draft = weave.kind === 'draft' ? weave : draftOf(buildWeave(weave));
   const threads = threadsOfPlaid(construction, shades);
-  const ends = commonMultiple(smallestPeriod(threads.warp), structure.ends);
-  const picks = commonMultiple(smallestPeriod(threads.weft), structure.picks);
+  const ends = commonMultiple(smallestPeriod(threads.warp), draft.threading.length);
+  const picks = commonMultiple(smallestPeriod(threads.weft), draft.treadling.length);
   if (ends > MAX_WIF_THREADS || picks > MAX_WIF_THREADS) {
     throw new CoreError('wif/too-large', { ends, picks, most: MAX_WIF_THREADS });
   }

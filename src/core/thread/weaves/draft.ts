@@ -27,12 +27,19 @@ export function drawdown({ threading, tieup, treadling }: Draft): Interlacing {
     }
     return lifted;
   });
+  // A pick of one treadle is like any other of it: each is worked out once.
+  const shaftOf = Uint8Array.from(threading);
+  const rows = lifts.map((lifted) => {
+    const row = new Uint8Array(ends);
+    for (let end = 0; end < ends; end += 1) row[end] = lifted[shaftOf[end]!]!;
+    return row;
+  });
   const up = new Uint8Array(ends * picks);
   treadling.forEach((treadle, pick) => {
-    const lifted = lifts[treadle - 1];
-    if (lifted === undefined)
-      throw new CoreError('draft/treadle', { pick: pick + 1, treadle, most: lifts.length });
-    for (let end = 0; end < ends; end += 1) up[pick * ends + end] = lifted[threading[end]!]!;
+    const row = rows[treadle - 1];
+    if (row === undefined)
+      throw new CoreError('draft/treadle', { pick: pick + 1, treadle, most: rows.length });
+    up.set(row, pick * ends);
   });
   return { ends, picks, up };
 }

@@ -9,23 +9,38 @@ export interface FloatCounts {
 /** Floats of the warp (on the face, along ends) and of the weft (along picks), counted round the repeat. */
 export function floatCounts({ ends, picks, up }: Interlacing): { warp: FloatCounts; weft: FloatCounts } {
   const warp = new Array<number>(picks + 1).fill(0);
-  for (let end = 0; end < ends; end += 1) countRuns(picks, (pick) => up[pick * ends + end] === 1, warp);
+  for (let end = 0; end < ends; end += 1)
+    countRuns(up, { from: end, step: ends, count: picks, face: 1 }, warp);
   const weft = new Array<number>(ends + 1).fill(0);
-  for (let pick = 0; pick < picks; pick += 1) countRuns(ends, (end) => up[pick * ends + end] === 0, weft);
+  for (let pick = 0; pick < picks; pick += 1) {
+    countRuns(up, { from: pick * ends, step: 1, count: ends, face: 0 }, weft);
+  }
   return { warp: trimmed(warp), weft: trimmed(weft) };
 }
 
-/** Adds the lengths of the runs round a ring, begun behind a place that does not hold. */
-function countRuns(length: number, holds: (place: number) => boolean, counts: number[]): void {
+/** The cells of one thread in a structure, and the face on which it floats. */
+interface ThreadCells {
+  readonly from: number;
+  readonly step: number;
+  readonly count: number;
+  readonly face: 0 | 1;
+}
+
+/** Adds the lengths of a thread's floats round its ring, begun behind a cell where it does not float. */
+function countRuns(up: Uint8Array, { from, step, count, face }: ThreadCells, counts: number[]): void {
   let start = 0;
-  while (start < length && holds(start)) start += 1;
-  if (start === length) {
-    counts[length]! += 1;
+  while (start < count && up[from + start * step] === face) start += 1;
+  if (start === count) {
+    counts[count]! += 1;
     return;
   }
   let run = 0;
-  for (let step = 1; step <= length; step += 1) {
-    if (holds((start + step) % length)) run += 1;
+  const end = from + count * step;
+  let at = from + start * step;
+  for (let left = count; left > 0; left -= 1) {
+    at += step;
+    if (at >= end) at -= count * step;
+    if (up[at] === face) run += 1;
     else if (run > 0) {
       counts[run]! += 1;
       run = 0;
@@ -88,13 +103,18 @@ function markRuns(
 
 /** Share of the face that is warp, as cells; and how often a thread passes from one face to the other. */
 export function faceFacts({ ends, picks, up }: Interlacing): { warpUp: number; intersections: number } {
-  let [warpUp, intersections] = [0, 0];
+  let warpUp = 0;
+  let intersections = 0;
   for (let pick = 0; pick < picks; pick += 1) {
+    const row = pick * ends;
+    const above = pick + 1 === picks ? 0 : row + ends;
+    let before = up[row + ends - 1]!;
     for (let end = 0; end < ends; end += 1) {
-      const here = up[pick * ends + end]!;
+      const here = up[row + end]!;
       warpUp += here;
-      if (here !== up[pick * ends + ((end + 1) % ends)]) intersections += 1;
-      if (here !== up[((pick + 1) % picks) * ends + end]) intersections += 1;
+      // Both are 0 or 1: they differ where their exclusive or is 1.
+      intersections += (here ^ before) + (here ^ up[above + end]!);
+      before = here;
     }
   }
   return { warpUp, intersections };
