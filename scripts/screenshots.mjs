@@ -88,6 +88,16 @@ async function takeBench() {
   await page.getByLabel('Any other weave').scrollIntoViewIfNeeded();
   await shot('bench-draft');
   await page.getByLabel('Show the draft').uncheck();
+  await step('Check');
+  await page
+    .getByRole('region', { name: 'Yarn' })
+    .getByRole('button', { name: 'Warping order' })
+    .scrollIntoViewIfNeeded();
+  await shot('bench-structure');
+  await step('Send');
+  await page.getByRole('button', { name: 'Weave it on a loom…' }).click();
+  await page.getByText(/in the repeat/).waitFor();
+  await shot('bench-loom');
   await open('Guard’s shepherd check');
   for (let times = 0; times < 9; times += 1) {
     await page.mouse.move(420, 400);

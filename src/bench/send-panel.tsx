@@ -10,6 +10,7 @@ import { errorSentence } from '../wording/error-sentence.ts';
 import { lengthText } from '../wording/measures.ts';
 import { saveNow } from './autosave.ts';
 import { benchState, useBenchState, useDesign } from './bench-store.ts';
+import { LoomDialog } from './loom-dialog.tsx';
 import { Panel } from './panel.tsx';
 import { ResolutionField } from './resolution-field.tsx';
 import {
@@ -54,6 +55,7 @@ export function SendPanel() {
   const wish = useSend();
   const problem = useBenchState((state) => state.problem);
   const [taken, setTaken] = useState<number>();
+  const [weaving, setWeaving] = useState(false);
   const numbers = isPicture(wish.file) ? readWish(wish, design) : undefined;
   const wrong = problem ?? (numbers !== undefined && 'problem' in numbers ? numbers.problem : undefined);
   return (
@@ -92,6 +94,7 @@ export function SendPanel() {
         </label>
       )}
       {isPicture(wish.file) && <PictureWish />}
+      {weaving && <LoomDialog onClose={() => setWeaving(false)} />}
       {(wish.file === 'paper' || wish.file === 'texture') && <PerThread />}
       {wrong !== undefined && (
         <p role="alert" className="rounded-lg bg-madder-pale px-3 py-2 text-[13px] text-madder">
@@ -109,6 +112,11 @@ export function SendPanel() {
           ? `Send the ${NAMES[wish.file]}`
           : `Making it… ${(taken / 1e6).toFixed(1)} MB so far`}
       </button>
+      {isPlaid(design) && design.construction.crossing === 'woven' && (
+        <button type="button" className="button" onClick={() => setWeaving(true)}>
+          Weave it on a loom…
+        </button>
+      )}
     </Panel>
   );
 }

@@ -1,9 +1,11 @@
 import { Command, CommanderError, Option } from 'commander';
+import { LOOM_PORT } from '../contracts/loom.ts';
 import { START_POINTS } from '../core/design/start-points.ts';
 import { STRIPE_STARTS } from '../core/design/stripe-starts.ts';
 import { checkCommand } from './check-command.ts';
 import { exportCommand, importCommand } from './exchange-commands.ts';
 import { factsCommand } from './facts-command.ts';
+import { loomCommand } from './loom-command.ts';
 import { newPlaidCommand, newStripeCommand, newWeaveCommand } from './new-command.ts';
 import { renderCommand } from './render-command.ts';
 import { EXIT, run } from './run.ts';
@@ -88,6 +90,14 @@ program
   .option('--json', 'print the report as JSON')
   .option('--dpi <dpi>', 'resolution, instead of the design’s own')
   .action((path, options) => run(() => checkCommand(path, options)));
+
+program
+  .command('loom')
+  .description('start a stand-in for a dobby loom, for trying')
+  .option('--port <port>', 'where it listens, on this machine only', String(LOOM_PORT))
+  .option('--shafts <number>', 'how many it has', '32')
+  .option('--delay <ms>', 'milliseconds that a pick takes', '150')
+  .action((options) => run(() => loomCommand(options)));
 
 program
   .command('facts')

@@ -127,7 +127,7 @@ export function Examples({
       <legend className="label">
         Begin with the numbers of{chosen === undefined ? '' : ` · ${chosen.name}: ${chosen.what}`}
       </legend>
-      <div className="grid grid-cols-6 gap-x-3 gap-y-1 max-[760px]:grid-cols-3">
+      <div className="grid max-h-[216px] grid-cols-6 gap-x-3 gap-y-1 overflow-y-auto max-[760px]:grid-cols-3">
         {designs.map(({ point, design }) => (
           <button
             key={point.key}

@@ -46,6 +46,17 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `Pick ${pick} asks for treadle ${treadle}; there are ${most}.`,
   'draft/too-many': ({ shafts, treadles, mostShafts, mostTreadles }) =>
     `This structure needs ${shafts} shafts and ${treadles} treadles; a draft has at most ${mostShafts} and ${mostTreadles}.`,
+  'loom/absent': ({ port }) =>
+    `No loom answers at port ${port}. Is it switched on? Without one, “npx vetro loom” starts a stand-in.`,
+  'loom/silent': () => 'The loom did not say that it raised the shafts. The pick counts as not thrown.',
+  'loom/lost': () => 'The line to the loom was lost. The pick counts as not thrown; throw it again.',
+  'loom/stopped': () => 'The loom is stopped. Start it again, then throw the pick.',
+  'loom/jammed': () => 'The loom has jammed. Clear it, then throw the pick again.',
+  'loom/shafts': ({ shaft }) => `The loom has no shaft ${shaft}; this draft needs it.`,
+  'loom/words': () => 'What answers at that port does not speak as a loom does.',
+  'loom/other': ({ wanted, raised }) =>
+    `The loom raised shafts ${raised}, not ${wanted}. Look at it before the pick is thrown.`,
+  'loom/port': ({ port }) => `Something else listens at port ${port} already. Choose another with --port.`,
   'yarn/count': ({ text, most }) => `A yarn count must be more than 0 and at most ${most}, got “${text}”.`,
   'yarn/length': ({ text, most }) => `A length of cloth must be from 0 to ${most} m, got “${text}”.`,
   'yarn/percent': ({ text }) => `A share must be from 0 to 100 %, got “${text}”.`,

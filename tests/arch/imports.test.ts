@@ -24,7 +24,7 @@ const OUTSIDE: Readonly<Record<string, readonly string[]>> = {
   kit: ['core', 'contracts', 'wording'],
   bench: ['core', 'contracts', 'wording', 'kit', 'workers'],
   shelf: ['core', 'contracts', 'wording', 'kit', 'workers'],
-  cli: ['core', 'wording', 'server', 'kit'],
+  cli: ['core', 'contracts', 'wording', 'server', 'kit'],
   pages: ['core', 'contracts', 'wording', 'kit', 'server', 'bench', 'shelf'],
 };
 

@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import sharp from 'sharp';
+import { startStandIn } from '../../src/server/loom/stand-in.ts';
 import { openNew, saved, step, take } from './helpers.ts';
 
 const TEXT = 'shades: A=#24402f Green, C=#efe6cf Cream\nwarp: A8\nweft: C8\nweave: 2/2Z\n';
@@ -116,6 +117,38 @@ test('a sett that the weave does not fit is told, and offered counts that close 
   await page.getByLabel('Show the draft').check();
   await page.getByLabel('Thread its shafts').selectOption('Rosepath');
   await expect(weave(page)).toHaveValue(/^draft 1 2 3 4 5 6 7 8 1 8 7 6 5 4 3 2;/);
+});
+
+test('a design is woven pick by pick, and goes on after an interruption where it stopped', async ({
+  page,
+}) => {
+  const loom = await startStandIn({ port: 0, shafts: 8, delay: 5 });
+  await openNew(page, TEXT);
+  await step(page, 'Send');
+  await page.getByRole('button', { name: 'Weave it on a loom…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Port of the loom').fill(String(loom.port));
+  const toThrow = dialog.getByRole('button', { name: 'Throw this pick' });
+  await toThrow.click();
+  await expect(dialog.getByText('The loom raised 1, 2.')).toBeVisible();
+  await toThrow.click();
+  await expect(dialog.getByText('The loom raised 2, 3.')).toBeVisible();
+  await expect(dialog.getByText('Pick 3 of 4')).toBeVisible();
+  await loom.close();
+  await toThrow.click();
+  await expect(dialog.getByRole('alert')).toContainText(`No loom answers at port ${loom.port}`);
+  await expect(dialog.getByText('Pick 3 of 4')).toBeVisible();
+  const again = await startStandIn({ port: loom.port, shafts: 8, delay: 5 });
+  await page.reload();
+  await step(page, 'Send');
+  await page.getByRole('button', { name: 'Weave it on a loom…' }).click();
+  await dialog.getByLabel('Port of the loom').fill(String(again.port));
+  await expect(dialog.getByText('Pick 3 of 4')).toBeVisible();
+  await toThrow.click();
+  await expect(dialog.getByText('The loom raised 3, 4.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'One pick back' }).click();
+  await expect(dialog.getByText('Pick 3 of 4')).toBeVisible();
+  await again.close();
 });
 
 test('a structure is turned, resized and marked; the facts tell when it falls apart', async ({ page }) => {

@@ -1,0 +1,68 @@
+import type { Kysely } from 'kysely';
+import type { LoomAction, LoomView } from '../../contracts/loom.ts';
+import { type Design, isPlaid } from '../../core/design/design-schema.ts';
+import { threadsOfPlaid } from '../../core/design/plaid/compile-plaid.ts';
+import { CoreError } from '../../core/error.ts';
+import { commonMultiple } from '../../core/exact/common-multiple.ts';
+import { smallestPeriod } from '../../core/thread/smallest-period.ts';
+import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
+import { draftOf, draftSize } from '../../core/thread/weaves/draft.ts';
+import { findDesign } from '../db/design-table.ts';
+import type { Database } from '../db/schema.ts';
+import { readSetting, writeSetting } from '../db/setting-table.ts';
+import { liftPick } from './lift-pick.ts';
+
+/**
+ * Does what the weaver asks and tells where the weaving stands. The place moves on only when the loom has said that it
+ * raised the shafts, so that after any interruption it is the pick that was not thrown.
+ *
+ * @throws CoreError of `findDesign`, `liftPick` and `draftOf`, "weave/none" for what is not woven
+ */
+export async function weavePick(
+  db: Kysely<Database>,
+  { id, port, action }: { readonly id: string; readonly port: number; readonly action: LoomAction },
+): Promise<LoomView> {
+  const { document } = await findDesign(db, id);
+  const place = `loom:${id}` as const;
+  const at = Number((await readSetting(db, place)) ?? 0);
+  const plan = planOf(document);
+  switch (action.kind) {
+    case 'look':
+      return plan.view(at, null);
+    case 'go':
+      await writeSetting(db, place, String(action.pick));
+      return plan.view(action.pick, null);
+    case 'throw': {
+      const raised = await liftPick(port, at, plan.liftAt(at));
+      await writeSetting(db, place, String(at + 1));
+      return plan.view(at + 1, raised);
+    }
+    default:
+      return action satisfies never;
+  }
+}
+
+/** The lift plan of a design: what each pick lifts and its shade, round and round. */
+function planOf(design: Design) {
+  if (!isPlaid(design) || design.construction.crossing !== 'woven') throw new CoreError('weave/none', {});
+  const { construction, shades } = design;
+  const { weave } = construction;
+  const draft = weave.kind === 'draft' ? weave : draftOf(buildWeave(weave));
+  const { weft } = threadsOfPlaid(construction, shades);
+  const repeat = commonMultiple(smallestPeriod(weft), draft.treadling.length);
+  const liftAt = (pick: number) => [...draft.tieup[draft.treadling[pick % draft.treadling.length]! - 1]!];
+  const shadeAt = (pick: number) => {
+    const { name, hex } = shades[weft[pick % weft.length]!]!;
+    return { name, hex };
+  };
+  const view = (pick: number, raised: number[] | null): LoomView => ({
+    pick,
+    repeat,
+    shafts: draftSize(draft).shafts,
+    lift: liftAt(pick),
+    shade: shadeAt(pick),
+    after: shadeAt(pick + 1),
+    raised,
+  });
+  return { liftAt, view };
+}
