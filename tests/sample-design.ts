@@ -60,6 +60,7 @@ export const someWeave: fc.Arbitrary<WeaveSpec> = fc.constantFrom(
     'shaded 5/2 in 3',
     'double',
     'double stitched',
+    'blocks AB BA; A = 2/1Z; B = 1/2Z',
     'rows ##. .#. #.#',
     'draft 1 2 3 2; 1, 2 3, 1 3; 1 2 3',
   ].map(parseWeave),

@@ -8,10 +8,12 @@ import {
   MATRIX_EDITS,
   type MatrixEdit,
   matrixRows,
+  parseMatrix,
   resizeMatrix,
 } from '../core/thread/weaves/matrix.ts';
 import { THREADINGS, type Threading, threadingOf } from '../core/thread/weaves/threadings.ts';
 import { MAX_MATRIX } from '../core/thread/weaves/weave-spec.ts';
+import { LiveTextField } from '../kit/live-text-field.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { dispatch } from './bench-store.ts';
@@ -19,6 +21,9 @@ import { useCloth } from './cloth-store.ts';
 import { setWeave } from './design-edits.ts';
 import { whole } from './rework-wish.ts';
 import { usePlaid } from './use-construction.ts';
+
+/** Most cells of a structure that is shown as text. */
+const MOST_ROWS = 10_000;
 
 const NAMES: Readonly<Record<MatrixEdit, string>> = {
   left: 'Shift left',
@@ -84,6 +89,17 @@ export function StructureTools() {
           onChange={(text) => put((matrix) => resizeMatrix(matrix, matrix.ends, size(text)), 'picks')}
         />
       </div>
+      {structure.up.length <= MOST_ROWS && (
+        <LiveTextField
+          label="As rows, # or 1 where the warp lies on top"
+          note=""
+          written={matrixRows(structure).join('\n')}
+          read={(text) => parseMatrix(text.trim().split(/\s+/))}
+          write={(matrix) => matrixRows(matrix).join('\n')}
+          onChange={(matrix) => put(() => matrix, 'rows')}
+          onLeave={() => dispatch({ kind: 'settle' })}
+        />
+      )}
       <ThreadingChoice />
       <NumberField
         label="Mark floats longer than, 0 for none"

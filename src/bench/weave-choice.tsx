@@ -71,7 +71,7 @@ export function WeaveChoice() {
       {problem !== undefined && <p className="mt-1 text-[12.5px] text-madder">{problem}</p>}
       <p className="hint mt-1">
         Such as 3/1/1/2 S, satin 8/3, hopsack 2, herringbone 2/2 8, pointed 2/2 8, warp rib 2/2, honeycomb 6,
-        crepe 12 seed 3, shaded 8/3 in 5, double stitched.
+        crepe 12 seed 3, shaded 8/3 in 5, double stitched, blocks AB BA; A = satin 5/2; B = sateen 5/2.
       </p>
       <label className="mt-2 flex items-center gap-2">
         <input

@@ -37,6 +37,9 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
       : `A satin of ${ends} ends cannot step by ${step}: it would meet some ends twice, or be a twill. Steps that do: ${steps}.`,
   'weave/matrix': ({ ends, picks, most }) =>
     `A structure has from 1 to ${most} ends and picks, not ${ends} × ${picks}.`,
+  'weave/profile': ({ row }) => `Row ${row} of the profile is not as long as the others.`,
+  'weave/block': ({ letter }) =>
+    `The profile has a block ${letter}, but no weave stands for it. Add ${letter} = plain, or another.`,
   'weave/rows': ({ row }) =>
     `Row ${row} of the structure is not right: all rows are equally long and hold only # and . (or 1 and 0).`,
   'draft/shaft': ({ end, shaft, most }) => `End ${end} is on shaft ${shaft}; a draft has from 1 to ${most}.`,

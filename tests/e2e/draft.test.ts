@@ -156,6 +156,11 @@ test('a structure is turned, resized and marked; the facts tell when it falls ap
   await page.getByLabel('Show the draft').check();
   await page.getByRole('button', { name: 'Trade faces' }).click();
   await expect(weave(page)).toHaveValue('rows .##. ##.. #..# ..##');
+  await page.getByLabel(/^As rows/).fill('110\n011\n101');
+  await expect(weave(page)).toHaveValue('rows ##. .## #.#');
+  await page.getByLabel(/^As rows/).fill('110\n01');
+  await expect(page.getByText('Row 2 of the structure is not right')).toBeVisible();
+  await weave(page).fill('rows .##. ##.. #..# ..##');
   await page.getByRole('button', { name: 'Double the ends' }).click();
   await expect(draft(page)).toHaveAttribute('aria-label', /8 ends and 4 picks/);
   await page.getByLabel('Picks of the structure').fill('6');

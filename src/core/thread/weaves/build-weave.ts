@@ -1,4 +1,5 @@
 import { CoreError } from '../../error.ts';
+import { commonMultiple } from '../../exact/common-multiple.ts';
 import { modulo } from '../../exact/modulo.ts';
 import { gcd } from '../../exact/rational.ts';
 import { type Interlacing, interlace, MAX_TWILL } from '../weave.ts';
@@ -12,7 +13,8 @@ import { MAX_MATRIX, type WeaveSpec } from './weave-spec.ts';
  * One repeat of any structure; the first pick lies below.
  * Sources: common practice of the trade; Z. Grosicki, Watson's Textile Design and Colour, 7th ed. 1975, for the names.
  *
- * @throws CoreError "weave/line" | "weave/size" {text, least, most} | "weave/satin" {ends, step, steps}, or of the parts
+ * @throws CoreError "weave/line" | "weave/size" {text, least, most} | "weave/satin" {ends, step, steps} |
+ *         "weave/profile" {row} | "weave/block" {letter}, or of the parts
  */
 export function buildWeave(spec: WeaveSpec): Interlacing {
   switch (spec.kind) {
@@ -52,6 +54,8 @@ export function buildWeave(spec: WeaveSpec): Interlacing {
       return parseMatrix(spec.rows);
     case 'draft':
       return drawdown(spec);
+    case 'blocks':
+      return blocks(spec);
     default:
       return spec satisfies never;
   }
@@ -154,6 +158,24 @@ function shaded({ ends, step, tones }: { ends: number; step: number; tones: numb
   return fill(ends * tones, ends, (end, pick) => {
     const piece = pieces[Math.floor(end / ends)]!;
     return piece.up[pick * ends + (end % ends)] === 1;
+  });
+}
+
+/** Each letter of the profile as its structure, over the size in which all of them come round. */
+function blocks({ profile, weaves }: Extract<WeaveSpec, { kind: 'blocks' }>): Interlacing {
+  const columns = profile[0]?.length ?? 0;
+  const uneven = profile.findIndex((row) => row.length !== columns);
+  if (columns === 0 || uneven >= 0) throw new CoreError('weave/profile', { row: Math.max(0, uneven) + 1 });
+  const built = new Map(weaves.map(({ letter, weave }) => [letter, buildWeave(weave)]));
+  const missing = [...profile.join('')].find((letter) => !built.has(letter));
+  if (missing !== undefined) throw new CoreError('weave/block', { letter: missing });
+  const all = [...built.values()];
+  const wide = all.reduce((size, { ends }) => commonMultiple(size, ends), 1);
+  const tall = all.reduce((size, { picks }) => commonMultiple(size, picks), 1);
+  return fill(columns * wide, profile.length * tall, (end, pick) => {
+    const row = profile[profile.length - 1 - Math.floor(pick / tall)]!;
+    const { ends, picks, up } = built.get(row[Math.floor(end / wide)]!)!;
+    return up[(pick % picks) * ends + (end % ends)] === 1;
   });
 }
 

@@ -14,7 +14,7 @@ export const MAX_TREADLES = 64;
  * How a structure is built, as numbers. A `line` is a run of overs and unders in turn, beginning with an over, an even
  * number of them: 2/2, 3/1/1/2.
  */
-export type WeaveSpec =
+export type SimpleWeave =
   | ({ readonly kind: 'twill' } & Twill)
   /** A line shifted by `step` ends each pick. */
   | { readonly kind: 'line'; readonly line: readonly number[]; readonly step: number; readonly hand: Hand }
@@ -38,6 +38,18 @@ export type WeaveSpec =
   /** As drawn: rows of # (warp up) and . from the top, the first pick below. */
   | { readonly kind: 'matrix'; readonly rows: readonly string[] }
   | ({ readonly kind: 'draft' } & Draft);
+
+/**
+ * Any structure. In blocks, each letter of a profile (rows from the top) stands for a whole number of repeats of its
+ * own structure, all blocks equally large.
+ */
+export type WeaveSpec =
+  | SimpleWeave
+  | {
+      readonly kind: 'blocks';
+      readonly profile: readonly string[];
+      readonly weaves: readonly { readonly letter: string; readonly weave: SimpleWeave }[];
+    };
 
 /** A loom's setting: shafts and treadles are counted from 1. */
 export interface Draft {

@@ -1,12 +1,12 @@
 import { CoreError } from '../../error.ts';
 import { formatTwill, parseTwill, twillName } from '../weave.ts';
 import { buildWeave } from './build-weave.ts';
-import type { WeaveSpec } from './weave-spec.ts';
+import type { SimpleWeave, WeaveSpec } from './weave-spec.ts';
 
 /** One way of writing a weave: how it is read, and what it makes. */
 interface Notation {
   readonly pattern: RegExp;
-  readonly make: (match: RegExpExecArray) => WeaveSpec;
+  readonly make: (match: RegExpExecArray) => SimpleWeave;
 }
 
 function line(text: string): number[] {
@@ -115,19 +115,45 @@ function numbers(text: string): number[] {
   return text.trim() === '' ? [] : text.trim().split(/\s+/).map(Number);
 }
 
+/** "blocks AAB ABB; A = satin 5/2; B = sateen 5/2": a profile from the top, then what each letter stands for. */
+function parseBlocks(text: string): WeaveSpec | undefined {
+  const [profile, ...weaves] = text.split(';');
+  const rows = /^blocks\s+([A-Z\s|]+)$/i.exec(profile!.trim());
+  if (rows === null || weaves.length === 0) return undefined;
+  return {
+    kind: 'blocks',
+    profile: rows[1]!
+      .trim()
+      .toUpperCase()
+      .split(/[\s|]+/),
+    weaves: weaves.map((each) => {
+      const [, letter, words] = /^\s*([A-Z])\s*=\s*(.+)$/i.exec(each) ?? [];
+      const weave = letter === undefined ? undefined : parseWeave(words!);
+      if (weave === undefined || weave.kind === 'blocks')
+        throw new CoreError('weave/text', { text: each.trim().slice(0, 80) });
+      return { letter: letter!.toUpperCase(), weave };
+    }),
+  };
+}
+
 /** Longest text of one weave. */
 const MAX_TEXT = 600_000;
 
 /**
  * Reads a weave: "plain", "2/2 Z", "3/1/1/2 S step 2", "steps 3/3: 1 1 2", "warp rib 2/2", "hopsack 2", "herringbone
  * 2/2 8", "pointed 2/2 8", "satin 8/3", "sateen 5/2", "honeycomb 6", "crepe 12 seed 3 floats 3", "shaded 8/3 in 5",
- * "double", "double stitched", "rows ##.. .##. ..## #..#", "draft threading; tie-up, a treadle each; treadling".
+ * "double", "double stitched", "blocks AB BA; A = satin 5/2; B = sateen 5/2", "rows ##.. .##. ..## #..#", "draft threading; tie-up, a treadle each; treadling".
  *
  * @throws CoreError "weave/text" {text}, or as `buildWeave`
  */
 export function parseWeave(text: string): WeaveSpec {
   const plain = text.trim().slice(0, MAX_TEXT);
   if (/^plain$/i.test(plain)) return { kind: 'twill', over: 1, under: 1, hand: 'Z' };
+  const inBlocks = parseBlocks(plain);
+  if (inBlocks !== undefined) {
+    buildWeave(inBlocks);
+    return inBlocks;
+  }
   for (const { pattern, make } of NOTATIONS) {
     const match = pattern.exec(plain);
     if (match === null) continue;
@@ -167,6 +193,8 @@ export function formatWeave(spec: WeaveSpec): string {
       return `rows ${spec.rows.join(' ')}`;
     case 'draft':
       return `draft ${spec.threading.join(' ')}; ${spec.tieup.map((shafts) => shafts.join(' ')).join(', ')}; ${spec.treadling.join(' ')}`;
+    case 'blocks':
+      return `blocks ${spec.profile.join(' ')}; ${spec.weaves.map(({ letter, weave }) => `${letter} = ${formatWeave(weave)}`).join('; ')}`;
     default:
       return spec satisfies never;
   }
@@ -187,6 +215,8 @@ export function weaveName(spec: WeaveSpec): string {
       return `drafted, ${spec.threading.length} × ${spec.treadling.length}`;
     case 'double':
       return spec.stitched ? 'double plain, stitched' : 'double plain';
+    case 'blocks':
+      return `in ${spec.profile[0]!.length} × ${spec.profile.length} blocks`;
     default:
       return formatWeave(spec);
   }

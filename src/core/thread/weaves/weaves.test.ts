@@ -50,6 +50,8 @@ describe('weaves by rule', () => {
     ['shaded 8/3 in 5', 40, 8],
     ['double', 4, 4],
     ['double stitched', 8, 8],
+    ['blocks AB BA; A = satin 5/2; B = 2/2Z', 40, 40],
+    ['blocks AAB; A = plain; B = hopsack 2', 12, 4],
     ['draft 1 2 3 2; 1, 2 3, 1 3; 1 2 3', 4, 3],
   ])('%s has %i ends and %i picks, and reads back', (text, ends, picks) => {
     const spec = parseWeave(text);
@@ -73,6 +75,9 @@ describe('weaves by rule', () => {
     ['draft 1 40; 1; 1', 'draft/shaft'],
     ['draft 1 2; 1 99; 1', 'draft/tieup'],
     ['tartan', 'weave/text'],
+    ['blocks AB A; A = plain; B = plain', 'weave/profile'],
+    ['blocks AC; A = plain', 'weave/block'],
+    ['blocks A; A = blocks B; B = plain', 'weave/text'],
   ])('%s is refused', (text, code) => {
     expect(() => parseWeave(text)).toThrow(code);
   });
@@ -92,6 +97,13 @@ describe('weaves by rule', () => {
     expect(Math.max(warp.longest, weft.longest)).toBeLessThanOrEqual(3);
     expect(weave(1)).toEqual(weave(1));
     expect(weave(1)).not.toEqual(weave(2));
+  });
+});
+
+describe('blocks', () => {
+  it('stand in their profile’s places, the last row below', () => {
+    const { ends, up } = buildWeave(parseWeave('blocks AB BA; A = rows #; B = rows .'));
+    expect([up[0], up[1], up[ends], up[ends + 1]]).toEqual([0, 1, 1, 0]);
   });
 });
 
