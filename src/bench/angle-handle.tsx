@@ -1,7 +1,8 @@
 import { isStripe, type StripeDesign } from '../core/design/design-schema.ts';
 import { atAngle } from '../core/design/stripe/at-angle.ts';
-import { CoreError } from '../core/error.ts';
 import { slopeDegrees } from '../core/exact/slope.ts';
+import { followPointer } from '../kit/follow-pointer.ts';
+import { valueIfAny } from '../wording/attempt.ts';
 import { degreesText } from '../wording/lines.ts';
 import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
@@ -61,36 +62,26 @@ function isSloping({ construction: { slope } }: StripeDesign): boolean {
 function turnTo(degrees: number, tag: string): void {
   const design = benchState().history.present;
   if (!isStripe(design) || Math.abs(degrees) >= 90 || degrees === 0) return;
-  try {
-    dispatch({ kind: 'edit', edit: setStripe(atAngle(design, String(degrees))), tag });
-  } catch (error) {
-    // An angle so flat that no repeat is small enough is passed over while the hand goes on.
-    if (!(error instanceof CoreError)) throw error;
-  }
+  // An angle so flat that no repeat is small enough is passed over while the hand goes on.
+  const change = valueIfAny(() => atAngle(design, String(degrees)));
+  if (change !== undefined) dispatch({ kind: 'edit', edit: setStripe(change), tag });
 }
 
 function startTurn(event: React.PointerEvent<HTMLElement>): void {
   if (event.button !== 0) return;
   event.stopPropagation();
-  const element = event.currentTarget;
-  const box = element.parentElement!.getBoundingClientRect();
+  const box = event.currentTarget.parentElement!.getBoundingClientRect();
   const middle = { x: box.left + box.width / 2, y: box.top + box.height / 2 };
   const tag = `turn-${event.timeStamp}`;
-  element.setPointerCapture(event.pointerId);
-  const move = (moved: PointerEvent) => {
-    const [dx, dy] = [moved.clientX - middle.x, middle.y - moved.clientY];
-    if (Math.hypot(dx, dy) < 8) return;
-    // A line has no ends: both sides of the middle mean the same.
-    const degrees = (Math.atan2(dx < 0 ? -dy : dy, Math.abs(dx)) * 180) / Math.PI;
-    turnTo(Math.round(degrees / DRAG_STEP) * DRAG_STEP, tag);
-  };
-  const end = () => {
-    element.removeEventListener('pointermove', move);
-    element.removeEventListener('pointerup', end);
-    element.removeEventListener('pointercancel', end);
-    dispatch({ kind: 'settle' });
-  };
-  element.addEventListener('pointermove', move);
-  element.addEventListener('pointerup', end);
-  element.addEventListener('pointercancel', end);
+  followPointer(
+    event,
+    (moved) => {
+      const [dx, dy] = [moved.clientX - middle.x, middle.y - moved.clientY];
+      if (Math.hypot(dx, dy) < 8) return;
+      // A line has no ends: both sides of the middle mean the same.
+      const degrees = (Math.atan2(dx < 0 ? -dy : dy, Math.abs(dx)) * 180) / Math.PI;
+      turnTo(Math.round(degrees / DRAG_STEP) * DRAG_STEP, tag);
+    },
+    () => dispatch({ kind: 'settle' }),
+  );
 }

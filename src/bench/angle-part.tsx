@@ -10,7 +10,7 @@ import { fromMillimetres, parseLength } from '../core/units/length.ts';
 import { Choice } from '../kit/choice.tsx';
 import { DotChart } from '../kit/dot-chart.tsx';
 import { NumberField } from '../kit/number-field.tsx';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { valueIfAny } from '../wording/attempt.ts';
 import { degreesText, missText } from '../wording/lines.ts';
 import { lengthText, sideText } from '../wording/measures.ts';
 import { dispatch } from './bench-store.ts';
@@ -23,7 +23,7 @@ export function AnglePart() {
   const design = useStripe();
   const { slope, asked, measured } = design.construction;
   const wished = asked === null ? slopeDegrees(slope) : toNumber(readDegrees(asked));
-  const offers = useMemo(() => attempt(() => offersFor(design, wished)) ?? [], [design, wished]);
+  const offers = useMemo(() => valueIfAny(() => offersFor(design, wished)) ?? [], [design, wished]);
   const set = (change: Parameters<typeof setStripe>[0], tag?: string) =>
     dispatch({ kind: 'edit', edit: setStripe(change), ...(tag === undefined ? {} : { tag }) });
   return (
@@ -34,7 +34,7 @@ export function AnglePart() {
           text={asked ?? degreesText(slopeDegrees(slope)).replace('°', '').replace('−', '-')}
           resolve={resolveDegrees}
           onChange={(text) => {
-            const change = attempt(() => atAngle(design, text));
+            const change = valueIfAny(() => atAngle(design, text));
             if (change !== undefined) set(change, 'angle');
           }}
           after={<span className="text-ash">°</span>}
@@ -185,13 +185,4 @@ function SquareForm() {
 
 function resolveDegrees(text: string): string {
   return toDecimal(readDegrees(text), 6);
-}
-
-function attempt<T>(work: () => T): T | undefined {
-  try {
-    return work();
-  } catch (error) {
-    if (errorSentence(error) !== undefined) return undefined;
-    throw error;
-  }
 }

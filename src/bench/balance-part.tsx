@@ -2,18 +2,19 @@ import { useMemo } from 'react';
 import type { Shade } from '../core/colour/shade.ts';
 import { type Balance, balanceOf, type DirectionBalance, type ShadeShare } from '../core/design/balance.ts';
 import type { PlaidDesign } from '../core/design/design-schema.ts';
-import { CoreError } from '../core/error.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import { layOut } from '../core/thread/sequence.ts';
 import { BarChart, type BarPart } from '../kit/bar-chart.tsx';
-import { plural } from '../wording/measures.ts';
+import { ShadeName } from '../kit/shade-name.tsx';
+import { valueIfAny } from '../wording/attempt.ts';
+import { percentText, plural } from '../wording/measures.ts';
 import { Measure } from './panel.tsx';
 
 const BARS = ['Warp', 'Weft', 'Cloth'];
 
 /** How much there is of each shade, and what is the same as what. */
 export function BalancePart({ design }: { design: PlaidDesign }) {
-  const balance = useMemo(() => attempt(design), [design]);
+  const balance = useMemo(() => valueIfAny(() => balanceOf(design)), [design]);
   const parts = useMemo(() => balance && shareParts(balance), [balance]);
   const widths = useMemo(() => widthParts(design), [design]);
   if (balance === undefined || parts === undefined) return null;
@@ -21,7 +22,7 @@ export function BalancePart({ design }: { design: PlaidDesign }) {
   return (
     <section aria-label="Balance" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Balance</h3>
-      <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percent} height={96} />
+      <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={96} />
       <table className="w-full border-collapse text-right">
         <thead>
           <tr className="hint">
@@ -34,17 +35,12 @@ export function BalancePart({ design }: { design: PlaidDesign }) {
         <tbody className="numbers">
           {rowsOf(balance).map(({ shade, ends, picks, share }) => (
             <tr key={shade.key} className="border-rule border-t">
-              <td className="py-1 text-left font-text">
-                <span className="flex items-center gap-2">
-                  <span className="chip h-4 w-4" style={{ backgroundColor: shade.hex }} />
-                  <span className="min-w-0 max-w-36 truncate" title={shade.name}>
-                    {shade.name}
-                  </span>
-                </span>
+              <td className="py-1 text-left">
+                <ShadeName shade={shade} />
               </td>
               <td>{ends ?? ''}</td>
               <td>{picks ?? ''}</td>
-              <td>{share === undefined ? '' : percent(share)}</td>
+              <td>{share === undefined ? '' : percentText(share)}</td>
             </tr>
           ))}
         </tbody>
@@ -68,15 +64,6 @@ export function BalancePart({ design }: { design: PlaidDesign }) {
       </dl>
     </section>
   );
-}
-
-function attempt(design: PlaidDesign): Balance | undefined {
-  try {
-    return balanceOf(design);
-  } catch (error) {
-    if (error instanceof CoreError) return undefined;
-    throw error;
-  }
 }
 
 interface Row {
@@ -126,10 +113,6 @@ function widthParts({ construction, shades }: PlaidDesign): {
       sizes: laid.map((band) => (band.shade === key ? band.count : 0)),
     })),
   };
-}
-
-function percent(share: number): string {
-  return `${(share * 100).toFixed(1)} %`;
 }
 
 function threads(count: number): string {

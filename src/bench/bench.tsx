@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
-import { isPlaid } from '../core/design/design-schema.ts';
+import { isWoven } from '../core/design/design-schema.ts';
 import { startAutosave } from './autosave.ts';
 import type { OpenedDesign, Step } from './bench-state.ts';
 import { openDesign, useBench, useBenchState, useDesign } from './bench-store.ts';
@@ -48,8 +48,7 @@ function OpenBench() {
   const step = useBenchState((state) => state.step);
   const colourways = useCloth((cloth) => cloth.sideBySide) && step === 'Colours';
   const design = useDesign();
-  const woven = isPlaid(design) && design.construction.crossing === 'woven';
-  const draft = useCloth((cloth) => cloth.draft) && step === 'Build' && woven;
+  const draft = useCloth((cloth) => cloth.draft) && step === 'Build' && isWoven(design);
   const Shown = PANELS[step];
   useEffect(startAutosave, []);
   useRepeatCheck();

@@ -10,6 +10,7 @@ import {
   parseCardCsv,
   parseCardTokens,
 } from '../core/formats/shade-card.ts';
+import { TwoShades } from '../kit/shade-name.tsx';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { plural } from '../wording/measures.ts';
 import { benchState, dispatch, useDesign } from './bench-store.ts';
@@ -63,14 +64,7 @@ export function CardTools() {
           <span className="label">Hardly to be told apart</span>
           <ul className="m-0 list-none p-0">
             {pairs.map(({ one, other, difference }) => (
-              <li key={`${one.key} ${other.key}`} className="flex items-center gap-2 py-1">
-                <span className="flex flex-none overflow-hidden rounded" aria-hidden="true">
-                  <span className="h-6 w-6" style={{ backgroundColor: one.hex }} />
-                  <span className="h-6 w-6" style={{ backgroundColor: other.hex }} />
-                </span>
-                <span className="min-w-0 flex-1 truncate" title={`${one.name} and ${other.name}`}>
-                  {one.name}, {other.name}
-                </span>
+              <TwoShades key={`${one.key} ${other.key}`} one={one} other={other}>
                 <span className="hint numbers">ΔE {difference.toFixed(1)}</span>
                 <button
                   type="button"
@@ -80,7 +74,7 @@ export function CardTools() {
                 >
                   Merge
                 </button>
-              </li>
+              </TwoShades>
             ))}
           </ul>
         </div>
@@ -90,16 +84,9 @@ export function CardTools() {
           <span className="label">Contrast where bands touch</span>
           <ul className="m-0 list-none p-0" aria-label="Contrast where bands touch">
             {touching.slice(0, PAIRS).map(({ one, other, contrast }) => (
-              <li key={`${one.key} ${other.key}`} className="flex items-center gap-2 py-1">
-                <span className="flex flex-none overflow-hidden rounded" aria-hidden="true">
-                  <span className="h-6 w-6" style={{ backgroundColor: one.hex }} />
-                  <span className="h-6 w-6" style={{ backgroundColor: other.hex }} />
-                </span>
-                <span className="min-w-0 flex-1 truncate" title={`${one.name} and ${other.name}`}>
-                  {one.name}, {other.name}
-                </span>
+              <TwoShades key={`${one.key} ${other.key}`} one={one} other={other}>
                 <span className="numbers">{contrast.toFixed(1)} : 1</span>
-              </li>
+              </TwoShades>
             ))}
           </ul>
           {touching.length > PAIRS && (

@@ -1,5 +1,5 @@
 import { Check, Minus, X } from 'lucide-react';
-import { asStripe, type Design, isPlaid } from '../core/design/design-schema.ts';
+import { asStripe, type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
 import { toText } from '../core/exact/rational.ts';
 import { isRational } from '../core/exact/root.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
@@ -36,8 +36,8 @@ export function CheckPanel() {
       ) : (
         <Proof design={design} report={report} />
       )}
-      {isPlaid(design) && problem === undefined && <WeaveFactsPart design={design} />}
-      {isPlaid(design) && design.construction.crossing === 'woven' && <YarnPart design={design} />}
+      {isWoven(design) && problem === undefined && <WeaveFactsPart design={design} />}
+      {isWoven(design) && <YarnPart design={design} />}
       {isPlaid(design) ? <BalancePart design={design} /> : <StripeBalancePart design={asStripe(design)} />}
     </Panel>
   );

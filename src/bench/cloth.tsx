@@ -3,6 +3,7 @@ import { seenFromBehind } from '../core/design/behind.ts';
 import { pitchOf } from '../core/design/compile-design.ts';
 import { type Design, isPlaid } from '../core/design/design-schema.ts';
 import { threadCount } from '../core/thread/sequence.ts';
+import { followPointer } from '../kit/follow-pointer.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
 import { AngleHandle } from './angle-handle.tsx';
 import { useBenchState, useDesign } from './bench-store.ts';
@@ -140,25 +141,15 @@ function boxOf(
 
 function startPan(event: React.PointerEvent<HTMLCanvasElement>): void {
   if (event.button !== 0 && event.button !== 1) return;
-  const element = event.currentTarget;
-  element.setPointerCapture(event.pointerId);
   let last = { x: event.clientX, y: event.clientY };
-  const move = (moved: PointerEvent) => {
+  followPointer(event, (moved) => {
     const { camera } = useCloth.getState();
     if (camera === undefined) return;
     const x = camera.x + moved.clientX - last.x;
     const y = camera.y + moved.clientY - last.y;
     last = { x: moved.clientX, y: moved.clientY };
     useCloth.setState({ camera: settleCamera({ ...camera, x, y }) });
-  };
-  const end = () => {
-    element.removeEventListener('pointermove', move);
-    element.removeEventListener('pointerup', end);
-    element.removeEventListener('pointercancel', end);
-  };
-  element.addEventListener('pointermove', move);
-  element.addEventListener('pointerup', end);
-  element.addEventListener('pointercancel', end);
+  });
 }
 
 function useWheel(host: React.RefObject<HTMLDivElement | null>, pixelRatio: number, threads: boolean): void {

@@ -1,7 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Shade } from '../core/colour/shade.ts';
 import { threadsOfPlaid } from '../core/design/plaid/compile-plaid.ts';
-import { CoreError } from '../core/error.ts';
 import type { Interlacing } from '../core/thread/weave.ts';
 import { buildWeave } from '../core/thread/weaves/build-weave.ts';
 import { draftOf, draftSize } from '../core/thread/weaves/draft.ts';
@@ -9,8 +8,9 @@ import { markLongFloats } from '../core/thread/weaves/float-counts.ts';
 import { matrixRows } from '../core/thread/weaves/matrix.ts';
 import type { Draft, WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
+import { followPointer } from '../kit/follow-pointer.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { type Attempt, attempt } from '../wording/attempt.ts';
 import { benchState, dispatch } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { setWeave } from './design-edits.ts';
@@ -43,7 +43,7 @@ export function DraftView() {
     observer.observe(host.current!);
     return () => observer.disconnect();
   }, []);
-  const draft = 'draft' in found ? found.draft : undefined;
+  const draft = 'value' in found ? found.value : undefined;
   const layout = useMemo(() => shownLayout(draft, structure), [draft, structure]);
   const across = layout.ends + GAP + layout.treadles + STRIP;
   const down = layout.shafts + GAP + layout.picks + STRIP;
@@ -115,14 +115,8 @@ const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
 };
 
 /** The draft as it is kept, else the one with the fewest shafts and treadles. */
-function draftFor(weave: WeaveSpec, structure: Interlacing): { draft: Draft } | { problem: string } {
-  if (weave.kind === 'draft') return { draft: weave };
-  try {
-    return { draft: draftOf(structure) };
-  } catch (error) {
-    if (error instanceof CoreError) return { problem: errorSentence(error)! };
-    throw error;
-  }
+function draftFor(weave: WeaveSpec, structure: Interlacing): Attempt<Draft> {
+  return attempt(() => (weave.kind === 'draft' ? weave : draftOf(structure)));
 }
 
 function shownLayout(draft: Draft | undefined, { ends, picks }: Interlacing): DraftLayout {
@@ -145,7 +139,7 @@ function workCell(cell: DraftCell, on: boolean, tag: string): void {
   }
   const found = draftFor(construction.weave, structure);
   if ('problem' in found) return;
-  const edited = editDraft(found.draft, cell, on);
+  const edited = editDraft(found.value, cell, on);
   const { threading, tieup, treadling } = edited;
   dispatch({ kind: 'edit', edit: setWeave({ kind: 'draft', threading, tieup, treadling }), tag });
 }
@@ -167,22 +161,15 @@ function startWork(event: React.PointerEvent<HTMLCanvasElement>, { cellOf, draft
       ? structure.up[first.up * structure.ends + first.across] === 1
       : first.part === 'tieup' && (draft?.tieup[first.across]?.includes(first.up + 1) ?? false);
   const tag = `draft-${event.timeStamp}`;
-  const element = event.currentTarget;
-  element.setPointerCapture(event.pointerId);
   workCell(first, !filled, tag);
-  const move = (moved: PointerEvent) => {
-    const cell = cellOf(moved);
-    if (cell?.part === first.part) workCell(cell, !filled, tag);
-  };
-  const end = () => {
-    element.removeEventListener('pointermove', move);
-    element.removeEventListener('pointerup', end);
-    element.removeEventListener('pointercancel', end);
-    dispatch({ kind: 'settle' });
-  };
-  element.addEventListener('pointermove', move);
-  element.addEventListener('pointerup', end);
-  element.addEventListener('pointercancel', end);
+  followPointer(
+    event,
+    (moved) => {
+      const cell = cellOf(moved);
+      if (cell?.part === first.part) workCell(cell, !filled, tag);
+    },
+    () => dispatch({ kind: 'settle' }),
+  );
 }
 
 interface DraftScene {

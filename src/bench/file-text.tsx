@@ -3,7 +3,7 @@ import { designToCsv } from '../core/design/exchange/counts-csv.ts';
 import { designToText } from '../core/design/exchange/counts-text.ts';
 import { designToWif } from '../core/design/exchange/wif-design.ts';
 import { writeDesignText } from '../core/design/read-design.ts';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { attempt } from '../wording/attempt.ts';
 import { useDesign } from './bench-store.ts';
 import { type SendFile, useSend } from './send-store.ts';
 
@@ -21,7 +21,8 @@ const SHOWN = 20_000;
 export function FileText() {
   const design = useDesign();
   const { file } = useSend();
-  const text = attempt(() => WRITERS[file]?.(design) ?? '');
+  const written = attempt(() => WRITERS[file]?.(design) ?? '');
+  const text = 'value' in written ? written.value : written.problem;
   return (
     <section aria-label="What will be sent" className="h-full p-8">
       <pre
@@ -33,15 +34,4 @@ export function FileText() {
       </pre>
     </section>
   );
-}
-
-/** What is written, or why nothing can be. */
-function attempt(write: () => string): string {
-  try {
-    return write();
-  } catch (error) {
-    const sentence = errorSentence(error);
-    if (sentence === undefined) throw error;
-    return sentence;
-  }
 }

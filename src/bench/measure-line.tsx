@@ -2,9 +2,8 @@ import { Eye } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { PROOFS, type Proof } from '../core/colour/proof.ts';
-import { hasBack } from '../core/design/behind.ts';
 import { pitchOf } from '../core/design/compile-design.ts';
-import { isPlaid } from '../core/design/design-schema.ts';
+import { isPlaid, isWoven } from '../core/design/design-schema.ts';
 import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
@@ -64,7 +63,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
           {report !== undefined && <VerdictMark verdict={report.verdict} />}
         </span>
       </div>
-      {looking && behind && hasBack(design) && <span className="font-text text-weld">From behind</span>}
+      {looking && behind && isWoven(design) && <span className="font-text text-weld">From behind</span>}
       {looking && proof !== 'none' && (
         <span className="font-text text-weld">Proof: {PROOF_NAMES[proof].toLowerCase()}</span>
       )}
@@ -137,7 +136,7 @@ function ViewControls() {
               on={ticket}
               onChange={(on) => useCloth.setState({ ticket: on })}
             />
-            {hasBack(design) && (
+            {isWoven(design) && (
               <Toggle
                 text="From behind"
                 hint="B"

@@ -1,12 +1,11 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { type Design, isStripe } from '../core/design/design-schema.ts';
-import { CoreError } from '../core/error.ts';
 import { coarsen } from '../core/picture/block-grid.ts';
 import { typedThreads } from '../core/thread/band.ts';
 import { Choice } from '../kit/choice.tsx';
 import { Dialog } from '../kit/dialog.tsx';
 import { NumberField } from '../kit/number-field.tsx';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { attempt } from '../wording/attempt.ts';
 import { plural } from '../wording/measures.ts';
 import { dispatch, useDesign } from './bench-store.ts';
 import { type Direction, railsOf, sequenceOf, setShades } from './design-edits.ts';
@@ -79,7 +78,7 @@ function PictureWork({ picture, direction, onClose, onOther }: PictureWorkProps)
     () => attempt(() => bandsFromPicture(grid, deferred, design)),
     [grid, deferred, design],
   );
-  const bands = 'problem' in made ? [] : made;
+  const bands = 'value' in made ? made.value : NO_BANDS;
   const card = useMemo(
     () => attempt(() => withColours(design.shades, new Set(bands.map(({ hex }) => hex)))),
     [design.shades, bands],
@@ -95,7 +94,7 @@ function PictureWork({ picture, direction, onClose, onOther }: PictureWorkProps)
         if (problem !== undefined || 'problem' in card) return;
         const edit =
           direction === undefined
-            ? setShades(card)
+            ? setShades(card.value)
             : takeBands(direction, inOrder(design, direction, bands, wish));
         dispatch({ kind: 'edit', edit });
         dispatch({ kind: 'select', selection: undefined });
@@ -264,6 +263,9 @@ function Slider({ label, value, range: [least, most], text, onChange }: SliderPr
   );
 }
 
+/** The same empty list each time, so that nothing is worked out anew for it. */
+const NO_BANDS: readonly PictureBand[] = [];
+
 /** Blocks along the shorter side when a picture is opened. */
 const FIRST_BLOCKS = 48;
 
@@ -291,13 +293,4 @@ function firstTotal(design: Design): number {
 /** So that the largest block is the whole shorter side. */
 function mostTimes({ grid }: OpenPicture): number {
   return Math.max(1, Math.min(grid.columns, grid.rows));
-}
-
-function attempt<T>(work: () => T): T | { readonly problem: string } {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof CoreError) return { problem: errorSentence(error)! };
-    throw error;
-  }
 }

@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import { BYTE_OF_LINEAR } from '../core/colour/linear.ts';
 import type { BlockGrid } from '../core/picture/block-grid.ts';
 import type { Place } from '../core/picture/blocks-on-line.ts';
+import { followPointer } from '../kit/follow-pointer.ts';
 
 /** Room for the picture, in CSS pixels. */
 const ROOM = { width: 600, height: 380 } as const;
@@ -33,7 +34,7 @@ export function PictureView({ grid, from, to, onLine }: PictureViewProps) {
   const draw = (event: React.PointerEvent) => {
     if (event.button !== 0) return;
     const start = placeOf(event);
-    follow(event, (moved) => onLine(start, placeOf(moved)));
+    followPointer(event, (moved) => onLine(start, placeOf(moved)));
   };
   // The blocks of the last column and row reach over the picture's edge.
   const [drawnWidth, drawnHeight] = [grid.columns * grid.block * scale, grid.rows * grid.block * scale];
@@ -84,7 +85,7 @@ export function PictureView({ grid, from, to, onLine }: PictureViewProps) {
             style={{ left: place.x * scale, top: place.y * scale }}
             onPointerDown={(event) => {
               event.stopPropagation();
-              follow(event, (moved) => move(placeOf(moved)));
+              followPointer(event, (moved) => move(placeOf(moved)));
             }}
             onKeyDown={(event) => {
               const [dx, dy] = ARROWS[event.key] ?? [0, 0];
@@ -112,20 +113,6 @@ const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
 
 function clamp(value: number, most: number): number {
   return Math.min(most, Math.max(0, value));
-}
-
-/** Hears where a pressed pointer goes until it is let go. */
-function follow(event: React.PointerEvent, moved: (event: PointerEvent) => void): void {
-  const element = event.currentTarget as HTMLElement;
-  element.setPointerCapture(event.pointerId);
-  const end = () => {
-    element.removeEventListener('pointermove', moved);
-    element.removeEventListener('pointerup', end);
-    element.removeEventListener('pointercancel', end);
-  };
-  element.addEventListener('pointermove', moved);
-  element.addEventListener('pointerup', end);
-  element.addEventListener('pointercancel', end);
 }
 
 /** One canvas pixel a block. */

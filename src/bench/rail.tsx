@@ -4,6 +4,7 @@ import type { Shade } from '../core/colour/shade.ts';
 import { isStripe } from '../core/design/design-schema.ts';
 import { splitBand } from '../core/thread/edit-bands.ts';
 import { type LaidBand, layOut, threadCount } from '../core/thread/sequence.ts';
+import { followPointer } from '../kit/follow-pointer.ts';
 import { dragEdge, dropBand, dropPlace } from './band-drag.ts';
 import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { layGeometry } from './cloth-camera.ts';
@@ -278,7 +279,6 @@ function startDrag(event: React.PointerEvent, { axis, laid, host, setDrop }: Dra
   const tag = `drag-${direction}-${event.timeStamp}`;
   let wandered = false;
   if (band !== undefined) dispatch({ kind: 'select', selection: { direction, band: band.source } });
-  host.setPointerCapture(event.pointerId);
 
   const move = (moved: PointerEvent) => {
     const place = placeOf(moved, host, direction);
@@ -293,9 +293,6 @@ function startDrag(event: React.PointerEvent, { axis, laid, host, setDrop }: Dra
     }
   };
   const end = (released: PointerEvent) => {
-    host.removeEventListener('pointermove', move);
-    host.removeEventListener('pointerup', end);
-    host.removeEventListener('pointercancel', end);
     setDrop(undefined);
     if (wandered && edge === undefined && band !== undefined && released.type === 'pointerup') {
       const place = threadsAt(axis, placeOf(released, host, direction));
@@ -308,7 +305,5 @@ function startDrag(event: React.PointerEvent, { axis, laid, host, setDrop }: Dra
     }
     dispatch({ kind: 'settle' });
   };
-  host.addEventListener('pointermove', move);
-  host.addEventListener('pointerup', end);
-  host.addEventListener('pointercancel', end);
+  followPointer(event, move, end, host);
 }

@@ -1,13 +1,12 @@
 import { useMemo, useState } from 'react';
-import { isStripe, type StripeDesign } from '../core/design/design-schema.ts';
-import { CoreError } from '../core/error.ts';
+import { type Design, isStripe, type StripeDesign } from '../core/design/design-schema.ts';
 import { exactDecimal } from '../core/exact/exact-decimal.ts';
 import { formatThreadCount } from '../core/formats/thread-count.ts';
 import { typedThreads } from '../core/thread/band.ts';
 import { checkSequence, layOut, type Sequence } from '../core/thread/sequence.ts';
 import { Choice } from '../kit/choice.tsx';
 import { Dialog } from '../kit/dialog.tsx';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { type Attempt, attempt } from '../wording/attempt.ts';
 import { plural } from '../wording/measures.ts';
 import { dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { type Direction, sequenceOf, setSequence } from './design-edits.ts';
@@ -33,10 +32,7 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
   const selected = useBenchState((state) => state.selection?.band ?? 0);
   const sequence = sequenceOf(design, direction);
   const [wish, setWish] = useState<ReworkWish>(() => firstWish(design.shades, sequence, selected));
-  const made = useMemo(
-    () => attempt(() => rework(design, direction, wish), sequence),
-    [design, direction, wish, sequence],
-  );
+  const made = useMemo(() => attempt(() => reworked(design, direction, wish)), [design, direction, wish]);
   const set = (change: Partial<ReworkWish>) => setWish((old) => ({ ...old, ...change }));
   return (
     <Dialog
@@ -50,7 +46,7 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
         onSubmit={(event) => {
           event.preventDefault();
           if ('problem' in made) return;
-          dispatch({ kind: 'edit', edit: setSequence(direction, { ...sequence, bands: made.bands }) });
+          dispatch({ kind: 'edit', edit: setSequence(direction, { ...sequence, bands: made.value.bands }) });
           onClose();
         }}
       >
@@ -128,21 +124,13 @@ function firstWish(shades: readonly { key: string }[], { bands }: Sequence, sele
 }
 
 /** The rework's result, also refused when it could not be laid out. */
-function attempt(
-  work: () => ReworkResult,
-  { mirror }: Sequence,
-): ReworkResult | { readonly problem: string } {
-  try {
-    const result = work();
-    checkSequence({ bands: result.bands, mirror });
-    return result;
-  } catch (error) {
-    if (error instanceof CoreError) return { problem: errorSentence(error)! };
-    throw error;
-  }
+function reworked(design: Design, direction: Direction, wish: ReworkWish): ReworkResult {
+  const result = rework(design, direction, wish);
+  checkSequence({ bands: result.bands, mirror: sequenceOf(design, direction).mirror });
+  return result;
 }
 
-function Outcome({ sequence, made }: { sequence: Sequence; made: ReturnType<typeof attempt> }) {
+function Outcome({ sequence, made }: { sequence: Sequence; made: Attempt<ReworkResult> }) {
   return (
     <div aria-live="polite" className="flex flex-col gap-2 border-rule border-t pt-3">
       <span className="label mb-0">Now</span>
@@ -152,8 +140,8 @@ function Outcome({ sequence, made }: { sequence: Sequence; made: ReturnType<type
         <p className="rounded-lg bg-madder-pale px-3 py-2 text-madder">{made.problem}</p>
       ) : (
         <>
-          <Strip sequence={{ ...sequence, bands: made.bands }} />
-          {made.note !== '' && <p className="hint">{made.note}</p>}
+          <Strip sequence={{ ...sequence, bands: made.value.bands }} />
+          {made.value.note !== '' && <p className="hint">{made.value.note}</p>}
         </>
       )}
     </div>

@@ -1,7 +1,7 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { isPlaid } from '../core/design/design-schema.ts';
+import { isPlaid, isWoven } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
 import { parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
 import { Choice } from '../kit/choice.tsx';
@@ -69,7 +69,7 @@ export function SendPanel() {
         }))}
         onChange={(file) => useSend.setState({ file })}
       />
-      {isPlaid(design) && design.construction.crossing === 'woven' && (
+      {isWoven(design) && (
         <Choice
           label="Or the structure alone"
           value={wish.file}
@@ -112,7 +112,7 @@ export function SendPanel() {
           ? `Send the ${NAMES[wish.file]}`
           : `Making it… ${(taken / 1e6).toFixed(1)} MB so far`}
       </button>
-      {isPlaid(design) && design.construction.crossing === 'woven' && (
+      {isWoven(design) && (
         <button type="button" className="button" onClick={() => setWeaving(true)}>
           Weave it on a loom…
         </button>

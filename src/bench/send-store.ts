@@ -1,10 +1,9 @@
 import { create } from 'zustand';
 import { type Design, isPlaid } from '../core/design/design-schema.ts';
-import { CoreError } from '../core/error.ts';
 import type { Rectangle } from '../core/exact/vector.ts';
 import { type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
 import { parseResolution } from '../core/units/resolution.ts';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { type Attempt, attempt } from '../wording/attempt.ts';
 
 export const SEND_FILES = ['png', 'svg', 'txt', 'csv', 'wif', 'json', 'draft', 'paper', 'texture'] as const;
 export type SendFile = (typeof SEND_FILES)[number];
@@ -36,19 +35,14 @@ export interface SendNumbers {
 }
 
 /** Reads a wish; the sentence says what of it is not right. */
-export function readWish(wish: SendWish, design: Design): SendNumbers | { problem: string } {
+export function readWish(wish: SendWish, design: Design): Attempt<SendNumbers> {
   const { lay, resolution } = design;
-  try {
-    return {
-      scale: byThread(wish, design)
-        ? { perStep: parsePerStep(wish.perThread) }
-        : { dpi: parseResolution(resolution) },
-      sheet: wish.what === 'sheet' ? parseSheet(wish.size, lay.unit) : undefined,
-    };
-  } catch (error) {
-    if (error instanceof CoreError) return { problem: errorSentence(error)! };
-    throw error;
-  }
+  return attempt(() => ({
+    scale: byThread(wish, design)
+      ? { perStep: parsePerStep(wish.perThread) }
+      : { dpi: parseResolution(resolution) },
+    sheet: wish.what === 'sheet' ? parseSheet(wish.size, lay.unit) : undefined,
+  }));
 }
 
 /** The name that the server has for a kind of file. */

@@ -51,7 +51,11 @@ function PictureView({ view }: { view: Size }) {
     if ('problem' in numbers) return undefined;
     const room = (side: number) => Math.max(0, side - 2 * MARGIN) * pixelRatio;
     const shown = inColourway(design, knownColourway(design, wish.colourway));
-    return { design: shown, numbers, room: { width: room(view.width), height: room(view.height) } };
+    return {
+      design: shown,
+      numbers: numbers.value,
+      room: { width: room(view.width), height: room(view.height) },
+    };
   }, [design, wish, view, pixelRatio]);
   const preview = useSendPreview(ask);
   if (preview === undefined) return null;

@@ -17,12 +17,14 @@ const WISH: SendWish = {
 
 describe('what is to be sent', () => {
   it('is read in numbers, or told in words', () => {
-    expect(readWish(WISH, DESIGN)).toEqual({ scale: { dpi: rational(300) }, sheet: undefined });
+    expect(readWish(WISH, DESIGN)).toEqual({
+      value: { scale: { dpi: rational(300) }, sheet: undefined },
+    });
     expect(readWish({ ...WISH, scale: 'thread', perThread: '2*3' }, DESIGN)).toMatchObject({
-      scale: { perStep: 6 },
+      value: { scale: { perStep: 6 } },
     });
     expect(readWish({ ...WISH, what: 'sheet' }, DESIGN)).toMatchObject({
-      sheet: { width: rational(300), height: rational(200) },
+      value: { sheet: { width: rational(300), height: rational(200) } },
     });
     expect(readWish({ ...WISH, what: 'sheet', size: 'large' }, DESIGN)).toEqual({
       problem: '“large” is not a number. Write one such as 24, 0.35, 3/4 or 2*12.',

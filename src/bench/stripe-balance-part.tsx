@@ -2,10 +2,12 @@ import { useMemo } from 'react';
 import { bandScale } from '../core/design/compile-design.ts';
 import type { StripeDesign } from '../core/design/design-schema.ts';
 import { type StripeBalance, stripeBalance } from '../core/design/stripe/stripe-balance.ts';
-import { CoreError } from '../core/error.ts';
 import { divide, type Rational, toDecimal, toNumber } from '../core/exact/rational.ts';
 import { unitMillimetres } from '../core/units/band-width.ts';
 import { BarChart } from '../kit/bar-chart.tsx';
+import { ShadeName } from '../kit/shade-name.tsx';
+import { valueIfAny } from '../wording/attempt.ts';
+import { percentText } from '../wording/measures.ts';
 import { Measure } from './panel.tsx';
 
 const BARS = ['Cloth'];
@@ -15,7 +17,7 @@ const DRAWN = 120;
 
 /** How much there is of each shade of a stripe, and what is the same as what. */
 export function StripeBalancePart({ design }: { design: StripeDesign }) {
-  const balance = useMemo(() => attempt(design), [design]);
+  const balance = useMemo(() => valueIfAny(() => stripeBalance(design)), [design]);
   const shares = useMemo(
     () => balance?.shares.map(({ shade, share }) => ({ ...shade, sizes: [toNumber(share)] })) ?? [],
     [balance],
@@ -27,7 +29,7 @@ export function StripeBalancePart({ design }: { design: StripeDesign }) {
   return (
     <section aria-label="Balance" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Balance</h3>
-      <BarChart title="Shares of each shade" bars={BARS} parts={shares} sizeText={percent} height={44} />
+      <BarChart title="Shares of each shade" bars={BARS} parts={shares} sizeText={percentText} height={44} />
       <table className="w-full border-collapse text-right">
         <thead>
           <tr className="hint">
@@ -39,17 +41,11 @@ export function StripeBalancePart({ design }: { design: StripeDesign }) {
         <tbody className="numbers">
           {balance.shares.map(({ shade, width: own, share }) => (
             <tr key={shade.key} className="border-rule border-t">
-              <td className="py-1 text-left font-text">
-                <span className="flex items-center gap-2">
-                  <span className="chip h-4 w-4" style={{ backgroundColor: shade.hex }} />
-                  <span className="min-w-0 max-w-36 truncate" title={shade.name}>
-                    {shade.name}
-                    {shade.key === design.construction.clear ? ' (clear)' : ''}
-                  </span>
-                </span>
+              <td className="py-1 text-left">
+                <ShadeName shade={shade} more={shade.key === design.construction.clear ? ' (clear)' : ''} />
               </td>
               <td>{width(own)}</td>
-              <td>{percent(toNumber(share))}</td>
+              <td>{percentText(toNumber(share))}</td>
             </tr>
           ))}
         </tbody>
@@ -65,15 +61,6 @@ export function StripeBalancePart({ design }: { design: StripeDesign }) {
       </dl>
     </section>
   );
-}
-
-function attempt(design: StripeDesign): StripeBalance | undefined {
-  try {
-    return stripeBalance(design);
-  } catch (error) {
-    if (error instanceof CoreError) return undefined;
-    throw error;
-  }
 }
 
 /** Writes millimetres in the stripe's unit. */
@@ -96,8 +83,4 @@ function widthParts(design: StripeDesign, { laid }: StripeBalance) {
     })),
     sizeText: (size: number) => `${Number(size.toFixed(3))} ${unit}`,
   };
-}
-
-function percent(share: number): string {
-  return `${(share * 100).toFixed(1)} %`;
 }

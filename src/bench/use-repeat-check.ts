@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import type { Design } from '../core/design/design-schema.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { latest } from '../kit/latest.ts';
-import type { Answer } from '../workers/cloth-worker.ts';
+import type { Attempt } from '../wording/attempt.ts';
 import { openClothWorker } from '../workers/open-worker.ts';
 import { dispatch, useDesign } from './bench-store.ts';
 
@@ -17,7 +17,7 @@ export function useRepeatCheck(): void {
   useEffect(() => {
     const worker = openClothWorker();
     ask.current = latest(
-      async (next: Design): Promise<Answer<RepeatReport>> => worker.check(next),
+      async (next: Design): Promise<Attempt<RepeatReport>> => worker.check(next),
       (answer) => {
         if ('value' in answer) dispatch({ kind: 'report', report: answer.value });
       },

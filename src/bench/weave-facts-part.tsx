@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { PlaidDesign } from '../core/design/design-schema.ts';
-import { weaveFacts } from '../core/design/weave-facts.ts';
+import { type WeaveFacts, weaveFacts } from '../core/design/weave-facts.ts';
 import { toDecimal, toText } from '../core/exact/rational.ts';
 import { BarChart } from '../kit/bar-chart.tsx';
 import { plural } from '../wording/measures.ts';
@@ -10,8 +10,7 @@ import { Measure } from './panel.tsx';
 /** What the structure is like as cloth: floats, soundness, what a loom needs. */
 export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
   const facts = useMemo(() => weaveFacts(design), [design]);
-  const chart = useMemo(() => facts && chartOf(facts.floats), [facts]);
-  if (facts === undefined || chart === undefined) return null;
+  const chart = useMemo(() => chartOf(facts.floats), [facts]);
   const { layers, warpShare, intersections, loom, ends, picks } = facts;
   return (
     <section aria-label="Structure" className="flex flex-col gap-2 border-rule border-t pt-3">
@@ -41,7 +40,7 @@ export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
 }
 
 /** Two bars for each length, warp and weft one on the other. */
-function chartOf({ warp, weft }: NonNullable<ReturnType<typeof weaveFacts>>['floats']) {
+function chartOf({ warp, weft }: WeaveFacts['floats']) {
   const longest = Math.max(warp.longest, weft.longest);
   const lengths = Array.from({ length: Math.min(40, longest) }, (_, at) => at + 1);
   return {

@@ -5,12 +5,12 @@ import { warpingToCsv, yarnToCsv } from '../core/design/exchange/yarn-csv.ts';
 import { type SettingFacts, settingFacts } from '../core/design/setting-facts.ts';
 import { type YarnNeed, yarnNeeds } from '../core/design/yarn.ts';
 import { parseMetres, parsePercent, type YarnPlan } from '../core/design/yarn-schema.ts';
-import { CoreError } from '../core/error.ts';
 import { add, type Rational, rational, toDecimal, toNumber } from '../core/exact/rational.ts';
 import { fromTex, parseYarnCount, toTex, YARN_SYSTEMS, type YarnSystem } from '../core/units/yarn-count.ts';
 import { BarChart } from '../kit/bar-chart.tsx';
 import { NumberField } from '../kit/number-field.tsx';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { ShadeName } from '../kit/shade-name.tsx';
+import { attempt } from '../wording/attempt.ts';
 import { dispatch } from './bench-store.ts';
 import { Measure } from './panel.tsx';
 import { whole } from './rework-wish.ts';
@@ -21,7 +21,7 @@ const BARS = ['Warp', 'Weft'];
 /** What a piece of this cloth takes in yarn. */
 export function YarnPart({ design }: { design: PlaidDesign }) {
   const { yarn } = design;
-  const needs = useMemo(() => attempt(design), [design]);
+  const needs = useMemo(() => attempt(() => yarnNeeds(design)), [design]);
   const set = (change: Partial<YarnPlan>) =>
     dispatch({
       kind: 'edit',
@@ -66,7 +66,7 @@ export function YarnPart({ design }: { design: PlaidDesign }) {
         <p className="text-madder">{needs.problem}</p>
       ) : (
         <>
-          <Needs needs={needs} />
+          <Needs needs={needs.value} />
           <Setting design={design} />
           <div className="flex flex-wrap gap-2">
             <button
@@ -158,13 +158,8 @@ function Needs({ needs }: { needs: readonly YarnNeed[] }) {
         <tbody className="numbers">
           {needs.map(({ direction, shade, threads, metres, grams }) => (
             <tr key={`${direction} ${shade.key}`} className="border-rule border-t">
-              <td className="py-1 text-left font-text">
-                <span className="flex items-center gap-2">
-                  <span className="chip h-4 w-4" style={{ backgroundColor: shade.hex }} />
-                  <span className="min-w-0 max-w-28 truncate" title={shade.name}>
-                    {shade.name}, {direction}
-                  </span>
-                </span>
+              <td className="py-1 text-left">
+                <ShadeName shade={shade} more={`, ${direction}`} />
               </td>
               <td>{threads}</td>
               <td>{toDecimal(metres, 0)}</td>
@@ -187,9 +182,7 @@ function Needs({ needs }: { needs: readonly YarnNeed[] }) {
 
 /** How close the threads are set, beside what yarn and structure allow, and how much they cover. */
 function Setting({ design }: { design: PlaidDesign }) {
-  const facts = settingFacts(design);
-  if (facts === undefined) return null;
-  const { warp, weft, cloth } = facts;
+  const { warp, weft, cloth } = useMemo(() => settingFacts(design), [design]);
   const two = (read: (way: SettingFacts) => number) => `${read(warp).toFixed(1)}, ${read(weft).toFixed(1)}`;
   return (
     <dl className="m-0 flex flex-col gap-1.5">
@@ -202,13 +195,4 @@ function Setting({ design }: { design: PlaidDesign }) {
 
 function gramsText(grams: number): string {
   return `${grams.toFixed(0)} g`;
-}
-
-function attempt(design: PlaidDesign): readonly YarnNeed[] | { readonly problem: string } {
-  try {
-    return yarnNeeds(design);
-  } catch (error) {
-    if (error instanceof CoreError) return { problem: errorSentence(error)! };
-    throw error;
-  }
 }

@@ -1,4 +1,4 @@
-import { asPlaid, isPlaid, type PlaidDesign } from '../core/design/design-schema.ts';
+import { isWoven } from '../core/design/design-schema.ts';
 import { weaveFacts } from '../core/design/weave-facts.ts';
 import { yarnNeeds } from '../core/design/yarn.ts';
 import { CoreError } from '../core/error.ts';
@@ -9,8 +9,8 @@ import { EXIT, readDesignFile } from './run.ts';
 /** `vetro facts`: floats, soundness and what a loom needs, in words or as JSON. */
 export function factsCommand(path: string, options: { json?: boolean }): number {
   const design = readDesignFile(path);
-  const facts = isPlaid(design) ? weaveFacts(asPlaid(design)) : undefined;
-  if (facts === undefined) throw new CoreError('weave/none', {});
+  if (!isWoven(design)) throw new CoreError('weave/none', {});
+  const facts = weaveFacts(design);
   const { floats, layers, warpShare, intersections, loom } = facts;
   const text =
     options.json === true
@@ -23,7 +23,7 @@ export function factsCommand(path: string, options: { json?: boolean }): number 
             shafts: loom?.shafts ?? null,
             treadles: loom?.treadles ?? null,
             intersections,
-            yarn: yarnNeeds(design as PlaidDesign).map(({ direction, shade, threads, metres, grams }) => ({
+            yarn: yarnNeeds(design).map(({ direction, shade, threads, metres, grams }) => ({
               direction,
               shade: shade.name,
               threads,

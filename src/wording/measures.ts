@@ -53,3 +53,8 @@ function signed(text: string): string {
 export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
+
+/** A share as "12.5 %". */
+export function percentText(share: number): string {
+  return `${(share * 100).toFixed(1)} %`;
+}

@@ -10,7 +10,7 @@ import { type Look, paintRows, preparePainting } from '../core/paint/painting.ts
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { proofed } from '../core/repeat/proofed.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../core/repeat/repeat-unit.ts';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { type Attempt, attempt } from '../wording/attempt.ts';
 
 /** What of the endless cloth is to be painted, in device pixels. */
 export interface PatchOrder {
@@ -26,9 +26,6 @@ export interface PatchOrder {
   readonly height: number;
 }
 
-/** An answer, or the sentence that says why there is none. */
-export type Answer<T> = { readonly value: T } | { readonly problem: string };
-
 let compiled: { readonly design: string; readonly unit: RepeatUnit } | undefined;
 
 /** The unit of the design asked for last is kept: panning and zooming paint it again and again. */
@@ -39,28 +36,18 @@ function unitOf(design: Design): RepeatUnit {
   return compiled.unit;
 }
 
-function answering<T>(work: () => T): Answer<T> {
-  try {
-    return { value: work() };
-  } catch (error) {
-    const problem = errorSentence(error);
-    if (problem === undefined) throw error;
-    return { problem };
-  }
-}
-
 const api = {
   /** Size of one repeat in threads; in millimetres where there are none. */
-  measure: (design: Design): Answer<{ ends: number; picks: number }> =>
-    answering(() => {
+  measure: (design: Design): Attempt<{ ends: number; picks: number }> =>
+    attempt(() => {
       const unit = unitOf(design);
       if (unit.content.kind === 'cells') return { ends: unit.content.width, picks: unit.content.height };
       const size = nearSize(repeatSize(unit)!);
       return { ends: toNumber(size.width), picks: toNumber(size.height) };
     }),
 
-  paint: (order: PatchOrder): Answer<ImageBitmap> => {
-    const answer = answering(() => {
+  paint: (order: PatchOrder): Attempt<ImageBitmap> => {
+    const answer = attempt(() => {
       const { tile, look, x, y, width, height } = order;
       const painting = preparePainting(proofed(unitOf(order.design), order.proof), {
         tile,
@@ -78,10 +65,10 @@ const api = {
   },
 
   /** Whole-pixel sizes of a picture that is to be sent. */
-  order: (design: Design, scale: PictureScale, sheet: Rectangle | undefined): Answer<PictureOrder> =>
-    answering(() => orderPicture(unitOf(design), scale, sheet)),
+  order: (design: Design, scale: PictureScale, sheet: Rectangle | undefined): Attempt<PictureOrder> =>
+    attempt(() => orderPicture(unitOf(design), scale, sheet)),
 
-  check: (design: Design): Answer<RepeatReport> => answering(() => checkDesign(design)),
+  check: (design: Design): Attempt<RepeatReport> => attempt(() => checkDesign(design)),
 };
 
 export type ClothWorker = typeof api;

@@ -7,9 +7,9 @@ import { orderPicture, parseSheet } from '../../src/core/formats/picture-order.t
 import { parseThreadCount } from '../../src/core/formats/thread-count.ts';
 import { repeatSize } from '../../src/core/repeat/repeat-unit.ts';
 import { cellAt } from '../../src/core/thread/cells.ts';
-import { longestFloat } from '../../src/core/thread/longest-float.ts';
 import { layOut, threadCount } from '../../src/core/thread/sequence.ts';
 import { interlace } from '../../src/core/thread/weave.ts';
+import { floatCounts } from '../../src/core/thread/weaves/float-counts.ts';
 import { pixelsPerMetre } from '../../src/core/units/resolution.ts';
 import { sampleDesign } from '../sample-design.ts';
 
@@ -65,8 +65,8 @@ describe('twill (ISO 3572 for the terms, ISO 2 for the hands; from memory)', () 
     [3, 1, 3],
     [4, 1, 4],
   ])('%i/%i floats over %i at most (common practice)', (over, under, longest) => {
-    const { warp, weft } = longestFloat(interlace({ over, under, hand: 'Z' }));
-    expect(Math.max(warp, weft)).toBe(longest);
+    const { warp, weft } = floatCounts(interlace({ over, under, hand: 'Z' }));
+    expect(Math.max(warp.longest, weft.longest)).toBe(longest);
   });
 });
 

@@ -59,8 +59,8 @@ describe('longest floats and warp’s share of the face (common practice of the 
   });
 
   it('plain has an intersection at every cell each way, 2/2 twill at every second', () => {
-    expect(faceFacts(weave('plain')).intersections).toBe(2 * 4);
-    expect(faceFacts(weave('2/2Z')).intersections).toBe((2 * 16) / 2);
+    expect(faceFacts(weave('plain'))).toMatchObject({ alongPicks: 4, alongEnds: 4 });
+    expect(faceFacts(weave('2/2Z'))).toMatchObject({ alongPicks: 8, alongEnds: 8 });
   });
 });
 

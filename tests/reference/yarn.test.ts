@@ -112,7 +112,7 @@ describe('setting (T. R. Ashenhurst 1884; F. T. Peirce, J. Textile Inst. 28 (193
       warp: { count: '16', system: 'Ne' as const },
       weft: { count: '16', system: 'Ne' as const },
     };
-    const facts = settingFacts({ ...design, yarn })!;
+    const facts = settingFacts({ ...design, yarn });
     expect(facts.warp.suggested).toBeCloseTo(56, 9);
     expect(facts.warp.cover).toBeCloseTo(7, 9);
     expect(facts.cloth).toBeCloseTo(7 + 7 - 49 / 28, 9);

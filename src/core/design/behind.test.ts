@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sampleDesign, someDesign } from '../../../tests/sample-design.ts';
 import { buildWeave } from '../thread/weaves/build-weave.ts';
-import { hasBack, seenFromBehind } from './behind.ts';
+import { seenFromBehind } from './behind.ts';
 import { compile } from './compile-design.ts';
 import { asPlaid, type PlaidDesign } from './design-schema.ts';
 import { threadsOfPlaid } from './plaid/compile-plaid.ts';
@@ -46,6 +46,5 @@ describe('seen from behind', () => {
   it('is nothing else for a print', () => {
     const print = sampleDesign('warp: A4 B2\nprint: multiply');
     expect(seenFromBehind(print)).toBe(print);
-    expect(hasBack(print)).toBe(false);
   });
 });

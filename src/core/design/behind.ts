@@ -3,7 +3,7 @@ import { turnSequence } from '../thread/turn.ts';
 import { buildWeave } from '../thread/weaves/build-weave.ts';
 import { draftSize } from '../thread/weaves/draft.ts';
 import { editMatrix, matrixRows } from '../thread/weaves/matrix.ts';
-import { type Design, isPlaid, type PlaidDesign } from './design-schema.ts';
+import { type Design, isWoven, type PlaidDesign } from './design-schema.ts';
 import { turnOf, weftOf } from './plaid/compile-plaid.ts';
 import type { Weave } from './plaid/weave-schema.ts';
 
@@ -12,7 +12,7 @@ import type { Weave } from './plaid/weave-schema.ts';
  * stripes have no back.
  */
 export function seenFromBehind(design: Design): Design {
-  if (!isPlaid(design) || design.construction.crossing !== 'woven') return design;
+  if (!isWoven(design)) return design;
   const { construction } = design;
   const laid = layOut(construction.warp).map(({ shade, count }) => ({ shade, count }));
   const weft = turnSequence(weftOf(construction), turnOf(construction));
@@ -38,9 +38,4 @@ function weaveBehind(weave: Weave): Weave {
     threading: [...weave.threading].reverse(),
     tieup: weave.tieup.map((lifted) => all.filter((shaft) => !lifted.includes(shaft))),
   };
-}
-
-/** Whether a design has a back to be seen. */
-export function hasBack(design: Design): boolean {
-  return isPlaid(design) && design.construction.crossing === 'woven';
 }

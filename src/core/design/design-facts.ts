@@ -1,8 +1,8 @@
 import { commonMultiple } from '../exact/common-multiple.ts';
-import { longestFloat } from '../thread/longest-float.ts';
 import type { Sequence } from '../thread/sequence.ts';
 import { smallestPeriod } from '../thread/smallest-period.ts';
 import { buildWeave } from '../thread/weaves/build-weave.ts';
+import { floatCounts } from '../thread/weaves/float-counts.ts';
 import type { Design, PlaidDesign } from './design-schema.ts';
 import { threadsOfPlaid, weftOf } from './plaid/compile-plaid.ts';
 
@@ -41,10 +41,10 @@ export function threadFacts(design: PlaidDesign): {
     const period = smallestPeriod(sequence);
     return { laidOut: sequence.length, period, weave, repeat: commonMultiple(period, weave) };
   };
-  const floats = woven && longestFloat(woven);
+  const floats = woven && floatCounts(woven);
   return {
     warp: direction(threads.warp, woven?.ends ?? 1),
     weft: direction(threads.weft, woven?.picks ?? 1),
-    float: floats && Math.max(floats.warp, floats.weft),
+    float: floats && Math.max(floats.warp.longest, floats.weft.longest),
   };
 }

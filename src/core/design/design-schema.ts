@@ -96,6 +96,11 @@ export function isPlaid(design: Design): design is PlaidDesign {
   return design.construction.kind === 'plaid';
 }
 
+/** Whether a design is woven thread by thread: not a print, not a stripe in widths. */
+export function isWoven(design: Design): design is PlaidDesign {
+  return isPlaid(design) && design.construction.crossing === 'woven';
+}
+
 /** For what only a plaid is asked for. */
 export function asPlaid(design: Design): PlaidDesign {
   if (!isPlaid(design)) throw new Error(`expected a plaid, got a ${design.construction.kind}`);

@@ -14,12 +14,13 @@ export interface SettingFacts {
   readonly cover: number;
 }
 
-/** Setting and cover of a woven plaid; undefined when it is printed. */
-export function settingFacts(
-  design: PlaidDesign,
-): { readonly warp: SettingFacts; readonly weft: SettingFacts; readonly cloth: number } | undefined {
+/** Setting and cover of a woven design. */
+export function settingFacts(design: PlaidDesign): {
+  readonly warp: SettingFacts;
+  readonly weft: SettingFacts;
+  readonly cloth: number;
+} {
   const { construction, lay, yarn } = design;
-  if (construction.crossing !== 'woven') return undefined;
   const firmness = firmnessOf(buildWeave(construction.weave));
   const direction = (way: 'warp' | 'weft'): SettingFacts => {
     const { count, system } = yarn[way];

@@ -21,20 +21,19 @@ export interface WeaveFacts {
 }
 
 /**
- * The facts of a plaid's structure; undefined when it is printed.
+ * The facts of a woven design's structure.
  * @throws CoreError as `buildWeave`
  */
-export function weaveFacts({ construction }: PlaidDesign): WeaveFacts | undefined {
-  if (construction.crossing !== 'woven') return undefined;
+export function weaveFacts({ construction }: PlaidDesign): WeaveFacts {
   const structure = buildWeave(construction.weave);
-  const { warpUp, intersections } = faceFacts(structure);
+  const { warpUp, alongPicks, alongEnds } = faceFacts(structure);
   return {
     ends: structure.ends,
     picks: structure.picks,
     floats: floatCounts(structure),
     layers: layersOf(structure),
     warpShare: rational(warpUp, structure.up.length),
-    intersections,
+    intersections: alongPicks + alongEnds,
     loom: loomOf(structure),
   };
 }

@@ -1,6 +1,7 @@
 import type { Interlacing } from '../thread/weave.ts';
 import { draftSize } from '../thread/weaves/draft.ts';
 import type { Draft } from '../thread/weaves/weave-spec.ts';
+import { escapeXml } from './escape-xml.ts';
 
 /** What is drawn on squared paper. */
 export interface DraftDrawing {
@@ -96,8 +97,4 @@ function paper(left: number, top: number, columns: number, rows: number): string
     `<path fill="none" stroke="#b9b3a4" stroke-width="0.04" d="${lines(false)}"/>` +
     `<path fill="none" stroke="#20292b" stroke-width="0.08" d="${lines(true)}"/>`
   );
-}
-
-function escapeXml(text: string): string {
-  return text.replace(/[&<>]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[sign]!);
 }

@@ -4,6 +4,7 @@ import { nearRational } from '../exact/root.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
 import type { Cells } from '../thread/cells.ts';
+import { escapeXml } from './escape-xml.ts';
 import { drawPartition, PLACES } from './partition-svg.ts';
 
 /** Most rectangles of one drawing; beyond it a picture is the better file. */
@@ -70,10 +71,6 @@ function viewOf(step: Vector, sheet: Rectangle): string {
 
 function length(millimetres: Rational): string {
   return `${toDecimal(millimetres, PLACES)}mm`;
-}
-
-function escapeXml(text: string): string {
-  return text.replace(/[&<>]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[sign]!);
 }
 
 /** One path a shade; runs of a row that go on unchanged below are drawn as one box. */

@@ -1,5 +1,6 @@
 import { add, divide, type Rational, rational } from '../exact/rational.ts';
 import type { Interlacing } from './weave.ts';
+import { faceFacts } from './weaves/float-counts.ts';
 
 /** How close a structure can be set: threads and intersections of one direction in one repeat. */
 export interface Firmness {
@@ -10,15 +11,9 @@ export interface Firmness {
 }
 
 /** Firmness of the ends (met along picks) and of the picks (met along ends). */
-export function firmnessOf({ ends, picks, up }: Interlacing): { ends: Firmness; picks: Firmness } {
-  let [alongPicks, alongEnds] = [0, 0];
-  for (let pick = 0; pick < picks; pick += 1) {
-    for (let end = 0; end < ends; end += 1) {
-      const here = up[pick * ends + end];
-      if (here !== up[pick * ends + ((end + 1) % ends)]) alongPicks += 1;
-      if (here !== up[((pick + 1) % picks) * ends + end]) alongEnds += 1;
-    }
-  }
+export function firmnessOf(structure: Interlacing): { ends: Firmness; picks: Firmness } {
+  const { ends, picks } = structure;
+  const { alongPicks, alongEnds } = faceFacts(structure);
   return {
     ends: { threads: ends, intersections: rational(alongPicks, picks) },
     picks: { threads: picks, intersections: rational(alongEnds, ends) },

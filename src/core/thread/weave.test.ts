@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { longestFloat } from './longest-float.ts';
 import { formatTwill, interlace, MAX_TWILL, parseTwill, twillName } from './weave.ts';
 
 /** Rows as drawn: the last pick at the top. */
@@ -37,11 +36,6 @@ describe('interlace', () => {
     [Number.NaN, 1],
   ])('refuses %d/%d', (over, under) => {
     expect(() => interlace({ over, under, hand: 'Z' })).toThrow('weave/float');
-  });
-
-  it('counts the longest float round the repeat', () => {
-    expect(longestFloat(interlace({ over: 3, under: 1, hand: 'Z' }))).toEqual({ warp: 3, weft: 1 });
-    expect(longestFloat({ ends: 2, picks: 2, up: Uint8Array.of(1, 0, 1, 0) })).toEqual({ warp: 2, weft: 1 });
   });
 });
 

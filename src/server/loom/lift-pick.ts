@@ -2,6 +2,7 @@ import { connect } from 'node:net';
 import { createInterface } from 'node:readline';
 import { z } from 'zod';
 import { CoreError } from '../../core/error.ts';
+import { readWords } from './read-words.ts';
 
 /** Milliseconds within which a loom must answer. */
 const PATIENCE = 4000;
@@ -43,12 +44,12 @@ export function liftPick(port: number, pick: number, lift: readonly number[]): P
     // The socket's own errors come here once more; they are told already.
     lines.on('error', () => fail('loom/lost'));
     lines.on('line', (line) => {
-      const words = answer.safeParse(parsed(line));
-      if (!words.success) {
+      const words = readWords(line, answer);
+      if (words === undefined) {
         fail('loom/words');
         return;
       }
-      const { pick: told, raised, error, shaft } = words.data;
+      const { pick: told, raised, error, shaft } = words;
       if (error !== undefined) {
         const known = ['stopped', 'jammed', 'shafts'].includes(error) ? error : 'words';
         fail(`loom/${known}`, shaft === undefined ? {} : { shaft });
@@ -59,12 +60,4 @@ export function liftPick(port: number, pick: number, lift: readonly number[]): P
       }
     });
   });
-}
-
-function parsed(line: string): unknown {
-  try {
-    return JSON.parse(line);
-  } catch {
-    return undefined;
-  }
 }

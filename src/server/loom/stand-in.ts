@@ -1,6 +1,7 @@
 import { createServer, type Socket } from 'node:net';
 import { createInterface } from 'node:readline';
 import { z } from 'zod';
+import { readWords } from './read-words.ts';
 
 /** What the stand-in is doing. */
 export type LoomState = 'ready' | 'stopped' | 'jammed';
@@ -45,18 +46,18 @@ export function startStandIn({
     const lines = createInterface({ input: socket });
     lines.on('error', () => socket.destroy());
     lines.on('line', (line) => {
-      const read = order.safeParse(line.length > MAX_LINE ? undefined : parsed(line));
-      if (!read.success) {
+      const words = line.length > MAX_LINE ? undefined : readWords(line, order);
+      if (words === undefined) {
         say({ error: 'words' });
-      } else if ('do' in read.data) {
-        const told = read.data.do;
+      } else if ('do' in words) {
+        const told = words.do;
         if (told === 'drop') for (const each of sockets) each.destroy();
         else {
           state = told === 'stop' ? 'stopped' : told === 'jam' ? 'jammed' : 'ready';
           say({ state });
         }
       } else {
-        const { pick, lift } = read.data;
+        const { pick, lift } = words;
         const wrong = lift.find((shaft) => shaft > shafts);
         if (wrong !== undefined) say({ pick, error: 'shafts', shaft: wrong });
         else if (state !== 'ready') say({ pick, error: state });
@@ -78,12 +79,4 @@ export function startStandIn({
       });
     });
   });
-}
-
-function parsed(line: string): unknown {
-  try {
-    return JSON.parse(line);
-  } catch {
-    return undefined;
-  }
 }

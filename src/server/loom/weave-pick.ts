@@ -1,6 +1,6 @@
 import type { Kysely } from 'kysely';
 import type { LoomAction, LoomView } from '../../contracts/loom.ts';
-import { type Design, isPlaid } from '../../core/design/design-schema.ts';
+import { type Design, isWoven } from '../../core/design/design-schema.ts';
 import { threadsOfPlaid } from '../../core/design/plaid/compile-plaid.ts';
 import { CoreError } from '../../core/error.ts';
 import { commonMultiple } from '../../core/exact/common-multiple.ts';
@@ -44,7 +44,7 @@ export async function weavePick(
 
 /** The lift plan of a design: what each pick lifts and its shade, round and round. */
 function planOf(design: Design) {
-  if (!isPlaid(design) || design.construction.crossing !== 'woven') throw new CoreError('weave/none', {});
+  if (!isWoven(design)) throw new CoreError('weave/none', {});
   const { construction, shades } = design;
   const { weave } = construction;
   const draft = weave.kind === 'draft' ? weave : draftOf(buildWeave(weave));

@@ -4,12 +4,12 @@ import type { Interlacing } from '../../thread/weave.ts';
 import { buildWeave } from '../../thread/weaves/build-weave.ts';
 import { draftOf } from '../../thread/weaves/draft.ts';
 import type { Draft } from '../../thread/weaves/weave-spec.ts';
-import { asPlaid, type Design, isPlaid } from '../design-schema.ts';
+import { asPlaid, type Design, isWoven } from '../design-schema.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
 
 /** @throws CoreError "weave/none" for a print or a stripe */
 export function structureOf(design: Design): Interlacing {
-  if (!isPlaid(design) || design.construction.crossing !== 'woven') throw new CoreError('weave/none', {});
+  if (!isWoven(design)) throw new CoreError('weave/none', {});
   return buildWeave(design.construction.weave);
 }
 

@@ -13,7 +13,7 @@ import { buildWeave } from '../../thread/weaves/build-weave.ts';
 import { draftOf, draftSize } from '../../thread/weaves/draft.ts';
 import type { Draft } from '../../thread/weaves/weave-spec.ts';
 import { parseDensity } from '../../units/density.ts';
-import { asPlaid, type Design, type Lay, type PlaidDesign } from '../design-schema.ts';
+import { type Design, isWoven, type Lay, type PlaidDesign } from '../design-schema.ts';
 import { newPlaid } from '../new-design.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
 
@@ -130,11 +130,8 @@ function simpleText(value: Rational): string {
  * @throws CoreError "weave/none" for a print or a stripe, "wif/too-large" {ends, picks, most}, or of `draftOf`
  */
 export function designToWif(design: Design): string {
-  if (design.construction.kind !== 'plaid' || design.construction.crossing !== 'woven') {
-    throw new CoreError('weave/none', {});
-  }
-  const plaid = asPlaid(design);
-  const { construction, shades, lay, name, kept } = plaid;
+  if (!isWoven(design)) throw new CoreError('weave/none', {});
+  const { construction, shades, lay, name, kept } = design;
   const { weave } = construction;
   const draft = weave.kind === 'draft' ? weave : draftOf(buildWeave(weave));
   const threads = threadsOfPlaid(construction, shades);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { SHADE_KEY } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
 import { parseExact } from '../../exact/parse-exact.ts';
-import type { Rational } from '../../exact/rational.ts';
+import { gcd, type Rational } from '../../exact/rational.ts';
 import { MAX_SLOPE } from '../../exact/slope.ts';
 import { MAX_BANDS } from '../../thread/band.ts';
 import { MIRRORS } from '../../thread/sequence.ts';
@@ -58,7 +58,5 @@ export type Stripe = z.infer<typeof stripeSchema>;
 export type WideBand = Stripe['bands'][number];
 
 function inLowestTerms(rise: number, run: number): boolean {
-  let [a, b] = [Math.abs(rise), run];
-  while (b !== 0) [a, b] = [b, a % b];
-  return a === 1 && (run > 0 || rise === 1);
+  return gcd(BigInt(rise), BigInt(run)) === 1n && (run > 0 || rise === 1);
 }

@@ -101,10 +101,19 @@ function markRuns(
   }
 }
 
-/** Share of the face that is warp, as cells; and how often a thread passes from one face to the other. */
-export function faceFacts({ ends, picks, up }: Interlacing): { warpUp: number; intersections: number } {
+/** What there is of a structure's face, in cells and in passages of threads from one face to the other. */
+export interface FaceFacts {
+  /** Cells where the warp lies on top. */
+  readonly warpUp: number;
+  /** Passages along picks, and along ends. */
+  readonly alongPicks: number;
+  readonly alongEnds: number;
+}
+
+export function faceFacts({ ends, picks, up }: Interlacing): FaceFacts {
   let warpUp = 0;
-  let intersections = 0;
+  let alongPicks = 0;
+  let alongEnds = 0;
   for (let pick = 0; pick < picks; pick += 1) {
     const row = pick * ends;
     const above = pick + 1 === picks ? 0 : row + ends;
@@ -113,9 +122,10 @@ export function faceFacts({ ends, picks, up }: Interlacing): { warpUp: number; i
       const here = up[row + end]!;
       warpUp += here;
       // Both are 0 or 1: they differ where their exclusive or is 1.
-      intersections += (here ^ before) + (here ^ up[above + end]!);
+      alongPicks += here ^ before;
+      alongEnds += here ^ up[above + end]!;
       before = here;
     }
   }
-  return { warpUp, intersections };
+  return { warpUp, alongPicks, alongEnds };
 }

@@ -3,10 +3,10 @@ import { formatTwill, parseTwill, twillName } from '../weave.ts';
 import { buildWeave } from './build-weave.ts';
 import type { SimpleWeave, WeaveSpec } from './weave-spec.ts';
 
-/** One way of writing a weave: how it is read, and what it makes. */
+/** One way of writing a weave: the form it has, and the spec that it says. */
 interface Notation {
-  readonly pattern: RegExp;
-  readonly make: (match: RegExpExecArray) => SimpleWeave;
+  readonly form: RegExp;
+  readonly specOf: (match: RegExpExecArray) => SimpleWeave;
 }
 
 function line(text: string): number[] {
@@ -17,8 +17,8 @@ const LINE = String.raw`\d{1,3}(?:\s*/\s*\d{1,3})+`;
 
 const NOTATIONS: readonly Notation[] = [
   {
-    pattern: new RegExp(`^(${LINE})\\s*(z|s)?(?:\\s+step\\s+(\\d{1,3}))?$`, 'i'),
-    make: ([, text, hand, step]) => {
+    form: new RegExp(`^(${LINE})\\s*(z|s)?(?:\\s+step\\s+(\\d{1,3}))?$`, 'i'),
+    specOf: ([, text, hand, step]) => {
       const parts = line(text!);
       if (parts.length === 2 && step === undefined)
         return { kind: 'twill', ...parseTwill(`${text}${hand ?? ''}`) };
@@ -31,16 +31,16 @@ const NOTATIONS: readonly Notation[] = [
     },
   },
   {
-    pattern: new RegExp(`^steps\\s+(${LINE})\\s*:\\s*(-?\\d{1,3}(?:[\\s,]+-?\\d{1,3})*)$`, 'i'),
-    make: ([, text, steps]) => ({
+    form: new RegExp(`^steps\\s+(${LINE})\\s*:\\s*(-?\\d{1,3}(?:[\\s,]+-?\\d{1,3})*)$`, 'i'),
+    specOf: ([, text, steps]) => ({
       kind: 'steps',
       line: line(text!),
       steps: steps!.split(/[\s,]+/).map(Number),
     }),
   },
   {
-    pattern: /^(warp|weft)\s+rib\s+(\d{1,2})\/(\d{1,2})$/i,
-    make: ([, face, a, b]) => ({
+    form: /^(warp|weft)\s+rib\s+(\d{1,2})\/(\d{1,2})$/i,
+    specOf: ([, face, a, b]) => ({
       kind: 'rib',
       face: face!.toLowerCase() === 'weft' ? 'weft' : 'warp',
       a: Number(a),
@@ -48,12 +48,12 @@ const NOTATIONS: readonly Notation[] = [
     }),
   },
   {
-    pattern: /^hopsack\s+(\d{1,2})(?:\s*[/x]\s*(\d{1,2}))?$/i,
-    make: ([, ends, picks]) => ({ kind: 'hopsack', ends: Number(ends), picks: Number(picks ?? ends) }),
+    form: /^hopsack\s+(\d{1,2})(?:\s*[/x]\s*(\d{1,2}))?$/i,
+    specOf: ([, ends, picks]) => ({ kind: 'hopsack', ends: Number(ends), picks: Number(picks ?? ends) }),
   },
   {
-    pattern: new RegExp(`^(herringbone|pointed)\\s+(${LINE})\\s+(?:run\\s+)?(\\d{1,3})$`, 'i'),
-    make: ([, name, text, run]) => ({
+    form: new RegExp(`^(herringbone|pointed)\\s+(${LINE})\\s+(?:run\\s+)?(\\d{1,3})$`, 'i'),
+    specOf: ([, name, text, run]) => ({
       kind: 'turned',
       line: line(text!),
       run: Number(run),
@@ -61,18 +61,18 @@ const NOTATIONS: readonly Notation[] = [
     }),
   },
   {
-    pattern: /^(satin|sateen)\s+(\d{1,3})\s*\/\s*(\d{1,3})$/i,
-    make: ([, name, ends, step]) => ({
+    form: /^(satin|sateen)\s+(\d{1,3})\s*\/\s*(\d{1,3})$/i,
+    specOf: ([, name, ends, step]) => ({
       kind: 'satin',
       ends: Number(ends),
       step: Number(step),
       face: name!.toLowerCase() === 'satin' ? 'warp' : 'weft',
     }),
   },
-  { pattern: /^honeycomb\s+(\d{1,2})$/i, make: ([, size]) => ({ kind: 'honeycomb', size: Number(size) }) },
+  { form: /^honeycomb\s+(\d{1,2})$/i, specOf: ([, size]) => ({ kind: 'honeycomb', size: Number(size) }) },
   {
-    pattern: /^crepe\s+(\d{1,2})(?:\s+seed\s+(\d{1,9}))?(?:\s+floats\s+(\d{1,2}))?$/i,
-    make: ([, size, seed, most]) => ({
+    form: /^crepe\s+(\d{1,2})(?:\s+seed\s+(\d{1,9}))?(?:\s+floats\s+(\d{1,2}))?$/i,
+    specOf: ([, size, seed, most]) => ({
       kind: 'crepe',
       size: Number(size),
       seed: Number(seed ?? 0),
@@ -80,8 +80,8 @@ const NOTATIONS: readonly Notation[] = [
     }),
   },
   {
-    pattern: /^shaded\s+(\d{1,3})\s*\/\s*(\d{1,3})\s+in\s+(\d{1,2})$/i,
-    make: ([, ends, step, tones]) => ({
+    form: /^shaded\s+(\d{1,3})\s*\/\s*(\d{1,3})\s+in\s+(\d{1,2})$/i,
+    specOf: ([, ends, step, tones]) => ({
       kind: 'shaded',
       ends: Number(ends),
       step: Number(step),
@@ -89,13 +89,13 @@ const NOTATIONS: readonly Notation[] = [
     }),
   },
   {
-    pattern: /^double(\s+stitched)?$/i,
-    make: ([, stitched]) => ({ kind: 'double', stitched: stitched !== undefined }),
+    form: /^double(\s+stitched)?$/i,
+    specOf: ([, stitched]) => ({ kind: 'double', stitched: stitched !== undefined }),
   },
-  { pattern: /^rows\s+([#.10\s|]+)$/i, make: ([, rows]) => ({ kind: 'matrix', rows: rowsOf(rows!) }) },
+  { form: /^rows\s+([#.10\s|]+)$/i, specOf: ([, rows]) => ({ kind: 'matrix', rows: rowsOf(rows!) }) },
   {
-    pattern: /^draft\s+([\d\s]+);([\d\s,]+);([\d\s]+)$/i,
-    make: ([, threading, tieup, treadling]) => ({
+    form: /^draft\s+([\d\s]+);([\d\s,]+);([\d\s]+)$/i,
+    specOf: ([, threading, tieup, treadling]) => ({
       kind: 'draft',
       threading: numbers(threading!),
       tieup: tieup!.split(',').map(numbers),
@@ -154,10 +154,10 @@ export function parseWeave(text: string): WeaveSpec {
     buildWeave(inBlocks);
     return inBlocks;
   }
-  for (const { pattern, make } of NOTATIONS) {
-    const match = pattern.exec(plain);
+  for (const { form, specOf } of NOTATIONS) {
+    const match = form.exec(plain);
     if (match === null) continue;
-    const spec = make(match);
+    const spec = specOf(match);
     buildWeave(spec);
     return spec;
   }

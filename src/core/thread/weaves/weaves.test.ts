@@ -186,6 +186,12 @@ describe('facts of a structure', () => {
     );
   });
 
+  it('count a thread that never goes under once, as its whole ring', () => {
+    const { warp, weft } = floatCounts({ ends: 2, picks: 2, up: Uint8Array.of(1, 0, 1, 0) });
+    expect(warp).toEqual({ longest: 2, histogram: [0, 0, 1] });
+    expect(weft).toEqual({ longest: 1, histogram: [0, 2] });
+  });
+
   it('count every cell of the face once', () => {
     fc.assert(
       fc.property(someMatrix, (matrix) => {

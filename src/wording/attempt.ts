@@ -1,0 +1,21 @@
+import { errorSentence } from './error-sentence.ts';
+
+/** What some work comes to, or the sentence that says why it comes to nothing. */
+export type Attempt<T> = { readonly value: T } | { readonly problem: string };
+
+/** Does some work; what is wrong with it becomes a sentence, our own faults go on. */
+export function attempt<T>(work: () => T): Attempt<T> {
+  try {
+    return { value: work() };
+  } catch (error) {
+    const problem = errorSentence(error);
+    if (problem === undefined) throw error;
+    return { problem };
+  }
+}
+
+/** The same where nobody needs the reason. */
+export function valueIfAny<T>(work: () => T): T | undefined {
+  const result = attempt(work);
+  return 'value' in result ? result.value : undefined;
+}
