@@ -1,6 +1,11 @@
 import { create } from 'zustand';
 import type { Proof } from '../core/colour/proof.ts';
+import { PLAIN_THREADS } from '../core/paint/thread-light.ts';
+import { type ClothMarks, NO_MARKS } from '../core/thread/mark-cells.ts';
 import type { Camera, RepeatSize, Size } from './cloth-camera.ts';
+
+export const CLOTH_LOOKS = ['auto', 'flat', 'threads', 'finished'] as const;
+export type ClothLook = (typeof CLOTH_LOOKS)[number];
 
 /** How the cloth is looked at; none of it belongs to the design. */
 export interface ClothView {
@@ -23,8 +28,16 @@ export interface ClothView {
   readonly sideBySide: boolean;
   /** Whether the Build step shows the draft instead of the cloth. */
   readonly draft: boolean;
-  /** Floats that are longer are marked on the draft; 0 marks none. */
-  readonly floatLimit: number;
+  /** Whether the draft shows its lift plan in the place of tie-up and treadling. */
+  readonly liftPlan: boolean;
+  /** What is marked on cloth and draft. */
+  readonly marks: ClothMarks;
+  /** How threads are drawn: by themselves flat far away and as threads close up, else always so. */
+  readonly look: ClothLook;
+  /** Where light comes from, in degrees: 0 from the right, 90 from above. */
+  readonly light: number;
+  /** Whether threads are as thick as their yarn, else they fill their space. */
+  readonly yarnThick: boolean;
 }
 
 export const useCloth = create<ClothView>(() => ({
@@ -40,7 +53,11 @@ export const useCloth = create<ClothView>(() => ({
   behind: false,
   sideBySide: false,
   draft: false,
-  floatLimit: 0,
+  liftPlan: false,
+  marks: NO_MARKS,
+  look: 'auto',
+  light: PLAIN_THREADS.light,
+  yarnThick: false,
 }));
 
 const CALIBRATION = 'vetro-pixels-per-mm';

@@ -24,6 +24,7 @@ import { useCloth } from './cloth-store.ts';
 import { sequenceOf } from './design-edits.ts';
 import { type Box, drawCloth } from './draw-cloth.ts';
 import { useClothPainter } from './use-cloth-painter.ts';
+import { useThreadLook } from './use-thread-look.ts';
 
 /** Turns of the wheel, in its pixels, that make one level. */
 const WHEEL_LEVEL = 50;
@@ -32,7 +33,7 @@ const WHEEL_LEVEL = 50;
 export function Cloth() {
   const design = useDesign();
   const problem = useBenchState((state) => state.problem);
-  const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof, behind } = useCloth();
+  const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof, behind, marks } = useCloth();
   const pixelRatio = usePixelRatio();
   const threads = isPlaid(design);
   const ratio = threads ? pickRatio(pitchOf(design.lay)) : 1;
@@ -52,9 +53,20 @@ export function Cloth() {
 
   const placed = useMemo(() => camera ?? { x: 0, y: view.height, perEnd: MOST_FIRST }, [camera, view.height]);
   const seen = useMemo(() => (behind ? seenFromBehind(design) : design), [behind, design]);
+  const look = useThreadLook(seen, placed.perEnd);
   const wish = useMemo(
-    () => ({ design: seen, proof, perEnd: placed.perEnd, ratio, pixelRatio, camera: placed, view }),
-    [seen, proof, ratio, pixelRatio, placed, view],
+    () => ({
+      design: seen,
+      proof,
+      marks,
+      threads: look,
+      perEnd: placed.perEnd,
+      ratio,
+      pixelRatio,
+      camera: placed,
+      view,
+    }),
+    [seen, proof, marks, look, ratio, pixelRatio, placed, view],
   );
   const patch = useClothPainter(wish);
   const geometry = useMemo(

@@ -11,7 +11,7 @@ import { lengthText, sizeText } from '../wording/measures.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { CalibrateDialog } from './calibrate-dialog.tsx';
 import { zoomToPixels, zoomToThree, zoomToTrueSize } from './cloth-actions.ts';
-import { useCloth } from './cloth-store.ts';
+import { CLOTH_LOOKS, type ClothLook, useCloth } from './cloth-store.ts';
 
 /**
  * The one line under the cloth: repeat in threads, length and pixels, and the verdict.
@@ -92,10 +92,23 @@ const PROOF_NAMES: Readonly<Record<Proof, string>> = {
   tritan: 'Without blue cones (tritan)',
 };
 
+const LOOK_NAMES: Readonly<Record<ClothLook, string>> = {
+  auto: 'Flat from afar, threads close up',
+  flat: 'Flat, for exact work',
+  threads: 'As threads, also from afar',
+  finished: 'As finished cloth',
+};
+
+/** "the upper left (135°)". */
+function lightText(degrees: number): string {
+  const sides = ['right', 'upper right', 'top', 'upper left', 'left', 'lower left', 'bottom', 'lower right'];
+  return `the ${sides[Math.round(degrees / 45) % 8]} (${degrees}°)`;
+}
+
 /** Ways to look at the cloth, each with its key. */
 function ViewControls() {
   const design = useDesign();
-  const { outlineRepeat, outlineUnit, fade, ticket, proof, behind } = useCloth();
+  const { outlineRepeat, outlineUnit, fade, ticket, proof, behind, look, light, yarnThick } = useCloth();
   const [calibrating, setCalibrating] = useState(false);
   return (
     <>
@@ -170,6 +183,43 @@ function ViewControls() {
                 ))}
               </select>
             </label>
+            {isWoven(design) && (
+              <>
+                <label className="label mt-1 mb-0 px-2">
+                  Drawn
+                  <select
+                    className="field mt-1"
+                    value={look}
+                    onChange={(event) => useCloth.setState({ look: event.target.value as ClothLook })}
+                  >
+                    {CLOTH_LOOKS.map((each) => (
+                      <option key={each} value={each}>
+                        {LOOK_NAMES[each]}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+                <label className="label mt-1 mb-0 px-2">
+                  Light from {lightText(light)}
+                  <input
+                    type="range"
+                    min={0}
+                    max={345}
+                    step={15}
+                    value={light}
+                    disabled={look === 'flat'}
+                    className="w-full accent-woad"
+                    onChange={(event) => useCloth.setState({ light: Number(event.target.value) })}
+                  />
+                </label>
+                <Toggle
+                  text="Threads as thick as their yarn"
+                  hint=""
+                  on={yarnThick}
+                  onChange={(on) => useCloth.setState({ yarnThick: on })}
+                />
+              </>
+            )}
             <hr className="my-1 border-rule" />
             <ViewButton text="Measure this monitor…" hint="" onClick={() => setCalibrating(true)} />
           </Popover.Content>

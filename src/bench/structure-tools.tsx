@@ -1,8 +1,9 @@
+import { useMemo } from 'react';
 import { toast } from 'sonner';
 import { CoreError } from '../core/error.ts';
 import type { Interlacing } from '../core/thread/weave.ts';
 import { buildWeave } from '../core/thread/weaves/build-weave.ts';
-import { draftOf, draftSize } from '../core/thread/weaves/draft.ts';
+import { draftSize } from '../core/thread/weaves/draft.ts';
 import {
   editMatrix,
   MATRIX_EDITS,
@@ -12,13 +13,14 @@ import {
   resizeMatrix,
 } from '../core/thread/weaves/matrix.ts';
 import { THREADINGS, type Threading, threadingOf } from '../core/thread/weaves/threadings.ts';
+import { weaveDraft } from '../core/thread/weaves/weave-draft.ts';
 import { MAX_MATRIX } from '../core/thread/weaves/weave-spec.ts';
 import { LiveTextField } from '../kit/live-text-field.tsx';
 import { NumberField } from '../kit/number-field.tsx';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { attempt } from '../wording/attempt.ts';
 import { dispatch } from './bench-store.ts';
-import { useCloth } from './cloth-store.ts';
-import { setWeave } from './design-edits.ts';
+import { putDraft, putStructure } from './draft-work.ts';
+import { FloatMarks } from './float-marks.tsx';
 import { whole } from './rework-wish.ts';
 import { usePlaid } from './use-construction.ts';
 
@@ -36,26 +38,15 @@ const NAMES: Readonly<Record<MatrixEdit, string>> = {
   turn: 'Quarter turn',
   'double-ends': 'Double the ends',
   'double-picks': 'Double the picks',
+  counterchange: 'Counterchange',
 };
 
 /** What can be done to the whole structure while its draft is shown. */
 export function StructureTools() {
   const { construction } = usePlaid();
-  const limit = useCloth((cloth) => cloth.floatLimit);
-  const structure = buildWeave(construction.weave);
-  const put = (change: (structure: Interlacing) => Interlacing, tag?: string) => {
-    try {
-      const rows = matrixRows(change(structure));
-      dispatch({
-        kind: 'edit',
-        edit: setWeave({ kind: 'matrix', rows }),
-        ...(tag === undefined ? {} : { tag }),
-      });
-    } catch (error) {
-      if (!(error instanceof CoreError)) throw error;
-      toast.error(errorSentence(error));
-    }
-  };
+  const structure = useMemo(() => buildWeave(construction.weave), [construction.weave]);
+  const put = (change: (structure: Interlacing) => Interlacing, tag?: string) =>
+    putStructure(() => change(structure), tag);
   const size = (text: string) => {
     const value = whole(text, 1);
     if (value > MAX_MATRIX) throw new CoreError('weave/size', { text, least: 1, most: MAX_MATRIX });
@@ -101,12 +92,7 @@ export function StructureTools() {
         />
       )}
       <ThreadingChoice />
-      <NumberField
-        label="Mark floats longer than, 0 for none"
-        text={String(limit)}
-        resolve={(text) => String(whole(text, 0))}
-        onChange={(text) => useCloth.setState({ floatLimit: whole(text, 0) })}
-      />
+      <FloatMarks />
     </section>
   );
 }
@@ -123,16 +109,12 @@ const THREADING_NAMES: Readonly<Record<Threading, string>> = {
 function ThreadingChoice() {
   const { construction } = usePlaid();
   const put = (kind: Threading) => {
-    try {
-      const { weave } = construction;
-      const draft = weave.kind === 'draft' ? weave : draftOf(buildWeave(weave));
-      const threading = threadingOf(kind, draftSize(draft).shafts);
-      const { tieup, treadling } = draft;
-      dispatch({ kind: 'edit', edit: setWeave({ kind: 'draft', threading, tieup, treadling }) });
-    } catch (error) {
-      if (!(error instanceof CoreError)) throw error;
-      toast.error(errorSentence(error));
-    }
+    const made = attempt(() => {
+      const draft = weaveDraft(construction.weave);
+      return { ...draft, threading: threadingOf(kind, draftSize(draft).shafts) };
+    });
+    if ('problem' in made) toast.error(made.problem);
+    else putDraft(made.value);
   };
   return (
     <label>

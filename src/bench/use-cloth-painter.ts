@@ -2,6 +2,8 @@ import { releaseProxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Proof } from '../core/colour/proof.ts';
 import type { Design } from '../core/design/design-schema.ts';
+import type { ThreadLook } from '../core/paint/thread-light.ts';
+import type { ClothMarks } from '../core/thread/mark-cells.ts';
 import { latest } from '../kit/latest.ts';
 import type { PatchOrder } from '../workers/cloth-worker.ts';
 import { openClothWorker } from '../workers/open-worker.ts';
@@ -18,12 +20,12 @@ import {
 import { useCloth } from './cloth-store.ts';
 import type { Patch } from './draw-cloth.ts';
 
-/** CSS pixels an end from which the interlacing is drawn as threads. */
-export const THREADS_FROM = 8;
-
 interface Wish {
   readonly design: Design;
   readonly proof: Proof;
+  readonly marks: ClothMarks;
+  /** Threads as they are drawn, or undefined for a flat look. */
+  readonly threads: ThreadLook | undefined;
   readonly perEnd: number;
   readonly ratio: number;
   readonly pixelRatio: number;
@@ -43,12 +45,12 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
       if ('problem' in measured) return measured;
       const geometry = layGeometry(measured.value, next.perEnd, next.ratio, next.pixelRatio);
       const piece = pieceFor(next.camera, next.view, geometry, next.pixelRatio);
-      const look = next.perEnd >= THREADS_FROM ? 'threads' : 'flat';
       const order: PatchOrder = {
         design: next.design,
         tile: geometry.tile,
-        look,
+        look: next.threads ?? 'flat',
         proof: next.proof,
+        marks: next.marks,
         ...piece,
       };
       const answer = await worker.paint(order);
@@ -102,10 +104,12 @@ function needsPaint(
   geometry: ClothGeometry | undefined,
 ): boolean {
   if (painted === undefined || geometry === undefined) return true;
-  const { design, proof, perEnd, ratio, pixelRatio } = painted.wish;
+  const { design, proof, marks, threads, perEnd, ratio, pixelRatio } = painted.wish;
   const same =
     design === wish.design &&
     proof === wish.proof &&
+    marks === wish.marks &&
+    threads === wish.threads &&
     perEnd === wish.perEnd &&
     ratio === wish.ratio &&
     pixelRatio === wish.pixelRatio;

@@ -2,6 +2,7 @@ import { releaseProxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Design } from '../core/design/design-schema.ts';
 import type { PictureOrder } from '../core/formats/picture-order.ts';
+import { NO_MARKS } from '../core/thread/mark-cells.ts';
 import { latest } from '../kit/latest.ts';
 import { openClothWorker } from '../workers/open-worker.ts';
 import type { Size } from './cloth-camera.ts';
@@ -41,7 +42,16 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
         width: Math.max(1, Math.round(order.tile.width * scale)),
         height: Math.max(1, Math.round(order.tile.height * scale)),
       };
-      const answer = await worker.paint({ design, tile, look: 'flat', proof: 'none', x: 0, y: 0, ...tile });
+      const answer = await worker.paint({
+        design,
+        tile,
+        look: 'flat',
+        proof: 'none',
+        marks: NO_MARKS,
+        x: 0,
+        y: 0,
+        ...tile,
+      });
       return 'problem' in answer ? answer : { order, scale, tile: answer.value };
     };
     request.current = latest(

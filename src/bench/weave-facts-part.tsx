@@ -5,17 +5,33 @@ import { toDecimal, toText } from '../core/exact/rational.ts';
 import { BarChart } from '../kit/bar-chart.tsx';
 import { plural } from '../wording/measures.ts';
 import { hangsText } from '../wording/weave-words.ts';
+import { useCloth } from './cloth-store.ts';
+import { FloatMarks } from './float-marks.tsx';
 import { Measure } from './panel.tsx';
 
 /** What the structure is like as cloth: floats, soundness, what a loom needs. */
 export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
   const facts = useMemo(() => weaveFacts(design), [design]);
+  const showsLayers = useCloth((cloth) => cloth.marks.layers);
   const chart = useMemo(() => chartOf(facts.floats), [facts]);
-  const { layers, warpShare, intersections, loom, ends, picks } = facts;
+  const { layers, warpShare, intersections, shafts, treadles, ends, picks } = facts;
   return (
     <section aria-label="Structure" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Structure</h3>
       <p className={`text-[13px] ${layers.length === 1 ? '' : 'text-madder'}`}>{hangsText(facts)}</p>
+      {layers.length > 1 && (
+        <label className="flex items-center gap-2 text-[13px]">
+          <input
+            type="checkbox"
+            className="accent-woad"
+            checked={showsLayers}
+            onChange={({ target }) =>
+              useCloth.setState(({ marks }) => ({ marks: { ...marks, layers: target.checked } }))
+            }
+          />
+          Mark on the cloth what comes away
+        </label>
+      )}
       <BarChart
         title="Floats of each length"
         {...chart}
@@ -23,6 +39,7 @@ export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
         height={84}
         upright
       />
+      <FloatMarks />
       <dl className="m-0 flex flex-col gap-1.5">
         <Measure name="Longest float, warp and weft">
           {facts.floats.warp.longest}, {facts.floats.weft.longest}
@@ -32,7 +49,7 @@ export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
         </Measure>
         <Measure name={`Intersections in ${ends} × ${picks}`}>{intersections}</Measure>
         <Measure name="Shafts and treadles">
-          {loom === undefined ? 'more than 32 and 64' : `${loom.shafts}, ${loom.treadles}`}
+          {shafts}, {treadles}
         </Measure>
       </dl>
     </section>

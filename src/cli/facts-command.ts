@@ -11,7 +11,7 @@ export function factsCommand(path: string, options: { json?: boolean }): number 
   const design = readDesignFile(path);
   if (!isWoven(design)) throw new CoreError('weave/none', {});
   const facts = weaveFacts(design);
-  const { floats, layers, warpShare, intersections, loom } = facts;
+  const { floats, layers, warpShare, intersections, shafts, treadles } = facts;
   const text =
     options.json === true
       ? JSON.stringify(
@@ -20,8 +20,8 @@ export function factsCommand(path: string, options: { json?: boolean }): number 
             hangsTogether: layers.length === 1,
             layers: layers.length,
             warpShare: toNumber(warpShare),
-            shafts: loom?.shafts ?? null,
-            treadles: loom?.treadles ?? null,
+            shafts,
+            treadles,
             intersections,
             yarn: yarnNeeds(design).map(({ direction, shade, threads, metres, grams }) => ({
               direction,

@@ -42,13 +42,14 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `The profile has a block ${letter}, but no weave stands for it. Add ${letter} = plain, or another.`,
   'weave/rows': ({ row }) =>
     `Row ${row} of the structure is not right: all rows are equally long and hold only # and . (or 1 and 0).`,
+  'weave/unbound': ({ limit }) => `These floats cannot all be bound to ${limit}. Allow longer ones.`,
   'draft/shaft': ({ end, shaft, most }) => `End ${end} is on shaft ${shaft}; a draft has from 1 to ${most}.`,
   'draft/tieup': ({ treadle, shaft, most }) =>
     `Treadle ${treadle} is tied to shaft ${shaft}; a draft has from 1 to ${most}.`,
   'draft/treadle': ({ pick, treadle, most }) =>
     `Pick ${pick} asks for treadle ${treadle}; there are ${most}.`,
-  'draft/too-many': ({ shafts, treadles, mostShafts, mostTreadles }) =>
-    `This structure needs ${shafts} shafts and ${treadles} treadles; a draft has at most ${mostShafts} and ${mostTreadles}.`,
+  'draft/too-many': ({ shafts, most }) =>
+    `This structure needs ${shafts} shafts; a draft has at most ${most}. Make some ends alike.`,
   'loom/absent': ({ port }) =>
     `No loom answers at port ${port}. Is it switched on? Without one, “npx vetro loom” starts a stand-in.`,
   'loom/silent': () => 'The loom did not say that it raised the shafts. The pick counts as not thrown.',

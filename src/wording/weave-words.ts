@@ -1,5 +1,6 @@
 import type { WeaveFacts } from '../core/design/weave-facts.ts';
 import { toNumber } from '../core/exact/rational.ts';
+import { MAX_SHAFTS, MAX_TREADLES } from '../core/thread/weaves/weave-spec.ts';
 import { plural } from './measures.ts';
 
 /** Whether a structure is one piece, and if not, what comes away. */
@@ -14,11 +15,15 @@ export function hangsText({ layers }: Pick<WeaveFacts, 'layers'>): string {
 }
 
 /** "Floats: warp up to 2, weft up to 3. Warp is 50 % of the face. 4 shafts and 4 treadles." */
-export function floatsText({ floats, warpShare, loom }: WeaveFacts): string {
+export function floatsText({ floats, warpShare, shafts, treadles }: WeaveFacts): string {
   const share = Number((toNumber(warpShare) * 100).toFixed(1));
-  const needs =
-    loom === undefined
-      ? 'It needs more shafts or treadles than a draft has.'
-      : `${plural(loom.shafts, 'shaft')} and ${plural(loom.treadles, 'treadle')}.`;
-  return `Floats: warp up to ${floats.warp.longest}, weft up to ${floats.weft.longest}. Warp is ${share} % of the face. ${needs}`;
+  return `Floats: warp up to ${floats.warp.longest}, weft up to ${floats.weft.longest}. Warp is ${share} % of the face. ${needsText({ shafts, treadles })}`;
+}
+
+/** "4 shafts and 4 treadles."; what a loom has no room for is told. */
+export function needsText({ shafts, treadles }: Pick<WeaveFacts, 'shafts' | 'treadles'>): string {
+  const needs = `${plural(shafts, 'shaft')} and ${plural(treadles, 'treadle')}`;
+  if (shafts > MAX_SHAFTS) return `${needs}: more shafts than the ${MAX_SHAFTS} of a draft.`;
+  if (treadles > MAX_TREADLES) return `${needs}: more than ${MAX_TREADLES}, so it is woven by its lift plan.`;
+  return `${needs}.`;
 }

@@ -3,6 +3,7 @@ import type { Proof } from '../core/colour/proof.ts';
 import { checkDesign } from '../core/design/check-design.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
+import { markedUnit } from '../core/design/marked-unit.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import type { Rectangle } from '../core/exact/vector.ts';
 import { orderPicture, type PictureOrder, type PictureScale } from '../core/formats/picture-order.ts';
@@ -10,6 +11,7 @@ import { type Look, paintRows, preparePainting } from '../core/paint/painting.ts
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { proofed } from '../core/repeat/proofed.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../core/repeat/repeat-unit.ts';
+import type { ClothMarks } from '../core/thread/mark-cells.ts';
 import { type Attempt, attempt } from '../wording/attempt.ts';
 
 /** What of the endless cloth is to be painted, in device pixels. */
@@ -19,6 +21,7 @@ export interface PatchOrder {
   readonly look: Look;
   /** How it is seen; it changes nothing of the design. */
   readonly proof: Proof;
+  readonly marks: ClothMarks;
   /** The piece of the cloth, from the repeat's upper left corner; the whole tile when it is not too large. */
   readonly x: number;
   readonly y: number;
@@ -48,8 +51,9 @@ const api = {
 
   paint: (order: PatchOrder): Attempt<ImageBitmap> => {
     const answer = attempt(() => {
-      const { tile, look, x, y, width, height } = order;
-      const painting = preparePainting(proofed(unitOf(order.design), order.proof), {
+      const { design, tile, look, x, y, width, height } = order;
+      const unit = markedUnit(proofed(unitOf(design), order.proof), design, order.marks);
+      const painting = preparePainting(unit, {
         tile,
         look,
         width,

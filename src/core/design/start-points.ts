@@ -123,10 +123,28 @@ export const START_POINTS: readonly StartPoint[] = [
     text: fixed(DARK_LIGHT, 'warp: K1 W1', 'weft: W1 K1', 'weave: plain'),
   },
   {
+    key: 'pick-and-pick',
+    name: 'Pick-and-pick',
+    what: 'Dark and light in turn both ways in 2/2 twill: the smallest steps.',
+    text: fixed(DARK_LIGHT, 'warp: K1 W1', 'weave: 2/2Z'),
+  },
+  {
     key: 'step',
     name: 'Step',
-    what: 'Dark and light in turn both ways in 2/2 twill: small steps.',
-    text: fixed(DARK_LIGHT, 'warp: K1 W1', 'weave: 2/2Z'),
+    what: '2 dark and 2 light both ways in 4/4 twill: stairs that climb with the twill.',
+    text: fixed(DARK_LIGHT, 'warp: K2 W2', 'weave: 4/4Z'),
+  },
+  {
+    key: 'birds-eye',
+    name: 'Bird’s-eye',
+    what: '2 dark and 1 light both ways in plain weave: light spots, upright and level in turn.',
+    text: fixed(DARK_LIGHT, 'warp: K2 W1', 'weave: plain'),
+  },
+  {
+    key: 'crows-foot',
+    name: 'Crow’s foot',
+    what: '2 dark and 2 light both ways in plain weave: small feet of four toes.',
+    text: fixed(DARK_LIGHT, 'warp: K2 W2', 'weave: plain'),
   },
   {
     key: 'herringbone',

@@ -1,9 +1,8 @@
-import { CoreError } from '../error.ts';
 import { type Rational, rational } from '../exact/rational.ts';
 import { buildWeave } from '../thread/weaves/build-weave.ts';
-import { draftOf, draftSize } from '../thread/weaves/draft.ts';
 import { type FloatCounts, faceFacts, floatCounts } from '../thread/weaves/float-counts.ts';
 import { type Layer, layersOf } from '../thread/weaves/layers.ts';
+import { threadKinds } from '../thread/weaves/thread-kinds.ts';
 import type { PlaidDesign } from './design-schema.ts';
 
 /** What there is to know of a structure. */
@@ -16,8 +15,9 @@ export interface WeaveFacts {
   /** Of the face, exact. */
   readonly warpShare: Rational;
   readonly intersections: number;
-  /** Fewest that weave it; undefined where it needs more than a draft has. */
-  readonly loom: { readonly shafts: number; readonly treadles: number } | undefined;
+  /** Fewest that weave it, however many a loom has. */
+  readonly shafts: number;
+  readonly treadles: number;
 }
 
 /**
@@ -26,6 +26,7 @@ export interface WeaveFacts {
  */
 export function weaveFacts({ construction }: PlaidDesign): WeaveFacts {
   const structure = buildWeave(construction.weave);
+  const { shafts, treadles } = threadKinds(structure);
   const { warpUp, alongPicks, alongEnds } = faceFacts(structure);
   return {
     ends: structure.ends,
@@ -34,15 +35,7 @@ export function weaveFacts({ construction }: PlaidDesign): WeaveFacts {
     layers: layersOf(structure),
     warpShare: rational(warpUp, structure.up.length),
     intersections: alongPicks + alongEnds,
-    loom: loomOf(structure),
+    shafts,
+    treadles,
   };
-}
-
-function loomOf(structure: ReturnType<typeof buildWeave>): WeaveFacts['loom'] {
-  try {
-    return draftSize(draftOf(structure));
-  } catch (error) {
-    if (error instanceof CoreError && error.code === 'draft/too-many') return undefined;
-    throw error;
-  }
 }

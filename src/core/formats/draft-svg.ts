@@ -1,6 +1,6 @@
 import type { Interlacing } from '../thread/weave.ts';
 import { draftSize } from '../thread/weaves/draft.ts';
-import type { Draft } from '../thread/weaves/weave-spec.ts';
+import { type Draft, MAX_TREADLES } from '../thread/weaves/weave-spec.ts';
 import { escapeXml } from './escape-xml.ts';
 
 /** What is drawn on squared paper. */
@@ -21,7 +21,8 @@ const GAP = 1;
 
 /**
  * A structure on squared paper, a heavier line every eight squares from the lower left, with threading above, treadling
- * beside and the tie-up in the corner: the trade's usual places. One user unit is one square.
+ * beside and the tie-up in the corner, or the lift plan beside where it has more lifts than treadles: the trade's usual
+ * places. One user unit is one square.
  */
 export function draftToSvg({ structure, draft, colours, title }: DraftDrawing): string {
   const { ends, picks } = structure;
@@ -29,7 +30,9 @@ export function draftToSvg({ structure, draft, colours, title }: DraftDrawing): 
   const strip = colours === undefined ? 0 : 1.5;
   const top = strip + (draft === undefined ? 0 : size.shafts + GAP);
   const right = ends + GAP;
-  const width = ends + (draft === undefined ? 0 : GAP + size.treadles) + strip;
+  const byLifts = size.treadles > MAX_TREADLES;
+  const beside = byLifts ? size.shafts : size.treadles;
+  const width = ends + (draft === undefined ? 0 : GAP + beside) + strip;
   const height = top + picks;
   const filled: string[] = [];
   structure.up.forEach((up, at) => {
@@ -44,27 +47,32 @@ export function draftToSvg({ structure, draft, colours, title }: DraftDrawing): 
         '#20292b',
         draft.threading.map((shaft, end) => square(end, shaftRow(shaft))),
       ),
-      paper(right, strip, size.treadles, size.shafts),
-      path(
-        '#2c5f7c',
-        draft.tieup.flatMap((lifted, treadle) =>
-          lifted.map((shaft) => square(right + treadle, shaftRow(shaft))),
-        ),
-      ),
-      paper(right, top, size.treadles, picks),
-      path(
-        '#20292b',
-        draft.treadling.map((treadle, pick) => square(right + treadle - 1, top + picks - 1 - pick)),
-      ),
     );
+    const pickRow = (pick: number) => top + picks - 1 - pick;
+    if (byLifts) {
+      const lifted = draft.treadling.flatMap((treadle, pick) =>
+        draft.tieup[treadle - 1]!.map((shaft) => square(right + shaft - 1, pickRow(pick))),
+      );
+      parts.push(paper(right, top, beside, picks), path('#20292b', lifted));
+    } else {
+      const ties = draft.tieup.flatMap((lifted, treadle) =>
+        lifted.map((shaft) => square(right + treadle, shaftRow(shaft))),
+      );
+      const trod = draft.treadling.map((treadle, pick) => square(right + treadle - 1, pickRow(pick)));
+      parts.push(
+        paper(right, strip, beside, size.shafts),
+        path('#2c5f7c', ties),
+        paper(right, top, beside, picks),
+        path('#20292b', trod),
+      );
+    }
   }
   if (colours !== undefined) {
-    const beside = width - 1;
+    const last = width - 1;
     parts.push(
       ...colours.warp.map((hex, end) => `<rect x="${end}" y="0" width="1" height="1" fill="${hex}"/>`),
       ...colours.weft.map(
-        (hex, pick) =>
-          `<rect x="${beside}" y="${top + picks - 1 - pick}" width="1" height="1" fill="${hex}"/>`,
+        (hex, pick) => `<rect x="${last}" y="${top + picks - 1 - pick}" width="1" height="1" fill="${hex}"/>`,
       ),
     );
   }

@@ -7,9 +7,17 @@ import { compile } from '../design/compile-design.ts';
 import { modulo } from '../exact/modulo.ts';
 import { type Cells, cellAt } from '../thread/cells.ts';
 import { paintRoll } from './paint-roll.ts';
-import { LOOKS, paintRows, paintTile, preparePainting } from './painting.ts';
+import { type Look, paintRows, paintTile, preparePainting } from './painting.ts';
+import { PLAIN_THREADS, THROUGH } from './thread-light.ts';
 
 const UNIT = compile(sampleDesign(SAMPLE));
+
+const LOOKS: readonly Look[] = [
+  'flat',
+  PLAIN_THREADS,
+  { warp: 0.6, weft: 0.8, light: 20, finished: false },
+  { ...PLAIN_THREADS, finished: true },
+];
 
 function pixel(bytes: Uint8Array, width: number, x: number, y: number): number[] {
   const at = (y * width + x) * 4;
@@ -97,7 +105,7 @@ describe('paintRows', () => {
     const tile = { width: 2 * size, height: 2 * size };
     const out = new Uint32Array(tile.width * tile.height);
     paintRows(
-      preparePainting(plain, { tile, width: tile.width, offset: { x: 0, y: 0 }, look: 'threads' }),
+      preparePainting(plain, { tile, width: tile.width, offset: { x: 0, y: 0 }, look: PLAIN_THREADS }),
       0,
       tile.height,
       out,
@@ -106,6 +114,38 @@ describe('paintRows', () => {
     expect(light(8, 8)).toBeGreaterThan(light(8, 0));
     expect(light(8, 8)).toBeGreaterThan(light(0, 8));
     expect(new Set(out).size).toBeGreaterThan(8);
+  });
+
+  it('lights threads from the side that is asked for, close up and from afar', () => {
+    const red = (weave: string, light: number, perThread: number) => {
+      const unit = compile(sampleDesign(`shades: A=#808080\nwarp: A2\nweave: ${weave}`));
+      const side = 5 * perThread;
+      const look = { ...PLAIN_THREADS, light };
+      const window = { tile: { width: side, height: side }, width: side, offset: { x: 0, y: 0 }, look };
+      const out = new Uint32Array(side * side);
+      paintRows(preparePainting(unit, window), 0, side, out);
+      const mean = (from: number, count: number) =>
+        out.subarray(from, from + count).reduce((sum, pixel) => sum + (pixel & 255), 0) / count;
+      return { row: (y: number) => mean(y * side, side), all: mean(0, side * side) };
+    };
+    // Threads of the weft lie level: their upper side catches light from above, their lower side light from below.
+    const [above, below] = [red('sateen 5/2', 90, 16), red('sateen 5/2', 270, 16)];
+    expect(above.row(4)).toBeGreaterThan(above.row(12) + 10);
+    expect(below.row(12)).toBeGreaterThan(below.row(4) + 10);
+    // One cloth and its turned twin answer the same light differently, also where threads are 2 pixels.
+    expect(red('satin 5/2', 0, 2).all).not.toBeCloseTo(red('satin 5/2', 90, 2).all, 1);
+  });
+
+  it('lets the table show between threads that are thinner than their space', () => {
+    const net = compile(sampleDesign('shades: A=#102030\nwarp: A2\nweave: plain'));
+    const look = { ...PLAIN_THREADS, warp: 0.25, weft: 0.5 };
+    const tile = { width: 32, height: 32 };
+    const out = new Uint32Array(32 * 32);
+    paintRows(preparePainting(net, { tile, width: 32, offset: { x: 0, y: 0 }, look }), 0, 32, out);
+    const [red, green, blue] = rgbOf(THROUGH);
+    const open = [...out].filter((pixel) => (pixel & 0xffffff) === ((blue << 16) | (green << 8) | red));
+    // A hole is (1 − 1/4) × (1 − 1/2) of the cloth.
+    expect(open.length / out.length).toBeCloseTo(0.375, 5);
   });
 
   it('refuses tiles without pixels', () => {

@@ -1,8 +1,11 @@
 import { CoreError } from '../error.ts';
 import type { Content, RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Cells } from '../thread/cells.ts';
 import { paintAveragedCells } from './averaged-cells.ts';
+import { litCells } from './lit-cells.ts';
 import { paintPartition } from './partition-painter.ts';
 import { paintSharpCells } from './sharp-cells.ts';
+import type { ThreadLook } from './thread-light.ts';
 import { paintThreads } from './threads.ts';
 
 /** What part of the endless pattern is painted, and at what size. All in whole pixels. */
@@ -17,8 +20,10 @@ export interface PaintWindow {
   readonly look: Look;
 }
 
-export const LOOKS = ['flat', 'threads'] as const;
-export type Look = (typeof LOOKS)[number];
+export type Look = 'flat' | ThreadLook;
+
+/** Pixels of a thread from which it is drawn; smaller ones are seen by their light. */
+const DRAWN_FROM = 4;
 
 /** Paints one row of the window, counted from its top, into `width` packed RGBA pixels at `at`. */
 export type RowPainter = (row: number, out: Uint32Array, at: number) => void;
@@ -46,16 +51,20 @@ export function isSharp(content: Content, tile: PaintWindow['tile']): boolean {
 function painterFor({ content }: RepeatUnit, window: PaintWindow): RowPainter {
   switch (content.kind) {
     case 'cells': {
-      if (window.look === 'threads' && content.over !== undefined) return paintThreads(content, window);
-      return isSharp(content, window.tile)
-        ? paintSharpCells(content, window)
-        : paintAveragedCells(content, window);
+      const { look, tile } = window;
+      if (look === 'flat' || content.over === undefined) return paintCells(content, window);
+      const drawn = tile.width >= DRAWN_FROM * content.width && tile.height >= DRAWN_FROM * content.height;
+      return drawn ? paintThreads(content, window, look) : paintCells(litCells(content, look), window);
     }
     case 'partition':
       return paintPartition(content, window);
     default:
       return content satisfies never;
   }
+}
+
+function paintCells(cells: Cells, window: PaintWindow): RowPainter {
+  return isSharp(cells, window.tile) ? paintSharpCells(cells, window) : paintAveragedCells(cells, window);
 }
 
 /**

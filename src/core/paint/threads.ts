@@ -2,20 +2,17 @@ import { rgbOf } from '../colour/hex.ts';
 import { modulo } from '../exact/modulo.ts';
 import type { Cells } from '../thread/cells.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
-
-/** Steps of light across a thread; one thread is at most this many shades. */
-const LEVELS = 64;
-
-/** Brightest light, as a multiple of the shade. */
-const BRIGHTEST = 1.12;
+import { BRIGHTEST, endsOf, LEVELS, THROUGH, type ThreadLook, threadLights, UNDER } from './thread-light.ts';
 
 /**
  * Cloth as interlacing threads, each rounded across and dipping where it goes under. For looking, not for
- * sending: light comes from the upper left, and a cell's edge falls on the nearest pixel when it is not whole.
+ * production: a cell's edge falls on the nearest pixel when it is not whole. Threads thinner than their space let the
+ * ones below them, and the table, show between them.
  */
-export function paintThreads(cells: Cells, { tile, width, offset }: PaintWindow): RowPainter {
-  const lit = litShades(cells);
+export function paintThreads(cells: Cells, window: PaintWindow, look: ThreadLook): RowPainter {
+  const { tile, width, offset } = window;
   const columns = placesOf(cells.width, tile.width);
+  const pixel = threadPixels(cells, look);
   const painted = new Map<string, Uint32Array>();
   return (row, out, at) => {
     const y = modulo(row + offset.y, tile.height);
@@ -23,7 +20,8 @@ export function paintThreads(cells: Cells, { tile, width, offset }: PaintWindow)
     const [first, last] = [edge(cell, cells.height, tile.height), edge(cell + 1, cells.height, tile.height)];
     const place = (y - first + 0.5) / (last - first);
     const stack = [-1, 0, 1].map((step) => cells.rowAt[modulo(cell + step, cells.height)]!);
-    const name = `${stack} ${y - first} ${last - first}`;
+    // Fibres are no two cells alike; without them, rows like this one are painted once.
+    const name = look.finished ? `${y}` : `${stack} ${y - first} ${last - first}`;
     const known = painted.get(name);
     if (known !== undefined) {
       out.set(known, at);
@@ -32,7 +30,7 @@ export function paintThreads(cells: Cells, { tile, width, offset }: PaintWindow)
     const line = new Uint32Array(width);
     for (let x = 0; x < width; x += 1) {
       const column = modulo(x + offset.x, tile.width);
-      line[x] = threadPixel(cells, stack, columns.cell[column]!, columns.place[column]!, place, lit);
+      line[x] = pixel(stack, { end: columns.cell[column]!, pick: cell, x: columns.place[column]!, y: place });
     }
     if (painted.size < MOST_KEPT) painted.set(name, line);
     out.set(line, at);
@@ -59,65 +57,94 @@ function placesOf(cells: number, pixels: number): { cell: Uint32Array; place: Fl
   return { cell, place };
 }
 
-function threadPixel(
-  cells: Cells,
-  [above, here, below]: readonly number[],
-  cell: number,
-  x: number,
-  y: number,
-  lit: Uint32Array,
-): number {
-  const over = cells.over!;
-  const up = over[here!]![cell] === 1;
-  const left = over[here!]![cell === 0 ? cells.width - 1 : cell - 1] === 1;
-  const right = over[here!]![cell + 1 === cells.width ? 0 : cell + 1] === 1;
-  const light = up
-    ? lightAt(x, y, over[above!]![cell] !== 1, over[below!]![cell] !== 1)
-    : lightAt(y, x, left, right);
-  return lit[cells.rows[here!]![cell]! * LEVELS + light]!;
+/** A pixel of the cloth: its cell, and its place in it from the upper left, 0 … 1. */
+interface Place {
+  readonly end: number;
+  readonly pick: number;
+  readonly x: number;
+  readonly y: number;
 }
 
-/** Places told apart across and along a cell. */
-const PLACES = 64;
-
-/** `lightOf` at every place: four ways a thread can dive × across × along. */
-const LIGHTS = Uint8Array.from({ length: 4 * PLACES * PLACES }, (_, at) => {
-  const along = ((at % PLACES) + 0.5) / PLACES;
-  const across = ((Math.floor(at / PLACES) % PLACES) + 0.5) / PLACES;
-  const ends = Math.floor(at / (PLACES * PLACES));
-  return lightOf(across, along, ends % 2 === 1, ends >= 2);
-});
-
-function lightAt(across: number, along: number, endsBefore: boolean, endsAfter: boolean): number {
-  const ends = (endsBefore ? 1 : 0) + (endsAfter ? 2 : 0);
-  return LIGHTS[(ends * PLACES + Math.floor(across * PLACES)) * PLACES + Math.floor(along * PLACES)]!;
+/** Paints single pixels; `stack` names the different rows above, here and below. */
+function threadPixels(cells: Cells, look: ThreadLook): (stack: readonly number[], place: Place) => number {
+  const { over, rows, width } = cells;
+  const faces = over!;
+  const lights = threadLights(look);
+  const lit = litShades(cells);
+  const { warp, weft } = shadesBelow(cells);
+  const through = pack(THROUGH, 1);
+  return ([above, here, below], { end, pick, x, y }) => {
+    const face = faces[here!]!;
+    const up = face[end] === 1;
+    const across = up ? 0.5 + (x - 0.5) / look.warp : 0.5 + (y - 0.5) / look.weft;
+    if (across >= 0 && across < 1) {
+      const ends = up
+        ? endsOf(faces[above!]![end] !== 1, faces[below!]![end] !== 1)
+        : endsOf(face[end === 0 ? width - 1 : end - 1] === 1, face[end + 1 === width ? 0 : end + 1] === 1);
+      const level = lights.at(up, ends, across, up ? y : x);
+      const fibre = !look.finished
+        ? 0
+        : up
+          ? fibreAt(end, across, pick + y, cells.height)
+          : fibreAt(pick, across, end + x, width);
+      return lit[rows[here!]![end]! * LEVELS + Math.min(LEVELS - 1, Math.max(0, level + fibre))]!;
+    }
+    const [beneath, aside] = up ? [weft[here!]!, (y - 0.5) / look.weft] : [warp[end]!, (x - 0.5) / look.warp];
+    if (beneath < 0 || Math.abs(aside) >= 0.5) return through;
+    const level = Math.round(UNDER * lights.at(!up, 0, 0.5 + aside, up ? x : y));
+    return lit[beneath * LEVELS + level]!;
+  };
 }
+
+/** The shade of each end, and of the weft in each different row, where they are ever on top; else −1. */
+function shadesBelow({ rows, over, width }: Cells): { warp: Int32Array; weft: Int32Array } {
+  const warp = new Int32Array(width).fill(-1);
+  const weft = new Int32Array(rows.length).fill(-1);
+  rows.forEach((row, index) => {
+    const face = over![index]!;
+    for (let end = 0; end < width; end += 1) {
+      if (face[end] === 1) warp[end] = row[end]!;
+      else weft[index] = row[end]!;
+    }
+  });
+  return { warp, weft };
+}
+
+/** Fibres that lie side by side across a thread, and across how much of it they twist from one cell to the next. */
+const FIBRES = 14;
+const TWIST = 5;
 
 /**
- * Level of light at a place of a thread that lies on top.
- * @param across     0 … 1 over the thread's width, 0 on the lit side
- * @param along      0 … 1 along this cell
- * @param endsBefore whether it dives at the start of the cell
- * @param endsAfter  whether it dives at its end
+ * Fibres, in levels: streaks that twist round a thread, and threads a little lighter or darker than each other.
+ * @param around  cells after which the thread comes round
  */
-function lightOf(across: number, along: number, endsBefore: boolean, endsAfter: boolean): number {
-  const side = 2 * across - 1;
-  const round = Math.sqrt(Math.max(0, 1 - side * side * 0.96));
-  const before = endsBefore ? Math.max(0, 0.42 - along) / 0.42 : 0;
-  const after = endsAfter ? Math.max(0, along - 0.58) / 0.42 : 0;
-  const dive = 0.42 * before * before + 0.55 * after * after;
-  const light = (0.44 + 0.62 * round - 0.08 * side) * (1 - dive);
-  return Math.min(LEVELS - 1, Math.max(0, Math.round(light * (LEVELS / BRIGHTEST))));
+function fibreAt(thread: number, across: number, along: number, around: number): number {
+  const cell = Math.floor(along);
+  const strand = thread * 97 + Math.floor(across * FIBRES + (along - cell) * TWIST);
+  const here = scatter(strand, cell) % 15;
+  const next = scatter(strand - TWIST, (cell + 1) % around) % 15;
+  const streak = here + (next - here) * (along - cell);
+  return Math.round(streak - 7 + (scatter(thread, -1) % 7) - 3);
+}
+
+/** A number that looks like chance and is always the same for the same two; a multiplicative hash. */
+function scatter(a: number, b: number): number {
+  let mixed = Math.imul(a + 0x9e37, 0x85ebca6b) ^ Math.imul(b + 0x79b9, 0xc2b2ae35);
+  mixed = Math.imul(mixed ^ (mixed >>> 15), 0x2c1b3c6d);
+  return (mixed ^ (mixed >>> 13)) >>> 0;
 }
 
 /** Every shade at every level, packed. */
 function litShades({ shades }: Cells): Uint32Array {
-  const bytes = new Uint8ClampedArray(shades.length * LEVELS * 4);
-  shades.forEach((shade, index) => {
-    for (let level = 0; level < LEVELS; level += 1) {
-      const light = (level / LEVELS) * BRIGHTEST;
-      bytes.set([...rgbOf(shade.hex).map((byte) => byte * light), 255], (index * LEVELS + level) * 4);
-    }
-  });
-  return new Uint32Array(bytes.buffer);
+  return Uint32Array.from({ length: shades.length * LEVELS }, (_, index) =>
+    pack(shades[Math.floor(index / LEVELS)]!.hex, ((index % LEVELS) / (LEVELS - 1)) * BRIGHTEST),
+  );
+}
+
+/** A colour in a light; where it would be brighter than white can be, it keeps its hue. */
+function pack(hex: string, light: number): number {
+  const rgb = rgbOf(hex);
+  const most = Math.min(light, 255 / Math.max(1, ...rgb));
+  const [red, green, blue] = rgb.map((byte) => Math.round(byte * most));
+  return ((255 << 24) | (blue! << 16) | (green! << 8) | red!) >>> 0;
 }

@@ -5,8 +5,8 @@ import { threadsOfPlaid } from '../../core/design/plaid/compile-plaid.ts';
 import { CoreError } from '../../core/error.ts';
 import { commonMultiple } from '../../core/exact/common-multiple.ts';
 import { smallestPeriod } from '../../core/thread/smallest-period.ts';
-import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
-import { draftOf, draftSize } from '../../core/thread/weaves/draft.ts';
+import { draftSize } from '../../core/thread/weaves/draft.ts';
+import { weaveDraft } from '../../core/thread/weaves/weave-draft.ts';
 import { findDesign } from '../db/design-table.ts';
 import type { Database } from '../db/schema.ts';
 import { readSetting, writeSetting } from '../db/setting-table.ts';
@@ -16,7 +16,7 @@ import { liftPick } from './lift-pick.ts';
  * Does what the weaver asks and tells where the weaving stands. The place moves on only when the loom has said that it
  * raised the shafts, so that after any interruption it is the pick that was not thrown.
  *
- * @throws CoreError of `findDesign`, `liftPick` and `draftOf`, "weave/none" for what is not woven
+ * @throws CoreError of `findDesign`, `liftPick` and `weaveDraft`, "weave/none" for what is not woven
  */
 export async function weavePick(
   db: Kysely<Database>,
@@ -46,8 +46,7 @@ export async function weavePick(
 function planOf(design: Design) {
   if (!isWoven(design)) throw new CoreError('weave/none', {});
   const { construction, shades } = design;
-  const { weave } = construction;
-  const draft = weave.kind === 'draft' ? weave : draftOf(buildWeave(weave));
+  const draft = weaveDraft(construction.weave);
   const { weft } = threadsOfPlaid(construction, shades);
   const repeat = commonMultiple(smallestPeriod(weft), draft.treadling.length);
   const liftAt = (pick: number) => [...draft.tieup[draft.treadling[pick % draft.treadling.length]! - 1]!];

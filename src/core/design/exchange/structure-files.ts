@@ -2,8 +2,8 @@ import { CoreError } from '../../error.ts';
 import { draftToSvg } from '../../formats/draft-svg.ts';
 import type { Interlacing } from '../../thread/weave.ts';
 import { buildWeave } from '../../thread/weaves/build-weave.ts';
-import { draftOf } from '../../thread/weaves/draft.ts';
-import type { Draft } from '../../thread/weaves/weave-spec.ts';
+import { weaveDraft } from '../../thread/weaves/weave-draft.ts';
+import type { Draft, WeaveSpec } from '../../thread/weaves/weave-spec.ts';
 import { asPlaid, type Design, isWoven } from '../design-schema.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
 
@@ -22,16 +22,15 @@ export function designToDraftSvg(design: Design): string {
     Array.from({ length: count }, (_, at) => shades[threads[at % threads.length]!]!.hex);
   return draftToSvg({
     structure,
-    draft: draftIfAny(construction.weave.kind === 'draft' ? construction.weave : undefined, structure),
+    draft: draftIfAny(construction.weave),
     colours: { warp: colours(warp, structure.ends), weft: colours(weft, structure.picks) },
     title: name,
   });
 }
 
-function draftIfAny(kept: Draft | undefined, structure: Interlacing): Draft | undefined {
-  if (kept !== undefined) return kept;
+function draftIfAny(weave: WeaveSpec): Draft | undefined {
   try {
-    return draftOf(structure);
+    return weaveDraft(weave);
   } catch (error) {
     if (error instanceof CoreError && error.code === 'draft/too-many') return undefined;
     throw error;

@@ -9,9 +9,9 @@ import { MAX_WIF_THREADS, readWif, type Wif, type WifThreads, writeWif } from '.
 import type { Band } from '../../thread/band.ts';
 import type { Sequence } from '../../thread/sequence.ts';
 import { smallestPeriod } from '../../thread/smallest-period.ts';
-import { buildWeave } from '../../thread/weaves/build-weave.ts';
-import { draftOf, draftSize } from '../../thread/weaves/draft.ts';
-import type { Draft } from '../../thread/weaves/weave-spec.ts';
+import { draftFromLifts, draftSize } from '../../thread/weaves/draft.ts';
+import { weaveDraft } from '../../thread/weaves/weave-draft.ts';
+import { type Draft, MAX_TREADLES } from '../../thread/weaves/weave-spec.ts';
 import { parseDensity } from '../../units/density.ts';
 import { type Design, isWoven, type Lay, type PlaidDesign } from '../design-schema.ts';
 import { newPlaid } from '../new-design.ts';
@@ -46,7 +46,7 @@ export function designFromWif(text: string, name: string): PlaidDesign {
     shades: [...shades.values()],
     warp: sequenceOf(wif.warp, keyOf),
     weft: sequenceOf(wif.weft, keyOf),
-    weave: { kind: 'draft', threading: wif.threading, ...treadlesOf(wif) },
+    weave: { kind: 'draft', ...draftFor(wif) },
     lay: layOf(wif),
   });
   return {
@@ -89,18 +89,9 @@ function shadesOf(
   return shades;
 }
 
-/** Tie-up and treadling: as they are, or a treadle for each different lift. */
-function treadlesOf({ treadles, lifts }: Wif): Pick<Draft, 'tieup' | 'treadling'> {
-  if (treadles !== undefined) return treadles;
-  const known = new Map<string, number>();
-  const treadling = lifts.map((lift) => {
-    const name = lift.join();
-    const treadle = known.get(name) ?? known.size + 1;
-    known.set(name, treadle);
-    return treadle;
-  });
-  const tieup = [...known.keys()].map((name) => (name === '' ? [] : name.split(',').map(Number)));
-  return { tieup, treadling };
+/** Tie-up and treadling as they are, else from the lift plan. */
+function draftFor({ threading, treadles, lifts }: Wif): Draft {
+  return treadles === undefined ? draftFromLifts(threading, lifts) : { threading, ...treadles };
 }
 
 /** Relative error within which a spacing that was written as a decimal is taken for a simple density. */
@@ -127,13 +118,12 @@ function simpleText(value: Rational): string {
 
 /**
  * A woven design as a weave file: one common repeat of its colours and its structure.
- * @throws CoreError "weave/none" for a print or a stripe, "wif/too-large" {ends, picks, most}, or of `draftOf`
+ * @throws CoreError "weave/none" for a print or a stripe, "wif/too-large" {ends, picks, most}, or of `weaveDraft`
  */
 export function designToWif(design: Design): string {
   if (!isWoven(design)) throw new CoreError('weave/none', {});
   const { construction, shades, lay, name, kept } = design;
-  const { weave } = construction;
-  const draft = weave.kind === 'draft' ? weave : draftOf(buildWeave(weave));
+  const draft = weaveDraft(construction.weave);
   const threads = threadsOfPlaid(construction, shades);
   const ends = commonMultiple(smallestPeriod(threads.warp), draft.threading.length);
   const picks = commonMultiple(smallestPeriod(threads.weft), draft.treadling.length);
@@ -155,7 +145,7 @@ export function designToWif(design: Design): string {
     weft: direction(picks, threads.weft, lay.picks),
     threading: round(draft.threading, ends),
     lifts: treadling.map((treadle) => draft.tieup[treadle - 1]!),
-    treadles: { tieup: draft.tieup, treadling },
+    treadles: draft.tieup.length > MAX_TREADLES ? undefined : { tieup: draft.tieup, treadling },
     palette: shades.map(({ hex }) => hex),
     kept: [
       {

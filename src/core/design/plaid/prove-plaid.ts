@@ -1,5 +1,6 @@
 import type { Shade } from '../../colour/shade.ts';
 import { buildWeave } from '../../thread/weaves/build-weave.ts';
+import { threadKinds } from '../../thread/weaves/thread-kinds.ts';
 import { threadsOfPlaid } from './compile-plaid.ts';
 import type { Plaid } from './plaid-schema.ts';
 
@@ -15,16 +16,12 @@ export function missesOfPlaid(
   const { warp, weft } = threadsOfPlaid(plaid, shades);
   const woven =
     plaid.crossing === 'woven' ? buildWeave(plaid.weave) : { ends: 1, picks: 1, up: Uint8Array.of(1) };
-  const column = (end: number) =>
-    Array.from({ length: woven.picks }, (_, pick) => woven.up[pick * woven.ends + end]).join('');
-  const row = (pick: number) => woven.up.subarray(pick * woven.ends, (pick + 1) * woven.ends).join('');
-  const columns = Array.from({ length: woven.ends }, (_, end) => column(end));
-  const rows = Array.from({ length: woven.picks }, (_, pick) => row(pick));
-  return [misses(warp, columns, ends), misses(weft, rows, picks)];
+  const kinds = threadKinds(woven);
+  return [misses(warp, kinds.ends, ends), misses(weft, kinds.picks, picks)];
 }
 
 /** Places whose thread or whose place in the weave is another `by` threads on; looked at all round both. */
-function misses(threads: Uint16Array, weave: readonly string[], by: number): number {
+function misses(threads: Uint16Array, weave: Int32Array, by: number): number {
   let count = 0;
   const round = Math.max(by, threads.length, weave.length);
   for (let at = 0; at < round; at += 1) {

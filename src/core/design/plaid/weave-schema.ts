@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CoreError } from '../../error.ts';
 import { HANDS, MAX_TWILL } from '../../thread/weave.ts';
 import { buildWeave } from '../../thread/weaves/build-weave.ts';
-import { MAX_DRAFT, MAX_MATRIX, MAX_SHAFTS, MAX_TREADLES } from '../../thread/weaves/weave-spec.ts';
+import { MAX_DRAFT, MAX_MATRIX, MAX_SHAFTS } from '../../thread/weaves/weave-spec.ts';
 
 const float = z.int().min(1).max(MAX_TWILL);
 const line = z.array(float).min(2).max(MAX_TWILL);
@@ -41,8 +41,8 @@ const SIMPLE = [
   z.strictObject({
     kind: z.literal('draft'),
     threading: z.array(shaft).min(1).max(MAX_DRAFT),
-    tieup: z.array(z.array(shaft).max(MAX_SHAFTS)).min(1).max(MAX_TREADLES),
-    treadling: z.array(z.int().min(1).max(MAX_TREADLES)).min(1).max(MAX_DRAFT),
+    tieup: z.array(z.array(shaft).max(MAX_SHAFTS)).min(1).max(MAX_DRAFT),
+    treadling: z.array(z.int().min(1).max(MAX_DRAFT)).min(1).max(MAX_DRAFT),
   }),
 ] as const;
 

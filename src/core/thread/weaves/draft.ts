@@ -1,6 +1,7 @@
 import { CoreError } from '../../error.ts';
 import type { Interlacing } from '../weave.ts';
-import { type Draft, MAX_DRAFT, MAX_SHAFTS, MAX_TREADLES } from './weave-spec.ts';
+import { threadKinds } from './thread-kinds.ts';
+import { type Draft, MAX_DRAFT, MAX_SHAFTS } from './weave-spec.ts';
 
 /**
  * What a loom weaves: an end is up at a pick when its shaft is one that the pick's treadle lifts.
@@ -48,40 +49,33 @@ export function drawdown({ threading, tieup, treadling }: Draft): Interlacing {
  * The draft with the fewest shafts and treadles that weaves a structure: as many shafts as it has different ends, as
  * many treadles as it has different picks, numbered in order of appearance.
  *
- * @throws CoreError "draft/too-many" {shafts, treadles, mostShafts, mostTreadles}
+ * @throws CoreError "draft/too-many" {shafts, most}
  */
-export function draftOf({ ends, picks, up }: Interlacing): Draft {
-  const columns = Array.from({ length: ends }, (_, end) =>
-    Array.from({ length: picks }, (__, pick) => up[pick * ends + end]).join(''),
-  );
-  const rows = Array.from({ length: picks }, (_, pick) =>
-    up.subarray(pick * ends, (pick + 1) * ends).join(''),
-  );
-  const [threading, shafts] = numbered(columns);
-  const [treadling, treadles] = numbered(rows);
-  if (shafts.length > MAX_SHAFTS || treadles.length > MAX_TREADLES) {
-    throw new CoreError('draft/too-many', {
-      shafts: shafts.length,
-      treadles: treadles.length,
-      mostShafts: MAX_SHAFTS,
-      mostTreadles: MAX_TREADLES,
-    });
+export function draftOf(structure: Interlacing): Draft {
+  const kinds = threadKinds(structure);
+  if (kinds.shafts > MAX_SHAFTS) {
+    throw new CoreError('draft/too-many', { shafts: kinds.shafts, most: MAX_SHAFTS });
   }
-  const tieup = treadles.map((row) =>
-    shafts.flatMap((_, shaft) => (row[threading.indexOf(shaft + 1)] === '1' ? [shaft + 1] : [])),
-  );
-  return { threading, tieup, treadling };
+  const shafts = Array.from({ length: kinds.shafts }, (_, shaft) => kinds.ends.indexOf(shaft + 1));
+  const tieup = Array.from({ length: kinds.treadles }, (_, treadle) => {
+    const row = kinds.picks.indexOf(treadle + 1) * structure.ends;
+    return shafts.flatMap((end, shaft) => (structure.up[row + end] === 1 ? [shaft + 1] : []));
+  });
+  return { threading: [...kinds.ends], tieup, treadling: [...kinds.picks] };
 }
 
-/** Numbers from 1 for each different word, in order of appearance, and the words. */
-function numbered(words: readonly string[]): readonly [number[], readonly string[]] {
+/** A draft from the shafts that each pick lifts: a treadle for each different lift, in order of appearance. */
+export function draftFromLifts(threading: readonly number[], lifts: readonly (readonly number[])[]): Draft {
   const known = new Map<string, number>();
-  const numbers = words.map((word) => {
-    const number = known.get(word) ?? known.size + 1;
-    known.set(word, number);
-    return number;
+  const tieup: (readonly number[])[] = [];
+  const treadling = lifts.map((lift) => {
+    const name = lift.join();
+    const treadle = known.get(name) ?? known.size + 1;
+    if (treadle > tieup.length) tieup.push(lift);
+    known.set(name, treadle);
+    return treadle;
   });
-  return [numbers, [...known.keys()]];
+  return { threading, tieup, treadling };
 }
 
 /** Shafts that a draft needs, and treadles. */

@@ -53,7 +53,7 @@ function trimmed(histogram: readonly number[]): FloatCounts {
   return { longest: Math.max(0, longest), histogram: histogram.slice(0, Math.max(0, longest) + 1) };
 }
 
-/** A cell of a float that is longer than a limit: 1 where the warp floats, 2 where the weft does, else 0. */
+/** One byte a cell: 1 where it belongs to a float, of warp or weft, that is longer than a limit. */
 export function markLongFloats({ ends, picks, up }: Interlacing, limit: number): Uint8Array {
   const marks = new Uint8Array(ends * picks);
   for (let end = 0; end < ends; end += 1) {
@@ -72,7 +72,7 @@ export function markLongFloats({ ends, picks, up }: Interlacing, limit: number):
       limit,
       (end) => up[pick * ends + end] === 0,
       (end) => {
-        marks[pick * ends + end] = 2;
+        marks[pick * ends + end] = 1;
       },
     );
   }

@@ -43,10 +43,11 @@ export const MATRIX_EDITS = [
   'turn',
   'double-ends',
   'double-picks',
+  'counterchange',
 ] as const;
 export type MatrixEdit = (typeof MATRIX_EDITS)[number];
 
-/** Shifts, mirrors, turns, inverts (warp and weft trade faces) or doubles a structure. */
+/** Shifts, mirrors, turns, inverts (warp and weft trade faces), doubles or counterchanges a structure. */
 export function editMatrix({ ends, picks, up }: Interlacing, edit: MatrixEdit): Interlacing {
   const at = (end: number, pick: number) => up[modulo(pick, picks) * ends + modulo(end, ends)]!;
   const make = (width: number, height: number, cell: (end: number, pick: number) => number): Interlacing => {
@@ -80,6 +81,12 @@ export function editMatrix({ ends, picks, up }: Interlacing, edit: MatrixEdit): 
       return make(2 * ends, picks, (end, pick) => at(Math.floor(end / 2), pick));
     case 'double-picks':
       return make(ends, 2 * picks, (end, pick) => at(end, Math.floor(pick / 2)));
+    case 'counterchange':
+      // Four squares: the structure, and beside and above it what trades faces with it.
+      return make(2 * ends, 2 * picks, (end, pick) => {
+        const traded = end >= ends !== pick >= picks;
+        return traded ? 1 - at(end, pick) : at(end, pick);
+      });
     default:
       return edit satisfies never;
   }

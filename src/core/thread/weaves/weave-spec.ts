@@ -6,7 +6,7 @@ export const MAX_MATRIX = 512;
 /** Most ends or picks of one draft. */
 export const MAX_DRAFT = 4096;
 
-/** Most shafts and treadles of a draft. */
+/** Most shafts of a draft, and most treadles; with more different lifts than those it is woven by a lift plan. */
 export const MAX_SHAFTS = 32;
 export const MAX_TREADLES = 64;
 
@@ -55,7 +55,7 @@ export type WeaveSpec =
 export interface Draft {
   /** For each end, its shaft. */
   readonly threading: readonly number[];
-  /** For each treadle, the shafts that it lifts. */
+  /** For each treadle, or for each different lift of a lift plan, the shafts that it lifts. */
   readonly tieup: readonly (readonly number[])[];
   /** For each pick, its treadle. */
   readonly treadling: readonly number[];

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Interlacing } from '../weave.ts';
 import { buildWeave } from './build-weave.ts';
-import { draftOf, draftSize, drawdown } from './draft.ts';
+import { draftFromLifts, draftOf, draftSize, drawdown } from './draft.ts';
 import { faceFacts, floatCounts, markLongFloats } from './float-counts.ts';
 import { layersOf } from './layers.ts';
 import { editMatrix, type MATRIX_EDITS, matrixRows, parseMatrix, resizeMatrix } from './matrix.ts';
+import { drawnWeave, weaveDraft } from './weave-draft.ts';
 import { formatWeave, parseWeave, weaveName } from './weave-text.ts';
 
 const someMatrix: fc.Arbitrary<Interlacing> = fc
@@ -137,6 +138,11 @@ describe('a drawn structure', () => {
     );
   });
 
+  it('is counterchanged into four squares, two of which trade faces', () => {
+    const both = editMatrix(parseMatrix(['##.']), 'counterchange');
+    expect(matrixRows(both)).toEqual(['..###.', '##...#']);
+  });
+
   it('takes another size, and is refused without one', () => {
     const plain = buildWeave(parseWeave('plain'));
     expect(matrixRows(resizeMatrix(plain, 3, 2))).toEqual(['.#.', '#.#']);
@@ -167,8 +173,34 @@ describe('drafts', () => {
       up: Uint8Array.from({ length: 1600 }, (_, at) => (at % 41 === 0 ? 1 : 0)),
     };
     expect(() => draftOf(wide)).toThrow(
-      expect.objectContaining({ code: 'draft/too-many', facts: expect.objectContaining({ shafts: 40 }) }),
+      expect.objectContaining({ code: 'draft/too-many', facts: { shafts: 40, most: 32 } }),
     );
+  });
+});
+
+describe('lift plans', () => {
+  it('have a treadle for each different lift, more than a loom has treadles', () => {
+    const threading = Array.from({ length: 8 }, (_, end) => end + 1);
+    // The binary digits of 1 … 100 as shafts: a hundred different lifts on eight shafts.
+    const lifts = Array.from({ length: 100 }, (_, pick) =>
+      threading.filter((shaft) => ((pick + 1) >> (shaft - 1)) % 2 === 1),
+    );
+    const draft = draftFromLifts(threading, [...lifts, ...lifts]);
+    expect(draft.tieup).toEqual(lifts);
+    expect(draftOf(drawdown(draft))).toEqual(draft);
+    expect(weaveDraft({ kind: 'draft', ...draft })).toMatchObject({ threading });
+  });
+
+  it('keep what is drawn as a drawing, and as a draft where it is too large for one', () => {
+    expect(drawnWeave(buildWeave(parseWeave('2/2'))).kind).toBe('matrix');
+    const wide = drawdown({
+      threading: Array.from({ length: 600 }, (_, end) => 1 + (end % 4)),
+      tieup: [[1, 2], [3]],
+      treadling: [1, 2],
+    });
+    const kept = drawnWeave(wide);
+    expect(kept.kind).toBe('draft');
+    expect(buildWeave(kept)).toEqual(wide);
   });
 });
 
@@ -178,10 +210,12 @@ describe('facts of a structure', () => {
       fc.property(someMatrix, fc.integer({ min: 0, max: 6 }), (matrix, limit) => {
         const marks = markLongFloats(matrix, limit);
         const { warp, weft } = floatCounts(matrix);
-        const cells = ({ histogram }: typeof warp, threads: number) =>
-          histogram.reduce((sum, count, length) => sum + (length > limit ? count * length : 0), 0) * threads;
-        expect(marks.filter((mark) => mark === 1).length).toBe(cells(warp, 1));
-        expect(marks.filter((mark) => mark === 2).length).toBe(cells(weft, 1));
+        const cells = ({ histogram }: typeof warp) =>
+          histogram.reduce((sum, count, length) => sum + (length > limit ? count * length : 0), 0);
+        const marked = (face: 0 | 1) =>
+          marks.filter((mark, at) => mark === 1 && matrix.up[at] === face).length;
+        expect(marked(1)).toBe(cells(warp));
+        expect(marked(0)).toBe(cells(weft));
       }),
     );
   });
