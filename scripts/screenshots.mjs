@@ -93,11 +93,16 @@ async function takeBench() {
     .getByRole('region', { name: 'Yarn' })
     .getByRole('button', { name: 'Warping order' })
     .scrollIntoViewIfNeeded();
-  await shot('bench-structure');
+  await shot('bench-yarn');
   await step('Send');
   await page.getByRole('button', { name: 'Weave it on a loom…' }).click();
   await page.getByText(/in the repeat/).waitFor();
   await shot('bench-loom');
+  await open('Refreshment towel');
+  await step('Check');
+  await page.getByLabel('Mark floats longer than, 0 for none').fill('5');
+  await page.getByLabel('Warp yarn', { exact: true }).scrollIntoViewIfNeeded();
+  await shot('bench-structure');
   await open('Guard’s shepherd check');
   for (let times = 0; times < 9; times += 1) {
     await page.mouse.move(420, 400);
@@ -105,6 +110,10 @@ async function takeBench() {
   }
   await page.mouse.move(1100, 780);
   await shot('bench-threads');
+  await page.getByRole('button', { name: 'View' }).click();
+  await page.getByLabel('Drawn', { exact: true }).selectOption('As finished cloth');
+  await page.keyboard.press('Escape');
+  await shot('bench-finished');
 }
 
 async function open(name) {

@@ -10,6 +10,7 @@ import {
   parseCardCsv,
   parseCardTokens,
 } from '../core/formats/shade-card.ts';
+import { SelectField } from '../kit/select-field.tsx';
 import { TwoShades } from '../kit/shade-name.tsx';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { plural } from '../wording/measures.ts';
@@ -38,27 +39,16 @@ export function CardTools() {
   const picker = useRef<HTMLInputElement>(null);
   return (
     <section aria-label="The whole card" className="flex flex-col gap-3 border-rule border-t pt-3">
-      <label>
-        <span className="label">Order the card</span>
-        <select
-          className="field"
-          value=""
-          onChange={(event) => {
-            const order = event.target.value as ShadeOrder;
-            const sorted = sortShades(shades, order, (key) => bandsUsing(design, key));
-            dispatch({ kind: 'edit', edit: setShades(sorted) });
-          }}
-        >
-          <option value="" disabled>
-            Choose an order…
-          </option>
-          {SHADE_ORDERS.map((order) => (
-            <option key={order} value={order}>
-              {ORDER_NAMES[order]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Order the card"
+        value=""
+        none="Choose an order…"
+        options={SHADE_ORDERS.map((order) => ({ value: order, text: ORDER_NAMES[order] }))}
+        onChange={(order: ShadeOrder) => {
+          const sorted = sortShades(shades, order, (key) => bandsUsing(design, key));
+          dispatch({ kind: 'edit', edit: setShades(sorted) });
+        }}
+      />
       {pairs.length > 0 && (
         <div>
           <span className="label">Hardly to be told apart</span>

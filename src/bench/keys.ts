@@ -44,6 +44,14 @@ export const KEYS: readonly {
       ['Drag', 'pan'],
     ],
   },
+  {
+    where: 'On a draft',
+    keys: [
+      ['Arrows', 'go over the drawdown'],
+      ['Space', 'raise or lower the warp there'],
+      ['Shift, Alt', 'work a whole pick, a whole end'],
+    ],
+  },
 ];
 
 /** Hears the keys that work anywhere on the bench, except while something is typed. */

@@ -6,6 +6,7 @@ import { pitchOf } from '../core/design/compile-design.ts';
 import { isPlaid, isWoven } from '../core/design/design-schema.ts';
 import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
 import { parseResolution } from '../core/units/resolution.ts';
+import { SelectField } from '../kit/select-field.tsx';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
 import { lengthText, sizeText } from '../wording/measures.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
@@ -169,36 +170,24 @@ function ViewControls() {
                 onChange={(event) => useCloth.setState({ fade: Number(event.target.value) })}
               />
             </label>
-            <label className="label mt-1 mb-0 px-2">
-              Seen
-              <select
-                className="field mt-1"
+            <div className="mt-1 px-2">
+              <SelectField
+                label="Seen"
                 value={proof}
-                onChange={(event) => useCloth.setState({ proof: event.target.value as Proof })}
-              >
-                {PROOFS.map((each) => (
-                  <option key={each} value={each}>
-                    {PROOF_NAMES[each]}
-                  </option>
-                ))}
-              </select>
-            </label>
+                options={PROOFS.map((each) => ({ value: each, text: PROOF_NAMES[each] }))}
+                onChange={(seen) => useCloth.setState({ proof: seen })}
+              />
+            </div>
             {isWoven(design) && (
               <>
-                <label className="label mt-1 mb-0 px-2">
-                  Drawn
-                  <select
-                    className="field mt-1"
+                <div className="mt-1 px-2">
+                  <SelectField
+                    label="Drawn"
                     value={look}
-                    onChange={(event) => useCloth.setState({ look: event.target.value as ClothLook })}
-                  >
-                    {CLOTH_LOOKS.map((each) => (
-                      <option key={each} value={each}>
-                        {LOOK_NAMES[each]}
-                      </option>
-                    ))}
-                  </select>
-                </label>
+                    options={CLOTH_LOOKS.map((each) => ({ value: each, text: LOOK_NAMES[each] }))}
+                    onChange={(drawn) => useCloth.setState({ look: drawn })}
+                  />
+                </div>
                 <label className="label mt-1 mb-0 px-2">
                   Light from {lightText(light)}
                   <input

@@ -8,6 +8,7 @@ import { parseDensity } from '../core/units/density.ts';
 import { fromMillimetres, type LengthUnit, parseLength } from '../core/units/length.ts';
 import { Choice } from '../kit/choice.tsx';
 import { NumberField } from '../kit/number-field.tsx';
+import { SelectField } from '../kit/select-field.tsx';
 import { lengthText } from '../wording/measures.ts';
 import { dispatch } from './bench-store.ts';
 import { setLay, setPrint } from './design-edits.ts';
@@ -44,20 +45,12 @@ export function PrintChoice() {
     dispatch({ kind: 'edit', edit: setPrint(change), ...(tag === undefined ? {} : { tag }) });
   return (
     <div className="flex flex-col gap-3">
-      <label>
-        <span className="label">Blend</span>
-        <select
-          className="field"
-          value={print.blend}
-          onChange={(event) => set({ blend: event.target.value as Blend })}
-        >
-          {Object.keys(BLENDS).map((blend) => (
-            <option key={blend} value={blend}>
-              {NAMES[blend as Blend]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Blend"
+        value={print.blend}
+        options={(Object.keys(BLENDS) as Blend[]).map((blend) => ({ value: blend, text: NAMES[blend] }))}
+        onChange={(blend) => set({ blend })}
+      />
       <NumberField
         label="Strength, 0 to 1"
         text={print.strength}

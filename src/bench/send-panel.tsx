@@ -6,6 +6,7 @@ import { CoreError } from '../core/error.ts';
 import { parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
 import { Choice } from '../kit/choice.tsx';
 import { NumberField } from '../kit/number-field.tsx';
+import { SelectField } from '../kit/select-field.tsx';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { lengthText } from '../wording/measures.ts';
 import { saveNow } from './autosave.ts';
@@ -79,19 +80,15 @@ export function SendPanel() {
       )}
       <p className="hint -mt-2">{FOR[wish.file]}</p>
       {design.colourways.length > 0 && (
-        <label>
-          <span className="label">Colours</span>
-          <select
-            className="field"
-            value={wish.colourway}
-            onChange={(event) => useSend.setState({ colourway: event.target.value })}
-          >
-            <option value="">As it is</option>
-            {design.colourways.map(({ name }) => (
-              <option key={name}>{name}</option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label="Colours"
+          value={wish.colourway}
+          options={[
+            { value: '', text: 'As it is' },
+            ...design.colourways.map(({ name }) => ({ value: name, text: name })),
+          ]}
+          onChange={(colourway) => useSend.setState({ colourway })}
+        />
       )}
       {isPicture(wish.file) && <PictureWish />}
       {weaving && <LoomDialog onClose={() => setWeaving(false)} />}
@@ -169,6 +166,18 @@ function PictureWish() {
             { value: 'thread', text: 'Pixels a thread' },
           ]}
           onChange={(scale) => useSend.setState({ scale })}
+        />
+      )}
+      {wish.file === 'png' && isWoven(design) && (
+        <Choice
+          label="Drawn"
+          value={wish.drawn}
+          options={[
+            { value: 'flat', text: 'Flat, to print' },
+            { value: 'threads', text: 'As threads' },
+            { value: 'finished', text: 'Finished' },
+          ]}
+          onChange={(drawn) => useSend.setState({ drawn })}
         />
       )}
       {wish.file === 'png' && (wish.scale === 'dpi' || !isPlaid(design)) && (

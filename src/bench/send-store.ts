@@ -1,7 +1,8 @@
 import { create } from 'zustand';
-import { type Design, isPlaid } from '../core/design/design-schema.ts';
+import { type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
 import type { Rectangle } from '../core/exact/vector.ts';
 import { type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
+import type { Drawn } from '../core/paint/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { type Attempt, attempt } from '../wording/attempt.ts';
 
@@ -15,6 +16,8 @@ export interface SendWish {
   readonly scale: 'thread' | 'dpi';
   readonly perThread: string;
   readonly size: string;
+  /** How the threads of woven cloth look in a PNG. */
+  readonly drawn: Drawn;
   /** Name of a colourway; empty: as it is. */
   readonly colourway: string;
 }
@@ -25,6 +28,7 @@ export const useSend = create<SendWish>(() => ({
   scale: 'dpi',
   perThread: '4',
   size: '300 x 300 mm',
+  drawn: 'flat',
   colourway: '',
 }));
 
@@ -64,11 +68,17 @@ export function addressOf(id: string, wish: SendWish, design: Design): string {
   if (wish.file === 'png') {
     if (byThread(wish, design)) query.set('perThread', wish.perThread);
     else query.set('dpi', design.resolution);
+    if (drawnAs(wish, design) !== 'flat') query.set('drawn', wish.drawn);
   }
   if (wish.file === 'paper' || wish.file === 'texture') query.set('perThread', wish.perThread);
   if (wish.colourway !== '') query.set('colourway', wish.colourway);
   if (wish.what === 'sheet' && isPicture(wish.file)) query.set('size', wish.size);
   return `/api/designs/${id}/files/${FILE_NAMES[wish.file]}?${query}`;
+}
+
+/** Threads are drawn in a PNG of woven cloth; in all else there are none. */
+export function drawnAs({ file, drawn }: SendWish, design: Design): Drawn {
+  return file === 'png' && isWoven(design) ? drawn : 'flat';
 }
 
 /** Pixels a thread are for cloth that has threads. */

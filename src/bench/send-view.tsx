@@ -9,7 +9,7 @@ import { lengthText } from '../wording/measures.ts';
 import { useDesign } from './bench-store.ts';
 import type { Size } from './cloth-camera.ts';
 import { FileText } from './file-text.tsx';
-import { isPicture, isStructure, readWish, useSend } from './send-store.ts';
+import { drawnAs, isPicture, isStructure, readWish, useSend } from './send-store.ts';
 import { StructureView } from './structure-view.tsx';
 import { type SendPreview, useSendPreview } from './use-send-preview.ts';
 
@@ -54,6 +54,7 @@ function PictureView({ view }: { view: Size }) {
     return {
       design: shown,
       numbers: numbers.value,
+      drawn: drawnAs(wish, design),
       room: { width: room(view.width), height: room(view.height) },
     };
   }, [design, wish, view, pixelRatio]);

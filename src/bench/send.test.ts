@@ -12,6 +12,7 @@ const WISH: SendWish = {
   scale: 'dpi',
   perThread: '4',
   size: '300 x 200 mm',
+  drawn: 'flat',
   colourway: '',
 };
 
@@ -35,6 +36,9 @@ describe('what is to be sent', () => {
     expect(addressOf('a', WISH, DESIGN)).toBe('/api/designs/a/files/tile.png?save=&dpi=300');
     expect(addressOf('a', { ...WISH, scale: 'thread', what: 'sheet' }, DESIGN)).toBe(
       '/api/designs/a/files/tile.png?save=&perThread=4&size=300+x+200+mm',
+    );
+    expect(addressOf('a', { ...WISH, drawn: 'finished' }, DESIGN)).toBe(
+      '/api/designs/a/files/tile.png?save=&dpi=300&drawn=finished',
     );
     expect(addressOf('a', { ...WISH, colourway: 'Night' }, DESIGN)).toBe(
       '/api/designs/a/files/tile.png?save=&dpi=300&colourway=Night',

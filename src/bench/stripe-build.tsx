@@ -1,6 +1,7 @@
 import { LEVEL, type Slope, slope, UPRIGHT } from '../core/exact/slope.ts';
 import { BAND_UNITS, type BandUnit } from '../core/units/band-width.ts';
 import { Choice } from '../kit/choice.tsx';
+import { SelectField } from '../kit/select-field.tsx';
 import { AnglePart } from './angle-part.tsx';
 import { dispatch, useBenchState } from './bench-store.ts';
 import { setStripe } from './design-edits.ts';
@@ -49,21 +50,15 @@ export function StripeBuild() {
         }}
       />
       {lines === 'angle' && <AnglePart />}
-      <label>
-        <span className="label">Left clear</span>
-        <select
-          className="field"
-          value={construction.clear ?? ''}
-          onChange={(event) => set({ clear: event.target.value === '' ? null : event.target.value })}
-        >
-          <option value="">Nothing: every band is painted</option>
-          {shades.map(({ key, name }) => (
-            <option key={key} value={key}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Left clear"
+        value={construction.clear ?? ''}
+        options={[
+          { value: '', text: 'Nothing: every band is painted' },
+          ...shades.map(({ key, name }) => ({ value: key, text: name })),
+        ]}
+        onChange={(clear) => set({ clear: clear === '' ? null : clear })}
+      />
     </Panel>
   );
 }

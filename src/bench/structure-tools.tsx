@@ -17,6 +17,7 @@ import { weaveDraft } from '../core/thread/weaves/weave-draft.ts';
 import { MAX_MATRIX } from '../core/thread/weaves/weave-spec.ts';
 import { LiveTextField } from '../kit/live-text-field.tsx';
 import { NumberField } from '../kit/number-field.tsx';
+import { SelectField } from '../kit/select-field.tsx';
 import { attempt } from '../wording/attempt.ts';
 import { dispatch } from './bench-store.ts';
 import { putDraft, putStructure } from './draft-work.ts';
@@ -117,18 +118,12 @@ function ThreadingChoice() {
     else putDraft(made.value);
   };
   return (
-    <label>
-      <span className="label">Thread its shafts</span>
-      <select className="field" value="" onChange={(event) => put(event.target.value as Threading)}>
-        <option value="" disabled>
-          Choose a threading…
-        </option>
-        {THREADINGS.map((kind) => (
-          <option key={kind} value={kind}>
-            {THREADING_NAMES[kind]}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      label="Thread its shafts"
+      value=""
+      none="Choose a threading…"
+      options={THREADINGS.map((kind) => ({ value: kind, text: THREADING_NAMES[kind] }))}
+      onChange={put}
+    />
   );
 }

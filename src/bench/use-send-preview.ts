@@ -2,6 +2,7 @@ import { releaseProxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Design } from '../core/design/design-schema.ts';
 import type { PictureOrder } from '../core/formats/picture-order.ts';
+import { type Drawn, threadLook } from '../core/paint/thread-light.ts';
 import { NO_MARKS } from '../core/thread/mark-cells.ts';
 import { latest } from '../kit/latest.ts';
 import { openClothWorker } from '../workers/open-worker.ts';
@@ -20,6 +21,7 @@ export interface SendPreview {
 interface Ask {
   readonly design: Design;
   readonly numbers: SendNumbers;
+  readonly drawn: Drawn;
   /** Room for the picture, in device pixels. */
   readonly room: Size;
 }
@@ -33,7 +35,7 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
   const request = useRef<(ask: Ask) => void>(undefined);
   useEffect(() => {
     const worker = openClothWorker();
-    const paint = async ({ design, numbers, room }: Ask) => {
+    const paint = async ({ design, numbers, drawn, room }: Ask) => {
       const ordered = await worker.order(design, numbers.scale, numbers.sheet);
       if ('problem' in ordered) return ordered;
       const order = ordered.value;
@@ -45,7 +47,7 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
       const answer = await worker.paint({
         design,
         tile,
-        look: 'flat',
+        look: threadLook(drawn) ?? 'flat',
         proof: 'none',
         marks: NO_MARKS,
         x: 0,

@@ -3,11 +3,14 @@ import { buildWeave } from '../core/thread/weaves/build-weave.ts';
 import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
 import { formatWeave, parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
+import { lateSentence } from '../wording/verdict.ts';
 import { dispatch } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { setWeave } from './design-edits.ts';
 import { StructureTools } from './structure-tools.tsx';
 import { usePlaid } from './use-construction.ts';
+import { useThreadFacts } from './use-thread-facts.ts';
+import { WeaveRuleFields } from './weave-rule.tsx';
 
 /** Interlacings at hand; any other a/b can be typed. */
 const OFFERED: readonly WeaveSpec[] = [
@@ -25,6 +28,10 @@ export function WeaveChoice() {
   const id = useId();
   const [draft, setDraft] = useState<string>();
   const problem = draft === undefined ? undefined : sentenceOf(draft);
+  const facts = useThreadFacts();
+  const late =
+    facts !== undefined &&
+    (lateSentence(facts.warp, 'end') !== undefined || lateSentence(facts.weft, 'pick') !== undefined);
   const choose = (twill: WeaveSpec, tag?: string) =>
     dispatch({ kind: 'edit', edit: setWeave(twill), ...(tag === undefined ? {} : { tag }) });
   return (
@@ -51,6 +58,9 @@ export function WeaveChoice() {
           );
         })}
       </div>
+      <div className="mt-3">
+        <WeaveRuleFields />
+      </div>
       <label htmlFor={id} className="label mt-3">
         Any other weave
       </label>
@@ -69,9 +79,15 @@ export function WeaveChoice() {
         }}
       />
       {problem !== undefined && <p className="mt-1 text-[12.5px] text-madder">{problem}</p>}
+      {late && (
+        <p className="mt-1 text-[12.5px] text-weld">
+          This weave and the sequences come round together only late; counts that close sooner stand with
+          each.
+        </p>
+      )}
       <p className="hint mt-1">
-        Such as 3/1/1/2 S, satin 8/3, hopsack 2, herringbone 2/2 8, pointed 2/2 8, warp rib 2/2, honeycomb 6,
-        crepe 12 seed 3, shaded 8/3 in 5, double stitched, blocks AB BA; A = satin 5/2; B = sateen 5/2.
+        As text, to copy or to type: 3/1/1/2 S, satin 8/3, herringbone 2/2 8, blocks AAB ABB; A = satin 5/2; B
+        = 2/2, rows ##.. .##. ..## #..#
       </p>
       <label className="mt-2 flex items-center gap-2">
         <input

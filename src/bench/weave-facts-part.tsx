@@ -32,13 +32,8 @@ export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
           Mark on the cloth what comes away
         </label>
       )}
-      <BarChart
-        title="Floats of each length"
-        {...chart}
-        sizeText={(count) => plural(count, 'float')}
-        height={84}
-        upright
-      />
+      <span className="label mb-0">Floats of each length, warp dark and weft light</span>
+      <BarChart title="Floats of each length" {...chart} sizeText={floatsOf} height={104} upright named />
       <FloatMarks />
       <dl className="m-0 flex flex-col gap-1.5">
         <Measure name="Longest float, warp and weft">
@@ -54,6 +49,10 @@ export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
       </dl>
     </section>
   );
+}
+
+function floatsOf(count: number): string {
+  return plural(count, 'float');
 }
 
 /** Two bars for each length, warp and weft one on the other. */

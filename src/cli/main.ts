@@ -114,6 +114,7 @@ program
   .addOption(new Option('--per-thread <pixels>', 'whole pixels a thread').conflicts('dpi'))
   .option('--dpi <dpi>', 'pixels per inch at true size')
   .option('--size <size>', 'a sheet of repeats, such as 12inx12in')
+  .option('--drawn <look>', 'flat, threads or finished; flat when left out')
   .option('--colourway <name>', 'in the colours of that colourway')
   .action((path, options) => run(() => renderCommand(path, options)));
 

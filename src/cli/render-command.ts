@@ -9,6 +9,7 @@ import { CoreError } from '../core/error.ts';
 import { orderPicture, type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
 import { unitToPng } from '../core/formats/unit-png.ts';
 import { unitToSvg } from '../core/formats/unit-svg.ts';
+import { parseDrawn, threadLook } from '../core/paint/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { nodeCompressor } from '../server/sending/node-compressor.ts';
 import { EXIT, readDesignFile, writeText } from './run.ts';
@@ -19,6 +20,7 @@ export interface RenderOptions {
   readonly dpi?: string;
   readonly size?: string;
   readonly colourway?: string;
+  readonly drawn?: string;
 }
 
 /** `vetro render`: a tile, or a sheet of repeats, as PNG or SVG by the file's ending. */
@@ -30,7 +32,8 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
     writeText(options.output, unitToSvg(unit, design.name, sheet));
   } else if (/\.png$/i.test(options.output)) {
     const order = orderPicture(unit, scaleOf(design, options), sheet);
-    await writeStream(options.output, unitToPng(unit, order, nodeCompressor));
+    const look = threadLook(parseDrawn(options.drawn ?? 'flat')) ?? 'flat';
+    await writeStream(options.output, unitToPng(unit, order, nodeCompressor, look));
   } else {
     throw new CoreError('file/kind', { name: options.output, kinds: ['png', 'svg'] });
   }

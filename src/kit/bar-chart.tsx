@@ -28,15 +28,25 @@ interface BarChartProps {
   readonly height: number;
   /** Bars upright, side by side, or level and stacked. */
   readonly upright?: boolean;
+  /** Whether upright bars have their names below them; for a few short ones. */
+  readonly named?: boolean;
 }
 
 /** Bars of shades, with a table behind them for screen readers. */
-export function BarChart({ title, bars, parts, sizeText, height, upright = false }: BarChartProps) {
+export function BarChart({
+  title,
+  bars,
+  parts,
+  sizeText,
+  height,
+  upright = false,
+  named = false,
+}: BarChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    const chart = new Chart(canvas.current!, chartOf({ bars, parts, sizeText, upright }));
+    const chart = new Chart(canvas.current!, chartOf({ bars, parts, sizeText, upright, named }));
     return () => chart.destroy();
-  }, [bars, parts, sizeText, upright]);
+  }, [bars, parts, sizeText, upright, named]);
   return (
     <figure className="m-0">
       <div style={{ height }}>
@@ -68,9 +78,10 @@ export function BarChart({ title, bars, parts, sizeText, height, upright = false
   );
 }
 
-type Look = Pick<BarChartProps, 'bars' | 'parts' | 'sizeText'> & { readonly upright: boolean };
+type Look = Pick<BarChartProps, 'bars' | 'parts' | 'sizeText'> &
+  Required<Pick<BarChartProps, 'upright' | 'named'>>;
 
-function chartOf({ bars, parts, sizeText, upright }: Look) {
+function chartOf({ bars, parts, sizeText, upright, named }: Look) {
   const font = { family: '"Instrument Sans Variable", sans-serif', size: 12 };
   return {
     type: 'bar' as const,
@@ -91,7 +102,13 @@ function chartOf({ bars, parts, sizeText, upright }: Look) {
       maintainAspectRatio: false,
       indexAxis: upright ? ('x' as const) : ('y' as const),
       scales: {
-        x: { stacked: true, display: false, ticks: { font } },
+        x: {
+          stacked: true,
+          display: named,
+          grid: { display: false },
+          border: { display: false },
+          ticks: { font },
+        },
         y: {
           stacked: true,
           display: !upright,

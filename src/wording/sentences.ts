@@ -50,6 +50,7 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `Pick ${pick} asks for treadle ${treadle}; there are ${most}.`,
   'draft/too-many': ({ shafts, most }) =>
     `This structure needs ${shafts} shafts; a draft has at most ${most}. Make some ends alike.`,
+  'paint/drawn': ({ text, known }) => `“${text}” is no way of drawing cloth. There are: ${known}.`,
   'loom/absent': ({ port }) =>
     `No loom answers at port ${port}. Is it switched on? Without one, “npx vetro loom” starts a stand-in.`,
   'loom/silent': () => 'The loom did not say that it raised the shafts. The pick counts as not thrown.',
@@ -76,9 +77,6 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `[${section}], line ${line}: ${value} is more than the ${most} that there are.`,
   'wif/contradiction': ({ section, line, value, other }) =>
     `[${section}], line ${line}: it names number ${value}, but the file says that there are ${other}.`,
-  'wif/several': ({ section, end }) =>
-    `[${section}]: end ${end} is on several shafts, which cannot be woven here.`,
-  'wif/unwoven': ({ end }) => `End ${end} is on no shaft, so it cannot be woven.`,
   'wif/too-large': ({ ends, picks, most }) =>
     `One repeat has ${ends} ends and ${picks} picks; a weave file holds at most ${most}.`,
   'weave/none': () => 'Only cloth that is woven takes a weave.',

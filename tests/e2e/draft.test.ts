@@ -13,12 +13,15 @@ function weave(page: Page) {
   return page.getByLabel('Any other weave');
 }
 
+/** Pixels above the parts, where their names stand. */
+const NAMES = 18;
+
 /** Presses in the middle of a cell, counted from the canvas's upper left. */
 async function press(page: Page, column: number, row: number): Promise<void> {
   const box = (await draft(page).boundingBox())!;
   // 4 ends, a gap, 5 treadles and a strip of 1.5 lie side by side.
   const cell = box.width / (4 + 1 + 5 + 1.5);
-  await page.mouse.click(box.x + (column + 0.5) * cell, box.y + (row + 1.5 + 0.5) * cell);
+  await page.mouse.click(box.x + (column + 0.5) * cell, box.y + NAMES + (row + 1.5 + 0.5) * cell);
 }
 
 test('a draft is worked in each of its parts, and the others follow', async ({ page }) => {

@@ -4,8 +4,8 @@ import { compile } from '../../src/core/design/compile-design.ts';
 import type { PlaidDesign } from '../../src/core/design/design-schema.ts';
 import { designFromWif, designToWif } from '../../src/core/design/exchange/wif-design.ts';
 import { readDesign } from '../../src/core/design/read-design.ts';
+import { readWif } from '../../src/core/formats/read-wif.ts';
 import { formatThreadCount } from '../../src/core/formats/thread-count.ts';
-import { readWif } from '../../src/core/formats/wif.ts';
 import { cellAt } from '../../src/core/thread/cells.ts';
 import { buildWeave } from '../../src/core/thread/weaves/build-weave.ts';
 import { parseWeave } from '../../src/core/thread/weaves/weave-text.ts';
@@ -166,6 +166,81 @@ describe('a weave file written by hand', () => {
     expect(written).toContain("[NOTES]\r\n1=For the guard's van\r\n");
     expect(written).toContain('[PRIVATE X]\r\nKnot=flat\r\n');
   });
+
+  it('keeps lines that are not understood in sections that are', () => {
+    const more = HOUNDSTOOTH.replace('Rising Shed=yes', 'Rising Shed=yes\nReed=12').concat(
+      '\n[TEXT]\nTitle=Tooth\nAuthor=The weaving shed\n',
+    );
+    const design = readDesign(JSON.parse(JSON.stringify(designFromWif(more, 'x'))));
+    expect(design.name).toBe('Tooth');
+    const written = designToWif(design);
+    expect(written).toContain('Rising Shed=true\r\nReed=12\r\n');
+    expect(written).toContain('[TEXT]\r\nTitle=Tooth\r\nAuthor=The weaving shed\r\n');
+    expect(readWif(written).kept).toEqual(expect.arrayContaining([...readWif(more).kept]));
+  });
+
+  it('keeps thickness, and the measures of single threads, in whatever unit they are written', () => {
+    // Decipoints are 1/720 inch: 72 of them a tenth of an inch.
+    const more = HOUNDSTOOTH.replace(
+      'Units=Centimeters\nSpacing=0.1\n',
+      'Units=Decipoints\nSpacing=72\nThickness=36\n',
+    ).concat('\n[WARP SPACING]\n3=144\n\n[WARP THICKNESS]\n3=18\n8=9\n');
+    const design = readDesign(JSON.parse(JSON.stringify(designFromWif(more, 'x')))) as PlaidDesign;
+    expect(design.lay).toMatchObject({ ends: '10', per: 'in' });
+    const measures = {
+      unit: 'in',
+      spacing: '0.1',
+      thickness: '0.05',
+      spacings: [['3', '0.2']],
+      thicknesses: [
+        ['3', '0.025'],
+        ['8', '0.0125'],
+      ],
+    };
+    expect(readWif(designToWif(design)).warp.measures).toEqual(measures);
+    // 254 ends to 10 cm are 25.4 a cm: the same cloth, told in centimetres.
+    const metric = {
+      ...design,
+      lay: { ...design.lay, per: 'cm' as const, ends: '10/2.54', picks: '10/2.54' },
+    };
+    expect(readWif(designToWif(metric)).warp.measures).toMatchObject({
+      unit: 'cm',
+      spacing: '0.254',
+      thickness: '0.127',
+      spacings: [['3', '0.508']],
+    });
+    // With fewer ends than there were, what is said of the others is left out.
+    const { construction } = sampleDesign('warp: A2 B2\nweave: plain');
+    const fewer = { ...design, construction, shades: sampleDesign('warp: A2 B2').shades };
+    expect(readWif(designToWif(fewer)).warp.measures.thicknesses).toEqual([['3', '0.025']]);
+  });
+
+  it('drafts anew what has ends on several shafts, or on none', () => {
+    const several = HOUNDSTOOTH.replace('8=4\n\n[TIEUP]', '8=4,1\n\n[TIEUP]');
+    const { up, ends, picks } = buildWeave(designFromWif(several, 'x').construction.weave);
+    // Lifts are 12, 23, 34, 14 in turn: an end on 1 and 4 is up at the first, the third and the fourth.
+    expect([ends, picks]).toEqual([8, 8]);
+    expect([0, 1, 2, 3].map((pick) => up[pick * ends + 7])).toEqual([1, 0, 1, 1]);
+    const loose = HOUNDSTOOTH.replace('8=4\n\n[TIEUP]', '8=0\n\n[TIEUP]');
+    const woven = buildWeave(designFromWif(loose, 'x').construction.weave);
+    expect(Array.from({ length: 8 }, (_, pick) => woven.up[pick * 8 + 7])).toEqual(Array(8).fill(0));
+  });
+
+  it('of more different lifts than treadles is written by its lift plan', () => {
+    const plan = Array.from({ length: 100 }, (_, pick) =>
+      [1, 2, 3, 4, 5, 6, 7].filter((shaft) => ((pick + 1) >> (shaft - 1)) % 2 === 1),
+    );
+    const text = [
+      '[WIF]\nVersion=1.1\n[WEAVING]\nShafts=7\n[WARP]\nThreads=7\n[WEFT]\nThreads=100\n[THREADING]',
+      ...[1, 2, 3, 4, 5, 6, 7].map((shaft) => `${shaft}=${shaft}`),
+      '[LIFTPLAN]',
+      ...plan.map((lift, pick) => `${pick + 1}=${lift.join(',')}`),
+    ].join('\n');
+    const design = readDesign(JSON.parse(JSON.stringify(designFromWif(text, 'Dobby'))));
+    const again = readWif(designToWif(design));
+    expect(again.treadles).toBeUndefined();
+    expect(again.lifts).toEqual(plan);
+  });
 });
 
 describe('weave files', () => {
@@ -219,12 +294,17 @@ describe('broken weave files are refused with section and line', () => {
       { section: 'THREADING', value: 7, other: 6 },
     ],
     [
-      'an end on two shafts',
-      HOUNDSTOOTH.replace('8=4\n\n[TIEUP]', '8=4,1\n\n[TIEUP]'),
-      'wif/several',
-      { end: 8 },
+      'a thickness that is none',
+      HOUNDSTOOTH.replace('Spacing=0.125', 'Spacing=0.125\nThickness=-1'),
+      'wif/value',
+      { section: 'WEFT' },
     ],
-    ['an end on none', HOUNDSTOOTH.replace('8=4\n\n[TIEUP]', '8=0\n\n[TIEUP]'), 'wif/unwoven', { end: 8 }],
+    [
+      'a single spacing of an end that is not there',
+      `${HOUNDSTOOTH}\n[WARP SPACING]\n9=0.2\n`,
+      'wif/contradiction',
+      { section: 'WARP SPACING', value: 9, other: 8 },
+    ],
     [
       'threads that are no number',
       HOUNDSTOOTH.replace('Threads=8', 'Threads=many'),

@@ -93,8 +93,8 @@ export const START_POINTS: readonly StartPoint[] = [
   {
     key: 'puppytooth',
     name: 'Puppytooth',
-    what: '2 dark and 2 light, both ways, in 2/2 twill.',
-    text: fixed(DARK_LIGHT, 'warp: K2 W2', 'weave: 2/2Z'),
+    what: '2 dark and 2 light, both ways, in 2/2 twill; the weft begins where that makes teeth.',
+    text: fixed(DARK_LIGHT, 'warp: K2 W2', 'turn: 3', 'weave: 2/2Z'),
   },
   {
     key: 'glen',

@@ -1,4 +1,4 @@
-import { type PaintWindow, paintRows, preparePainting } from '../paint/painting.ts';
+import { type Look, type PaintWindow, paintRows, preparePainting } from '../paint/painting.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { PictureOrder } from './picture-order.ts';
 import { type Compressor, encodePng, type PngImage } from './png.ts';
@@ -15,9 +15,11 @@ export function unitToPng(
   unit: RepeatUnit,
   order: PictureOrder,
   compressor: Compressor,
+  look: Look = 'flat',
 ): AsyncIterable<Uint8Array> {
   const { width, height, pixelsPerMetre, tile } = order;
-  const colours = coloursOf(unit, order);
+  const painted = () => paintedRows(unit, order, look);
+  const colours = coloursOf(painted());
   const channels = colours !== undefined ? 1 : hasClear(unit) ? 4 : 3;
   const writeRow = (pixels: Uint32Array, line: Uint8Array) => {
     if (colours === undefined) writeBytes(pixels, line, channels);
@@ -26,7 +28,7 @@ export function unitToPng(
   const rows = function* () {
     let before: Uint32Array | undefined;
     let line = new Uint8Array(0);
-    for (const pixels of paintedRows(unit, order)) {
+    for (const pixels of painted()) {
       if (before === undefined || !sameRow(before, pixels)) {
         line = new Uint8Array(width * channels);
         writeRow(pixels, line);
@@ -55,10 +57,10 @@ function hasClear({ content }: RepeatUnit): boolean {
 }
 
 /** Each colour of the picture with its index, or undefined when there are too many. */
-function coloursOf(unit: RepeatUnit, order: PictureOrder): ReadonlyMap<number, number> | undefined {
+function coloursOf(rows: Iterable<Uint32Array>): ReadonlyMap<number, number> | undefined {
   const colours = new Map<number, number>();
   let before: Uint32Array | undefined;
-  for (const pixels of paintedRows(unit, order)) {
+  for (const pixels of rows) {
     if (before !== undefined && sameRow(before, pixels)) continue;
     for (const pixel of pixels) if (!colours.has(pixel)) colours.set(pixel, colours.size);
     if (colours.size > MAX_PALETTE) return undefined;
@@ -68,9 +70,13 @@ function coloursOf(unit: RepeatUnit, order: PictureOrder): ReadonlyMap<number, n
 }
 
 /** The rows of one repeat, as far as the picture shows it; the same memory is used for each. */
-function* paintedRows(unit: RepeatUnit, { tile, width, height }: PictureOrder): Iterable<Uint32Array> {
+function* paintedRows(
+  unit: RepeatUnit,
+  { tile, width, height }: PictureOrder,
+  look: Look,
+): Iterable<Uint32Array> {
   const once = Math.min(width, tile.width);
-  const window: PaintWindow = { tile, width: once, offset: { x: 0, y: 0 }, look: 'flat' };
+  const window: PaintWindow = { tile, width: once, offset: { x: 0, y: 0 }, look };
   const painting = preparePainting(unit, window);
   const pixels = new Uint32Array(once);
   for (let y = 0; y < Math.min(height, tile.height); y += 1) {

@@ -1,4 +1,5 @@
 import { CoreError } from '../error.ts';
+import type { WifKept } from './wif.ts';
 
 /** One line of a section: its key as written, its value, and where it stands. */
 export interface WifLine {
@@ -54,12 +55,10 @@ export function wifSections(text: string): ReadonlyMap<string, WifSection> {
 }
 
 /** Writes sections strictly: CRLF, an empty line between them. */
-export function formatWif(
-  sections: readonly { readonly name: string; readonly lines: readonly (readonly [string, string])[] }[],
-): string {
+export function formatWif(sections: readonly WifKept[]): string {
   return sections
-    .map(({ name, lines }) =>
-      [`[${name}]`, ...lines.map(([key, value]) => `${key}=${value}`), ''].join('\r\n'),
+    .map(({ section, lines }) =>
+      [`[${section}]`, ...lines.map(([key, value]) => `${key}=${value}`), ''].join('\r\n'),
     )
     .join('\r\n');
 }

@@ -1,3 +1,5 @@
+import { CoreError } from '../error.ts';
+
 /** How the threads of a cloth are drawn. */
 export interface ThreadLook {
   /** Share of its space that an end and a pick fill: above 0, at most 1. */
@@ -11,6 +13,25 @@ export interface ThreadLook {
 
 /** Threads side by side without a gap, lit from the upper left. */
 export const PLAIN_THREADS: ThreadLook = { warp: 1, weft: 1, light: 135, finished: false };
+
+/** Ways of drawing cloth, by name. */
+export const DRAWN = ['flat', 'threads', 'finished'] as const;
+export type Drawn = (typeof DRAWN)[number];
+
+/** How threads are drawn, or undefined for cloth that is drawn flat. */
+export function threadLook(drawn: Drawn): ThreadLook | undefined {
+  return drawn === 'flat' ? undefined : { ...PLAIN_THREADS, finished: drawn === 'finished' };
+}
+
+/**
+ * Reads the name of a way of drawing.
+ * @throws CoreError "paint/drawn" {text, known}
+ */
+export function parseDrawn(text: string): Drawn {
+  const drawn = DRAWN.find((name) => name === text.trim().toLowerCase());
+  if (drawn === undefined) throw new CoreError('paint/drawn', { text: text.slice(0, 40), known: [...DRAWN] });
+  return drawn;
+}
 
 /** Steps of light; one thread is at most this many tones of its shade. */
 export const LEVELS = 96;

@@ -22,6 +22,16 @@ describe('sendFile', () => {
     expect(await png('tile.png', 'perThread=1&size=10in x 5in')).toMatchObject({ width: 240, height: 120 });
   });
 
+  it('sends cloth as threads, flat when nobody asks', async () => {
+    const flat = await png('tile.png', 'perThread=8');
+    expect((await png('tile.png', 'perThread=8&drawn=flat')).data).toEqual(flat.data);
+    const tones = (picture: PNG) => new Set(new Uint32Array(picture.data.buffer)).size;
+    const threads = await png('tile.png', 'perThread=8&drawn=threads');
+    expect(threads).toMatchObject({ width: flat.width, height: flat.height });
+    expect(tones(threads)).toBeGreaterThan(tones(flat) * 4);
+    expect((await png('tile.png', 'perThread=8&drawn=finished')).data).not.toEqual(threads.data);
+  });
+
   it('sends a swatch at half true size, finer for finer monitors, within bounds', async () => {
     expect(await png('swatch.png', 'across=180&down=150')).toMatchObject({ width: 180, height: 150 });
     expect(await png('swatch.png', 'across=180&down=150&times=2')).toMatchObject({ width: 360 });
@@ -54,6 +64,7 @@ describe('sendFile', () => {
     ['tile.png', 'dpi=0', 'resolution/range'],
     ['tile.png', 'perThread=0', 'send/per-thread'],
     ['tile.png', 'size=huge', 'number/syntax'],
+    ['tile.png', 'drawn=knitted', 'paint/drawn'],
     ['tile.png', 'size=3000in&dpi=9600', 'send/too-large'],
   ])('refuses %s?%s', (file, query, code) => {
     expect(() => send(file, query)).toThrow(expect.objectContaining({ code }));

@@ -18,6 +18,7 @@ import {
 import { type StructureLook, structureToPng } from '../../core/formats/structure-png.ts';
 import { unitToPng } from '../../core/formats/unit-png.ts';
 import { unitToSvg } from '../../core/formats/unit-svg.ts';
+import { parseDrawn, threadLook } from '../../core/paint/thread-light.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { nodeCompressor } from './node-compressor.ts';
 
@@ -28,7 +29,8 @@ const SENDERS: Readonly<Record<string, Sender>> = {
   'tile.png': (design, query) => {
     const unit = compile(design);
     const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query));
-    return picture(unitToPng(unit, order, nodeCompressor));
+    const look = threadLook(parseDrawn(query.get('drawn') ?? 'flat')) ?? 'flat';
+    return picture(unitToPng(unit, order, nodeCompressor, look));
   },
   'tile.svg': (design, query) =>
     text('image/svg+xml', unitToSvg(compile(design), design.name, sheetOf(design, query))),
@@ -43,7 +45,7 @@ const SENDERS: Readonly<Record<string, Sender>> = {
 };
 
 /**
- * The file of that name for a design. Query: `perThread` or `dpi`, `size` for a sheet; `colourway` by name; `save` to download it.
+ * The file of that name for a design. Query: `perThread` or `dpi`, `size` for a sheet; `drawn` for how a picture's threads look; `colourway` by name; `save` to download it.
  * @throws CoreError "request/missing", or of the sender
  */
 export function sendFile(design: Design, file: string, query: URLSearchParams): Response {

@@ -4,18 +4,21 @@ import { CoreError } from '../../error.ts';
 import { commonMultiple } from '../../exact/common-multiple.ts';
 import { convergents } from '../../exact/continued-fraction.ts';
 import { parseExact } from '../../exact/parse-exact.ts';
-import { divide, ONE, type Rational, subtract, toDecimal, toNumber, toText } from '../../exact/rational.ts';
-import { MAX_WIF_THREADS, readWif, type Wif, type WifThreads, writeWif } from '../../formats/wif.ts';
+import { divide, multiply, ONE, type Rational, subtract, toNumber, toText } from '../../exact/rational.ts';
+import { readWif } from '../../formats/read-wif.ts';
+import { MAX_WIF_THREADS, type Wif, type WifThreads } from '../../formats/wif.ts';
+import { writeWif } from '../../formats/write-wif.ts';
 import type { Band } from '../../thread/band.ts';
 import type { Sequence } from '../../thread/sequence.ts';
 import { smallestPeriod } from '../../thread/smallest-period.ts';
-import { draftFromLifts, draftSize } from '../../thread/weaves/draft.ts';
+import { draftFromLifts, draftOf, draftSize } from '../../thread/weaves/draft.ts';
 import { weaveDraft } from '../../thread/weaves/weave-draft.ts';
 import { type Draft, MAX_TREADLES } from '../../thread/weaves/weave-spec.ts';
 import { parseDensity } from '../../units/density.ts';
 import { type Design, isWoven, type Lay, type PlaidDesign } from '../design-schema.ts';
 import { newPlaid } from '../new-design.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
+import { asLines, keptMeasures, MEASURED, measuresIn, unitsIn } from './wif-measures.ts';
 
 /** The section in which shades keep their letters and names, which the format has no place for. */
 const SHADES = 'VETRO SHADES';
@@ -24,12 +27,10 @@ const SHADES = 'VETRO SHADES';
  * A new design from a weave file: its colours in runs, its threading, tie-up and treadling as a draft. What the design
  * has no place for is kept.
  *
- * @throws CoreError of `readWif` and of the draft, "wif/unwoven" {end} for an end on no shaft
+ * @throws CoreError of `readWif` and of the draft
  */
 export function designFromWif(text: string, name: string): PlaidDesign {
   const wif = readWif(text);
-  const unwoven = wif.threading.indexOf(0);
-  if (unwoven >= 0) throw new CoreError('wif/unwoven', { end: unwoven + 1 });
   const named = wif.kept.find(({ section }) => section.toUpperCase() === SHADES);
   // A palette may have hundreds of colours: those that threads use, and those that have a name here.
   const namedColours = (named?.lines ?? []).map(([place]) => Number(place) - 1);
@@ -51,9 +52,11 @@ export function designFromWif(text: string, name: string): PlaidDesign {
   });
   return {
     ...design,
-    kept: wif.kept
-      .filter((each) => each !== named)
-      .map(({ section, lines }) => ({ section, lines: lines.map(([key, value]) => [key, value]) })),
+    kept: [
+      ...wif.kept.filter((each) => each !== named),
+      ...keptMeasures('WARP', wif.warp.measures),
+      ...keptMeasures('WEFT', wif.weft.measures),
+    ].map(({ section, lines }) => ({ section, lines: lines.map(([key, value]) => [key, value]) })),
   };
 }
 
@@ -89,21 +92,32 @@ function shadesOf(
   return shades;
 }
 
-/** Tie-up and treadling as they are, else from the lift plan. */
+/**
+ * Tie-up and treadling as they are, else from the lift plan. Ends on several shafts, or on none, have no place in a
+ * draft: what they weave is drafted anew.
+ */
 function draftFor({ threading, treadles, lifts }: Wif): Draft {
-  return treadles === undefined ? draftFromLifts(threading, lifts) : { threading, ...treadles };
+  const single = threading.flatMap((shafts) => (shafts.length === 1 ? shafts : []));
+  if (single.length === threading.length) {
+    return treadles === undefined ? draftFromLifts(single, lifts) : { threading: single, ...treadles };
+  }
+  const ends = threading.length;
+  const up = Uint8Array.from({ length: ends * lifts.length }, (_, at) =>
+    threading[at % ends]!.some((shaft) => lifts[Math.floor(at / ends)]!.includes(shaft)) ? 1 : 0,
+  );
+  return draftOf({ ends, picks: lifts.length, up });
 }
 
 /** Relative error within which a spacing that was written as a decimal is taken for a simple density. */
 const NEAR = 2e-5;
 
 function layOf({ warp, weft }: Wif): Partial<Lay> {
-  if (warp.spacing === undefined) return {};
-  const per = warp.spacing.unit;
-  const density = ({ spacing }: WifThreads, usual: string) =>
-    spacing === undefined || spacing.unit !== per
+  if (warp.measures.spacing === undefined) return {};
+  const per = warp.measures.unit;
+  const density = ({ measures: { spacing, unit } }: WifThreads, usual: string) =>
+    spacing === undefined
       ? usual
-      : simpleText(divide(ONE, parseExact(spacing.value)));
+      : simpleText(divide(ONE, multiply(parseExact(spacing), unitsIn(unit, per))));
   const ends = density(warp, '24');
   return { ends, picks: density(weft, ends), per, unit: per === 'in' ? 'in' : 'mm' };
 }
@@ -132,18 +146,26 @@ export function designToWif(design: Design): string {
   }
   const round = <T>(list: ArrayLike<T>, count: number) =>
     Array.from({ length: count }, (_, at) => list[at % list.length]!);
-  const direction = (count: number, colours: Uint16Array, density: string): WifThreads => ({
+  const direction = (
+    way: 'WARP' | 'WEFT',
+    count: number,
+    colours: Uint16Array,
+    density: string,
+  ): WifThreads => ({
     count,
     colours: round(colours, count),
-    spacing: { value: toDecimal(divide(ONE, parseDensity(density)), 6), unit: lay.per },
+    measures: {
+      ...measuresIn(way, kept, count, lay.per),
+      spacing: toText(divide(ONE, parseDensity(density))),
+    },
   });
   const treadling = round(draft.treadling, picks);
   return writeWif({
     title: name,
     shafts: draftSize(draft).shafts,
-    warp: direction(ends, threads.warp, lay.ends),
-    weft: direction(picks, threads.weft, lay.picks),
-    threading: round(draft.threading, ends),
+    warp: direction('WARP', ends, threads.warp, lay.ends),
+    weft: direction('WEFT', picks, threads.weft, lay.picks),
+    threading: round(draft.threading, ends).map((shaft) => [shaft]),
     lifts: treadling.map((treadle) => draft.tieup[treadle - 1]!),
     treadles: draft.tieup.length > MAX_TREADLES ? undefined : { tieup: draft.tieup, treadling },
     palette: shades.map(({ hex }) => hex),
@@ -152,10 +174,7 @@ export function designToWif(design: Design): string {
         section: SHADES,
         lines: shades.map(({ key, name: shade }, index) => [String(index + 1), `${key} ${shade}`] as const),
       },
-      ...kept.map(({ section, lines }) => ({
-        section,
-        lines: lines.map((line) => [line[0] ?? '', line[1] ?? ''] as const),
-      })),
+      ...asLines(kept).filter(({ section }) => !MEASURED.test(section)),
     ],
   });
 }
