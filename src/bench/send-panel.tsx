@@ -35,6 +35,7 @@ const NAMES: Readonly<Record<SendFile, string>> = {
   json: 'Design',
   draft: 'Draft',
   paper: 'Point paper',
+  squares: 'Squares',
   texture: 'Texture',
 };
 
@@ -46,6 +47,7 @@ const FOR: Readonly<Record<SendFile, string>> = {
   wif: 'Threading, tie-up, treadling and colours in the open weave format (WIF 1.1).',
   draft: 'Structure, threading, tie-up and treadling as a drawing (SVG).',
   paper: 'The structure on squared paper, a heavier line every eight (PNG).',
+  squares: 'The same as a drawing (SVG), sharp at any scale.',
   texture: 'The structure in grey on clear ground, to lie over a print (PNG).',
   json: 'The whole design, to open in Vetro again.',
 };

@@ -6,7 +6,18 @@ import type { Drawn } from '../core/paint/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { type Attempt, attempt } from '../wording/attempt.ts';
 
-export const SEND_FILES = ['png', 'svg', 'txt', 'csv', 'wif', 'json', 'draft', 'paper', 'texture'] as const;
+export const SEND_FILES = [
+  'png',
+  'svg',
+  'txt',
+  'csv',
+  'wif',
+  'json',
+  'draft',
+  'paper',
+  'squares',
+  'texture',
+] as const;
 export type SendFile = (typeof SEND_FILES)[number];
 
 /** What is to be sent, as it was typed; it belongs to the bench, not to the design. */
@@ -59,6 +70,7 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   json: 'design.json',
   draft: 'draft.svg',
   paper: 'paper.png',
+  squares: 'paper.svg',
   texture: 'texture.png',
 };
 
@@ -88,7 +100,7 @@ function byThread({ file, scale }: SendWish, design: Design): boolean {
 
 /** Files that show the structure alone. */
 export function isStructure(file: SendFile): boolean {
-  return file === 'draft' || file === 'paper' || file === 'texture';
+  return file === 'draft' || file === 'squares' || file === 'paper' || file === 'texture';
 }
 
 /** Ending of a file's name. */

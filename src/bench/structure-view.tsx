@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
-import { designToDraftSvg, structureOf } from '../core/design/exchange/structure-files.ts';
-import { draftToSvg } from '../core/formats/draft-svg.ts';
+import { designToDraftSvg, designToPaperSvg } from '../core/design/exchange/structure-files.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { useDesign } from './bench-store.ts';
 import { useSend } from './send-store.ts';
@@ -11,10 +10,7 @@ export function StructureView() {
   const { file } = useSend();
   const made = useMemo(() => {
     try {
-      const svg =
-        file === 'draft'
-          ? designToDraftSvg(design)
-          : draftToSvg({ structure: structureOf(design), title: design.name });
+      const svg = file === 'draft' ? designToDraftSvg(design) : designToPaperSvg(design);
       return { address: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}` };
     } catch (error) {
       const problem = errorSentence(error);

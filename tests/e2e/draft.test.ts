@@ -100,6 +100,9 @@ test('the structure is sent as a draft, on point paper and as a texture', async 
   const draft = await take(page, () => page.getByRole('button', { name: 'Send the Draft' }).click());
   expect(draft.name).toMatch(/\.svg$/);
   expect(draft.bytes.toString().match(/<path fill="#20292b"/g)).toHaveLength(3);
+  await page.getByRole('radio', { name: 'Squares', exact: true }).click();
+  const squares = await take(page, () => page.getByRole('button', { name: 'Send the Squares' }).click());
+  expect(squares.bytes.toString().match(/<path fill="#20292b"/g)).toHaveLength(1);
   await page.getByRole('radio', { name: 'Texture', exact: true }).click();
   await page.getByLabel('Pixels a thread').fill('5');
   const texture = await take(page, () => page.getByRole('button', { name: 'Send the Texture' }).click());

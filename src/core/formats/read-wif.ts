@@ -147,27 +147,59 @@ function wholeNumbers(text: string): number[] {
   return [...text.matchAll(/\d{1,9}/g)].map(([digits]) => Number(digits));
 }
 
+/** A place that is not written. */
+const NONE: readonly number[] = [];
+
 /** For each place from 1 to `count`, its list of numbers 1 … most, 0 standing for none; places that are not written are empty. */
-function lists(section: WifSection, count: number, most: number): number[][] {
+function lists(section: WifSection, count: number, most: number): (readonly number[])[] {
   if (count > MAX_WIF_THREADS)
     throw new CoreError('wif/range', { section: section.name, line: 0, value: count, most: MAX_WIF_THREADS });
-  const all = Array.from({ length: count }, (): number[] => []);
+  const all: (readonly number[])[] = new Array(count).fill(NONE);
+  const ones: (readonly number[] | undefined)[] = [];
   for (const line of section.lines) {
-    if (!/^\d{1,9}$/.test(line.key) || !/^[\d,\s]*$/.test(line.value)) throw wrongValue(section, line);
-    const place = Number(line.key);
-    if (place < 1 || place > count) {
-      throw beyond(section, line, count);
-    }
-    const values = all[place - 1]!;
-    values.length = 0;
-    for (const part of line.value.split(',')) {
-      const value = Number(part);
-      if (value > most)
-        throw new CoreError('wif/range', { section: section.name, line: line.line, value, most });
-      if (value > 0) values.push(value);
-    }
+    const place = wholeOf(line.key, 0, line.key.length);
+    if (place < 0) throw wrongValue(section, line);
+    if (place < 1 || place > count) throw beyond(section, line, count);
+    const value = wholeOf(line.value, 0, line.value.length);
+    // Nearly all lines name one shaft, treadle or colour: those of one number share their list.
+    if (value > 0 && value <= most) {
+      ones[value] ??= [value];
+      all[place - 1] = ones[value];
+    } else all[place - 1] = listOf(section, line, most);
   }
   return all;
+}
+
+/** The numbers of one line, parted by commas, without the zeros. */
+function listOf(section: WifSection, line: WifLine, most: number): number[] {
+  const text = line.value;
+  const values: number[] = [];
+  for (let from = 0; from <= text.length; ) {
+    const comma = text.indexOf(',', from);
+    const to = comma === -1 ? text.length : comma;
+    const value = wholeOf(text, from, to);
+    if (value < 0 && text.slice(from, to).trim() !== '') throw wrongValue(section, line);
+    if (value > most)
+      throw new CoreError('wif/range', { section: section.name, line: line.line, value, most });
+    if (value > 0) values.push(value);
+    from = to + 1;
+  }
+  return values;
+}
+
+/** The whole number in a piece of a text, blanks round it left out; −1 where it is none. A file has thousands. */
+function wholeOf(text: string, from: number, to: number): number {
+  let [first, last] = [from, to];
+  while (first < last && text.charCodeAt(first) <= 32) first += 1;
+  while (last > first && text.charCodeAt(last - 1) <= 32) last -= 1;
+  if (first === last || last - first > 9) return -1;
+  let value = 0;
+  for (let at = first; at < last; at += 1) {
+    const digit = text.charCodeAt(at) - 48;
+    if (digit < 0 || digit > 9) return -1;
+    value = value * 10 + digit;
+  }
+  return value;
 }
 
 /** Colours of the table, their range brought to 0 … 255; black and white where there is none. */

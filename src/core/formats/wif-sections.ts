@@ -1,5 +1,5 @@
 import { CoreError } from '../error.ts';
-import type { WifKept } from './wif.ts';
+import type { WifLines } from './wif.ts';
 
 /** One line of a section: its key as written, its value, and where it stands. */
 export interface WifLine {
@@ -31,34 +31,50 @@ export function wifSections(text: string): ReadonlyMap<string, WifSection> {
   if (text.includes('\0')) throw new CoreError('wif/binary', {});
   const sections = new Map<string, { name: string; lines: WifLine[] }>();
   let current: { name: string; lines: WifLine[] } | undefined;
-  text
-    .replace(/^\uFEFF/, '')
-    .split(/\r\n|\r|\n/)
-    .forEach((raw, index) => {
-      const line = raw.trim();
-      if (line === '' || line.startsWith(';')) return;
-      const name = /^\[([^\]]+)\]/.exec(line)?.[1]?.trim();
-      if (name !== undefined) {
-        current = sections.get(name.toLowerCase()) ?? { name, lines: [] };
-        sections.set(name.toLowerCase(), current);
-        return;
-      }
-      const equals = line.indexOf('=');
-      if (equals < 1 || current === undefined) {
-        throw new CoreError('wif/line', { line: index + 1, text: line.slice(0, 60) });
-      }
-      const [key, value] = [line.slice(0, equals).trim(), line.slice(equals + 1).trim()];
-      current.lines.push({ key, value, line: index + 1 });
-    });
+  // Line by line with its ends found, not split off: a file has tens of thousands.
+  let number = 0;
+  for (let from = text.startsWith('\uFEFF') ? 1 : 0; from <= text.length; ) {
+    const to = lineEnd(text, from);
+    number += 1;
+    const line = text.slice(from, to).trim();
+    from = to + (text[to] === '\r' && text[to + 1] === '\n' ? 2 : 1);
+    if (line === '' || line.startsWith(';')) continue;
+    const name = line.startsWith('[') ? /^\[([^\]]+)\]/.exec(line)?.[1]?.trim() : undefined;
+    if (name !== undefined) {
+      current = sections.get(name.toLowerCase()) ?? { name, lines: [] };
+      sections.set(name.toLowerCase(), current);
+      continue;
+    }
+    const equals = line.indexOf('=');
+    if (equals < 1 || current === undefined) {
+      throw new CoreError('wif/line', { line: number, text: line.slice(0, 60) });
+    }
+    const [key, value] = [line.slice(0, equals).trim(), line.slice(equals + 1).trim()];
+    current.lines.push({ key, value, line: number });
+  }
   if (!sections.has('wif')) throw new CoreError('wif/not-one', {});
   return sections;
 }
 
+/** Where a line ends that begins at `from`: at a carriage return or a line feed. */
+function lineEnd(text: string, from: number): number {
+  let at = from;
+  while (at < text.length && text.charCodeAt(at) !== 10 && text.charCodeAt(at) !== 13) at += 1;
+  return at;
+}
+
+/** A section as it is written: its lines with their ends. */
+export interface WrittenSection {
+  readonly section: string;
+  readonly body: string;
+}
+
+/** Lines of a section, each with its end. */
+export function linesText(lines: WifLines): string {
+  return lines.map(([key, value]) => `${key}=${value}\r\n`).join('');
+}
+
 /** Writes sections strictly: CRLF, an empty line between them. */
-export function formatWif(sections: readonly WifKept[]): string {
-  return sections
-    .map(({ section, lines }) =>
-      [`[${section}]`, ...lines.map(([key, value]) => `${key}=${value}`), ''].join('\r\n'),
-    )
-    .join('\r\n');
+export function formatWif(sections: readonly WrittenSection[]): string {
+  return sections.map(({ section, body }) => `[${section}]\r\n${body}`).join('\r\n');
 }

@@ -1,7 +1,8 @@
+import { rgbOf } from '../colour/hex.ts';
 import { parseExact } from '../exact/parse-exact.ts';
 import { toDecimal } from '../exact/rational.ts';
 import type { Wif, WifKept, WifLines, WifThreads } from './wif.ts';
-import { formatWif } from './wif-sections.ts';
+import { formatWif, linesText, type WrittenSection } from './wif-sections.ts';
 
 /** Writes a weave file that `readWif` reads back: sections in their usual order, ranges 0 … 255, rising shed. */
 export function writeWif({
@@ -15,60 +16,63 @@ export function writeWif({
   palette,
   kept,
 }: Wif): string {
-  const own: WifKept[] = [
+  const own: WrittenSection[] = [
     {
       section: 'COLOR PALETTE',
-      lines: [
+      body: linesText([
         ['Entries', String(palette.length)],
         ['Form', 'RGB'],
         ['Range', '0,255'],
-      ],
-    },
-    {
-      section: 'COLOR TABLE',
-      lines: palette.map((hex, index) => [
-        String(index + 1),
-        [1, 3, 5].map((from) => Number.parseInt(hex.slice(from, from + 2), 16)).join(','),
       ]),
     },
     {
+      section: 'COLOR TABLE',
+      body: numbered(palette.map((hex) => [...rgbOf(hex)])),
+    },
+    {
       section: 'WEAVING',
-      lines: [
+      body: linesText([
         ['Shafts', String(shafts)],
         ['Treadles', String(treadles?.tieup.length ?? 0)],
         ['Rising Shed', 'true'],
-      ],
+      ]),
     },
-    { section: 'WARP', lines: threadLines(warp) },
-    { section: 'WEFT', lines: threadLines(weft) },
-    { section: 'THREADING', lines: numbered(threading) },
+    { section: 'WARP', body: linesText(threadLines(warp)) },
+    { section: 'WEFT', body: linesText(threadLines(weft)) },
+    { section: 'THREADING', body: numbered(threading) },
     ...(treadles === undefined
-      ? [{ section: 'LIFTPLAN', lines: numbered(lifts) }]
+      ? [{ section: 'LIFTPLAN', body: numbered(lifts) }]
       : [
-          { section: 'TIEUP', lines: numbered(treadles.tieup) },
-          { section: 'TREADLING', lines: numbered(treadles.treadling.map((treadle) => [treadle])) },
+          { section: 'TIEUP', body: numbered(treadles.tieup) },
+          { section: 'TREADLING', body: numbered(treadles.treadling) },
         ]),
     ...directionLines('WARP', warp),
     ...directionLines('WEFT', weft),
-    ...(title === '' ? [] : [{ section: 'TEXT', lines: [['Title', title]] as const }]),
+    ...(title === '' ? [] : [{ section: 'TEXT', body: linesText([['Title', title]]) }]),
   ];
   const sections = withKept(own, kept);
   return formatWif([
     {
       section: 'WIF',
-      lines: [
+      body: linesText([
         ['Version', '1.1'],
         ['Date', 'April 20, 1997'],
         ['Source Program', 'Vetro'],
-      ],
+      ]),
     },
-    { section: 'CONTENTS', lines: sections.map(({ section }) => [section, 'true']) },
+    { section: 'CONTENTS', body: linesText(sections.map(({ section }) => [section, 'true'])) },
     ...sections,
   ]);
 }
 
-function numbered(lists: readonly (readonly number[])[]): WifLines {
-  return lists.map((list, index) => [String(index + 1), list.join(',') || '0']);
+/** A line for each thread, numbered from 1; an empty list is written as 0. A file has thousands. */
+function numbered(lists: readonly (number | readonly number[])[]): string {
+  let text = '';
+  for (let index = 0; index < lists.length; index += 1) {
+    const list = lists[index]!;
+    text += `${index + 1}=${typeof list === 'number' ? list : list.join() || '0'}\r\n`;
+  }
+  return text;
 }
 
 function threadLines({ count, measures }: WifThreads): WifLines {
@@ -85,13 +89,13 @@ function threadLines({ count, measures }: WifThreads): WifLines {
 }
 
 /** The sections with a line for each thread, or for some. */
-function directionLines(name: 'WARP' | 'WEFT', { colours, measures }: WifThreads): readonly WifKept[] {
+function directionLines(name: 'WARP' | 'WEFT', { colours, measures }: WifThreads): readonly WrittenSection[] {
   const single = (what: string, lines: WifLines) =>
     lines.length === 0
       ? []
-      : [{ section: `${name} ${what}`, lines: lines.map(([key, value]) => [key, decimal(value)] as const) }];
+      : [{ section: `${name} ${what}`, body: linesText(lines.map(([key, value]) => [key, decimal(value)])) }];
   return [
-    { section: `${name} COLORS`, lines: numbered(colours.map((colour) => [colour + 1])) },
+    { section: `${name} COLORS`, body: numbered(colours.map((colour) => colour + 1)) },
     ...single('SPACING', measures.spacings),
     ...single('THICKNESS', measures.thicknesses),
   ];
@@ -102,12 +106,14 @@ function decimal(text: string): string {
 }
 
 /** Kept lines go where they came from: to the end of a section of ours, or into one of their own. */
-function withKept(own: readonly WifKept[], kept: readonly WifKept[]): readonly WifKept[] {
+function withKept(own: readonly WrittenSection[], kept: readonly WifKept[]): readonly WrittenSection[] {
   const linesFor = (name: string) =>
     kept.filter(({ section }) => section.toUpperCase() === name).flatMap(({ lines }) => lines);
   const names = new Set(own.map(({ section }) => section));
   return [
-    ...own.map(({ section, lines }) => ({ section, lines: [...lines, ...linesFor(section)] })),
-    ...kept.filter(({ section }) => !names.has(section.toUpperCase())),
+    ...own.map(({ section, body }) => ({ section, body: body + linesText(linesFor(section)) })),
+    ...kept
+      .filter(({ section }) => !names.has(section.toUpperCase()))
+      .map(({ section, lines }) => ({ section, body: linesText(lines) })),
   ];
 }

@@ -4,7 +4,11 @@ import { compile } from '../../core/design/compile-design.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
 import { designToText } from '../../core/design/exchange/counts-text.ts';
-import { designToDraftSvg, structureOf } from '../../core/design/exchange/structure-files.ts';
+import {
+  designToDraftSvg,
+  designToPaperSvg,
+  structureOf,
+} from '../../core/design/exchange/structure-files.ts';
 import { designToWif } from '../../core/design/exchange/wif-design.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
@@ -38,6 +42,7 @@ const SENDERS: Readonly<Record<string, Sender>> = {
   'design.json': (design) => text('application/json', writeDesignText(design)),
   'counts.csv': (design) => text('text/csv; charset=utf-8', designToCsv(design)),
   'draft.svg': (design) => text('image/svg+xml', designToDraftSvg(design)),
+  'paper.svg': (design) => text('image/svg+xml', designToPaperSvg(design)),
   'paper.png': (design, query) => picture(structurePicture(design, query, 'paper')),
   'texture.png': (design, query) => picture(structurePicture(design, query, 'texture')),
   'draft.wif': (design) => text('text/plain; charset=utf-8', designToWif(design)),

@@ -13,6 +13,11 @@ export function structureOf(design: Design): Interlacing {
   return buildWeave(design.construction.weave);
 }
 
+/** The structure of a woven design on squared paper, as a drawing. */
+export function designToPaperSvg(design: Design): string {
+  return draftToSvg({ structure: structureOf(design), title: design.name });
+}
+
 /** The draft of a woven design as a drawing; only the structure where it needs more shafts than a draft has. */
 export function designToDraftSvg(design: Design): string {
   const structure = structureOf(design);

@@ -64,11 +64,11 @@ export function designFromWif(text: string, name: string): PlaidDesign {
 function sequenceOf({ colours }: WifThreads, keyOf: (colour: number) => string): Sequence {
   const period = smallestPeriod(Uint16Array.from(colours));
   const bands: Band[] = [];
-  for (const colour of colours.slice(0, period)) {
-    const shade = keyOf(colour);
-    const last = bands.at(-1);
-    if (last?.shade === shade) bands[bands.length - 1] = { shade, count: last.count + 1 };
-    else bands.push({ shade, count: 1 });
+  for (let from = 0; from < period; ) {
+    let to = from + 1;
+    while (to < period && colours[to] === colours[from]) to += 1;
+    bands.push({ shade: keyOf(colours[from]!), count: to - from });
+    from = to;
   }
   return { bands, mirror: 'none' };
 }
@@ -97,8 +97,8 @@ function shadesOf(
  * draft: what they weave is drafted anew.
  */
 function draftFor({ threading, treadles, lifts }: Wif): Draft {
-  const single = threading.flatMap((shafts) => (shafts.length === 1 ? shafts : []));
-  if (single.length === threading.length) {
+  if (threading.every((shafts) => shafts.length === 1)) {
+    const single = threading.map((shafts) => shafts[0]!);
     return treadles === undefined ? draftFromLifts(single, lifts) : { threading: single, ...treadles };
   }
   const ends = threading.length;
