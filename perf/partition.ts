@@ -1,8 +1,8 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { compile } from '../src/core/design/compile-design.ts';
 import { newStripe } from '../src/core/design/new-design.ts';
-import { toNumber } from '../src/core/exact/rational.ts';
 import { slope } from '../src/core/exact/slope.ts';
+import { surdToNumber } from '../src/core/exact/surd.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
 import { cornerAt } from '../src/core/tiling/check-partition.ts';
 import { line, race } from './timing.ts';
@@ -32,7 +32,7 @@ function canvas(): void {
     for (const shift of [-1, 0]) {
       context.beginPath();
       for (const { x, y } of points) {
-        context.lineTo((toNumber(x) + shift) * SIDE, (1 - toNumber(y)) * SIDE);
+        context.lineTo((surdToNumber(x) + shift) * SIDE, (1 - surdToNumber(y)) * SIDE);
       }
       context.fill();
     }

@@ -4,8 +4,8 @@ import { stripeSquare } from '../core/design/stripe/compile-stripe.ts';
 import type { SlopeOffer } from '../core/design/stripe/slope-offers.ts';
 import { readDegrees } from '../core/design/stripe/stripe-schema.ts';
 import { ONE, toDecimal, toNumber } from '../core/exact/rational.ts';
-import { isRational, nearRational } from '../core/exact/root.ts';
 import { parseSlope, type Slope, sameSlope, slopeDegrees, slopeText } from '../core/exact/slope.ts';
+import { isRational, nearFraction } from '../core/exact/surd.ts';
 import { fromMillimetres, parseLength } from '../core/units/length.ts';
 import { Choice } from '../kit/choice.tsx';
 import { DotChart } from '../kit/dot-chart.tsx';
@@ -86,7 +86,7 @@ function Offers({ offers, chosen, onChoose }: OffersProps) {
     () =>
       offers.map(({ slope, error, square }) => ({
         name: slopeText(slope),
-        x: toNumber(fromMillimetres(nearRational(square), unit)),
+        x: toNumber(fromMillimetres(nearFraction(square), unit)),
         y: Math.abs(error),
         chosen: sameSlope(slope, chosen),
       })),
@@ -133,7 +133,7 @@ function Offers({ offers, chosen, onChoose }: OffersProps) {
               </td>
               <td>{degreesText(degrees)}</td>
               <td>{missText(error)}</td>
-              <td>{toDecimal(fromMillimetres(nearRational(square), unit), unit === 'mm' ? 1 : 3)}</td>
+              <td>{toDecimal(fromMillimetres(nearFraction(square), unit), unit === 'mm' ? 1 : 3)}</td>
             </tr>
           ))}
         </tbody>

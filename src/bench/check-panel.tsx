@@ -1,7 +1,7 @@
 import { Check, Minus, X } from 'lucide-react';
 import { asStripe, type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
 import { toText } from '../core/exact/rational.ts';
-import { isRational } from '../core/exact/root.ts';
+import { isRational } from '../core/exact/surd.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import type { PixelFit } from '../core/repeat/pixel-fit.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';

@@ -1,5 +1,5 @@
-import { multiply, type Rational, rational, toDecimal } from '../core/exact/rational.ts';
-import { isRational, nearRational, type Root, rootText } from '../core/exact/root.ts';
+import { multiply, ONE, type Rational, rational, toDecimal } from '../core/exact/rational.ts';
+import { isRational, nearFraction, type Surd, scaleSurd, surdText } from '../core/exact/surd.ts';
 import type { TrueSize } from '../core/repeat/repeat-unit.ts';
 import { fromMillimetres, type LengthUnit } from '../core/units/length.ts';
 
@@ -19,18 +19,18 @@ export function sizeText({ width, height }: TrueSize, unit: LengthUnit): string 
 
 /** A size in `unit` to a tenth of a millimetre or so, where there is little room: "17.4 × 12.2 mm". */
 export function shortSizeText({ width, height }: TrueSize, unit: LengthUnit): string {
-  const side = (length: Root) => toDecimal(fromMillimetres(nearRational(length), unit), PLACES[unit] - 2);
+  const side = (length: Surd) => toDecimal(fromMillimetres(nearFraction(length), unit), PLACES[unit] - 2);
   return `${side(width)} × ${side(height)} ${unit}`;
 }
 
 /** One side of a size, rounded. */
-export function sideText(side: Root, unit: LengthUnit): string {
-  return lengthText(nearRational(side), unit);
+export function sideText(side: Surd, unit: LengthUnit): string {
+  return lengthText(nearFraction(side), unit);
 }
 
 /** A side in `unit` as it is: "10√149/7". */
-export function exactSideText(side: Root, unit: LengthUnit): string {
-  return rootText({ ...side, coefficient: fromMillimetres(side.coefficient, unit) });
+export function exactSideText(side: Surd, unit: LengthUnit): string {
+  return surdText(scaleSurd(side, fromMillimetres(ONE, unit)));
 }
 
 /** A relative error in parts per million, signed: "−61 ppm", "+0.27 ppm", "0 ppm". */

@@ -4,6 +4,7 @@ import type { Facts } from '../core/error.ts';
 type Sentence = (facts: Readonly<Record<string, string>>) => string;
 
 const SENTENCES: Readonly<Record<string, Sentence>> = {
+  'number/surd': ({ text }) => `“${text}” is not a sum of roots. Write one such as 1 + √2 or 3/2 − √3/6.`,
   'number/empty': () => 'Type a number.',
   'number/too-long': ({ most }) => `That number is too long: at most ${most} characters.`,
   'number/syntax': ({ text }) => `“${text}” is not a number. Write one such as 24, 0.35, 3/4 or 2*12.`,

@@ -9,8 +9,8 @@ import { designFromText } from '../../src/core/design/exchange/counts-text.ts';
 import { inSquare } from '../../src/core/design/stripe/at-angle.ts';
 import { nearSlopes } from '../../src/core/exact/near-slopes.ts';
 import { rational, toNumber } from '../../src/core/exact/rational.ts';
-import { nearRational, rootText } from '../../src/core/exact/root.ts';
 import { slope, slopeDegrees } from '../../src/core/exact/slope.ts';
+import { nearFraction, surdText } from '../../src/core/exact/surd.ts';
 import { unitToSvg } from '../../src/core/formats/unit-svg.ts';
 import { paintTile } from '../../src/core/paint/painting.ts';
 import { gatherBlocks } from '../../src/core/picture/block-grid.ts';
@@ -28,7 +28,7 @@ describe('a square at 45° (common practice: a line from corner to corner, and a
     const change = inSquare(design, rational(120), periods);
     const made = { ...design, construction: { ...design.construction, ...change } };
     const { pitch } = compile(made);
-    expect([rootText(pitch.x), rootText(pitch.y)]).toEqual(
+    expect([surdText(pitch.x), surdText(pitch.y)]).toEqual(
       Array(2).fill(`${new Fraction(120, periods).toFraction()}`),
     );
     // Painted into the square, the line through the lower left corner runs through the upper right one.
@@ -55,8 +55,8 @@ describe('whole diagonals (Pythagorean triples; Euclid, Elements X, lemma 1 befo
     [7, 24, 25, 16.2602],
   ])('%i over %i: widths across the lines give a repeat without a root', (rise, run, diagonal, degrees) => {
     const { pitch } = compile(stripe(TWO, 'stripe: A5 W7', `slope: ${rise}/${run}`));
-    expect(rootText(pitch.x)).toBe(new Fraction(12 * diagonal, rise).toFraction());
-    expect(rootText(pitch.y)).toBe(new Fraction(12 * diagonal, run).toFraction());
+    expect(surdText(pitch.x)).toBe(new Fraction(12 * diagonal, rise).toFraction());
+    expect(surdText(pitch.y)).toBe(new Fraction(12 * diagonal, run).toFraction());
     expect(slopeDegrees(slope(rise, run))).toBeCloseTo(degrees, 4);
   });
 
@@ -77,7 +77,7 @@ describe('a tile closes when each edge holds whole periods: w·n₁/p and h·n�
     const { rise, run } = design.construction.slope;
     const length = Math.hypot(rise, run);
     const { x, y } = compile(design).pitch;
-    const [w, h] = [x, y].map((side) => toNumber(nearRational(side))) as [number, number];
+    const [w, h] = [x, y].map((side) => toNumber(nearFraction(side))) as [number, number];
     const across = measured === 'across' ? 13 : (13 * Math.abs(rise)) / length;
     expect((w * Math.abs(rise)) / length / across).toBeCloseTo(1, 12);
     expect((h * run) / length / across).toBeCloseTo(1, 12);

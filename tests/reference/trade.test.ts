@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { compile } from '../../src/core/design/compile-design.ts';
 import type { PlaidDesign } from '../../src/core/design/design-schema.ts';
 import { rational } from '../../src/core/exact/rational.ts';
-import { rootText } from '../../src/core/exact/root.ts';
+import { surdText } from '../../src/core/exact/surd.ts';
 import { orderPicture, parseSheet } from '../../src/core/formats/picture-order.ts';
 import { parseThreadCount } from '../../src/core/formats/thread-count.ts';
 import { repeatSize } from '../../src/core/repeat/repeat-unit.ts';
@@ -98,7 +98,7 @@ describe('colour-and-weave checks, drawn by hand from their definitions (common 
 describe('sizes', () => {
   it('36 ends at 24 to the inch are 38.1 mm (1 in = 25.4 mm, international yard and pound agreement 1959)', () => {
     const size = repeatSize(compile(sampleDesign('warp: G/8 R6 Y2 G4 C/4\ndensity: 24/in')))!;
-    expect(rootText(size.width)).toBe('381/10');
+    expect(surdText(size.width)).toBe('381/10');
   });
 
   it('A4 is 2480 × 3508 px at 300 dpi (ISO 216), 12 in are 3600', () => {

@@ -2,8 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { nearSlopes } from './near-slopes.ts';
 import { compare, multiply, rational } from './rational.ts';
-import { divideRoots, isRational, multiplyRoots, nearRational, root, rootText, wholeRoot } from './root.ts';
 import { MAX_SLOPE, parseSlope, slope, slopeDegrees } from './slope.ts';
+import {
+  divideSurds,
+  isRational,
+  multiplySurds,
+  nearFraction,
+  rationalOf,
+  root,
+  surdText,
+  wholeRoot,
+} from './surd.ts';
 
 describe('roots', () => {
   it.each([
@@ -14,7 +23,7 @@ describe('roots', () => {
     [rational(-1), 2, '−√2'],
     [rational(2), 999_983 ** 2, '1999966'],
   ])('%o × √%i is %s', (coefficient, radicand, text) => {
-    expect(rootText(root(coefficient, radicand))).toBe(text);
+    expect(surdText(root(coefficient, radicand))).toBe(text);
   });
 
   const some = fc
@@ -24,8 +33,8 @@ describe('roots', () => {
   it('multiply and divide, and a root times itself is a fraction', () => {
     fc.assert(
       fc.property(some, some, (a, b) => {
-        expect(divideRoots(multiplyRoots(a, b), b)).toEqual(a);
-        expect(isRational(multiplyRoots(a, a))).toBe(true);
+        expect(divideSurds(multiplySurds(a, b), b)).toEqual(a);
+        expect(isRational(multiplySurds(a, a))).toBe(true);
       }),
     );
   });
@@ -33,8 +42,8 @@ describe('roots', () => {
   it('are near their fraction from below', () => {
     fc.assert(
       fc.property(some, (a) => {
-        const near = nearRational(a);
-        const square = multiply(a.coefficient, multiply(a.coefficient, rational(a.radicand)));
+        const near = nearFraction(a);
+        const square = rationalOf(multiplySurds(a, a))!;
         expect(compare(multiply(near, near), square)).toBeLessThanOrEqual(0);
         const above = multiply(near, rational(10n ** 35n + 1n, 10n ** 35n));
         expect(compare(multiply(above, above), square)).toBe(1);

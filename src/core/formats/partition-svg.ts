@@ -8,8 +8,9 @@ import {
   toDecimal,
   toNumber,
 } from '../exact/rational.ts';
+import { nearFraction } from '../exact/surd.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
-import { cornerAt, edgeName } from '../tiling/check-partition.ts';
+import { type Corner, cornerAt, edgeName } from '../tiling/check-partition.ts';
 import type { Face, Partition } from '../tiling/partition.ts';
 
 /** Decimal places of lengths in millimetres and of coordinates. */
@@ -38,9 +39,7 @@ export function drawPartition(partition: Partition, size: Rectangle): string {
       sides.set(name, face.shade);
       const seen = other !== undefined && other !== face.shade;
       if (seen && !partition.clear[other] && !partition.clear[face.shade]) {
-        seams[face.shade]!.push(
-          ...inRepeat([cornerAt(partition, from), cornerAt(partition, to)], size, false),
-        );
+        seams[face.shade]!.push(...inRepeat([pointOf(partition, from), pointOf(partition, to)], size, false));
       }
     }
     if (partition.clear[face.shade]) continue;
@@ -60,7 +59,13 @@ export function drawPartition(partition: Partition, size: Rectangle): string {
 }
 
 function pointsOf(partition: Partition, { corners }: Face): readonly Vector[] {
-  return corners.map((corner) => cornerAt(partition, corner));
+  return corners.map((corner) => pointOf(partition, corner));
+}
+
+/** A corner in repeats, as a fraction: a drawing has six places. */
+function pointOf(partition: Partition, corner: Corner): Vector {
+  const { x, y } = cornerAt(partition, corner);
+  return { x: nearFraction(x), y: nearFraction(y) };
 }
 
 /** A shape wherever it comes into the repeat's box, y turned downward. */

@@ -1,7 +1,7 @@
 import { CoreError } from '../error.ts';
 import { parseExact } from '../exact/parse-exact.ts';
 import { divide, multiply, type Rational, rational, round, toText } from '../exact/rational.ts';
-import { nearRational } from '../exact/root.ts';
+import { nearFraction } from '../exact/surd.ts';
 import type { Rectangle } from '../exact/vector.ts';
 import { MAX_PIXELS, nearestFit } from '../repeat/pixel-fit.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
@@ -68,7 +68,7 @@ function byStep(unit: RepeatUnit, perStep: number, sheet: Rectangle | undefined)
   trueSize(unit);
   const { content } = unit;
   if (content.kind !== 'cells') throw new CoreError('send/no-threads', {});
-  const pitch = { x: nearRational(unit.pitch.x), y: nearRational(unit.pitch.y) };
+  const pitch = { x: nearFraction(unit.pitch.x), y: nearFraction(unit.pitch.y) };
   const tile = { width: content.width * perStep, height: content.height * perStep };
   const along = (length: Rational, step: Rational) =>
     wholePixels(multiply(divide(length, step), rational(perStep)));

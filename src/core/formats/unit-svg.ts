@@ -1,6 +1,6 @@
 import { CoreError } from '../error.ts';
 import { divide, ONE, type Rational, toDecimal } from '../exact/rational.ts';
-import { nearRational } from '../exact/root.ts';
+import { nearFraction } from '../exact/surd.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
 import type { Cells } from '../thread/cells.ts';
@@ -49,7 +49,7 @@ function drawUnit(unit: RepeatUnit): Drawing {
   const { content, pitch } = unit;
   switch (content.kind) {
     case 'cells': {
-      const step = { x: nearRational(pitch.x), y: nearRational(pitch.y) };
+      const step = { x: nearFraction(pitch.x), y: nearFraction(pitch.y) };
       const [width, height] = [String(content.width), String(content.height)];
       return { shapes: drawCells(content), width, height, step, crisp: true };
     }

@@ -1,4 +1,5 @@
-import { multiply, type Rational, rational, round } from '../exact/rational.ts';
+import { rational } from '../exact/rational.ts';
+import { roundSurd, type Surd, scaleSurd } from '../exact/surd.ts';
 import type { Partition } from '../tiling/partition.ts';
 import type { PaintWindow } from './painting.ts';
 
@@ -57,8 +58,8 @@ export function sidesOf(partition: Partition, { tile, offset }: PaintWindow): re
   );
 }
 
-function subpixels(part: Rational, whole: number): number {
-  return Number(round(multiply(part, rational(whole))));
+function subpixels(part: Surd, whole: number): number {
+  return Number(roundSurd(scaleSurd(part, rational(whole))));
 }
 
 /** Joins the two sides of each edge. */

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rgbOf } from '../colour/hex.ts';
 import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../colour/linear.ts';
-import { rational, toNumber } from '../exact/rational.ts';
-import { root } from '../exact/root.ts';
+import { rational } from '../exact/rational.ts';
+import { root, surd, surdToNumber } from '../exact/surd.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import { checkPartition, cornerAt } from '../tiling/check-partition.ts';
 import type { Partition } from '../tiling/partition.ts';
@@ -30,8 +30,8 @@ function netOf(across: number, up: number, shakes: readonly (readonly [number, n
   const vertices = places.map((index) => {
     const [dx, dy] = shakes[index]!;
     return {
-      x: rational((index % across) * 1000 + dx, across * 1000),
-      y: rational(Math.floor(index / across) * 1000 + dy, up * 1000),
+      x: surd(rational((index % across) * 1000 + dx, across * 1000)),
+      y: surd(rational(Math.floor(index / across) * 1000 + dy, up * 1000)),
     };
   });
   const corner = (x: number, y: number) => ({
@@ -99,7 +99,7 @@ function paintPlainly(net: Partition, width: number, height: number): number[] {
   const polygons = net.faces.flatMap((face) => {
     const points = face.corners.map((corner): Point => {
       const { x, y } = cornerAt(net, corner);
-      return [toNumber(x) * width, (1 - toNumber(y)) * height];
+      return [surdToNumber(x) * width, (1 - surdToNumber(y)) * height];
     });
     const light = rgbOf(net.shades[face.shade]!.hex).map((byte) => LINEAR_OF_BYTE[byte]!);
     return [-1, 0, 1].flatMap((across) =>

@@ -1,6 +1,6 @@
 import type { Rational } from '../exact/rational.ts';
 import { isWhole } from '../exact/rational.ts';
-import { isRational, nearRational } from '../exact/root.ts';
+import { isRational, nearFraction } from '../exact/surd.ts';
 import type { Rectangle } from '../exact/vector.ts';
 import { pixelsIn } from '../units/resolution.ts';
 import { closeNumbers, type NumberProof } from './close-numbers.ts';
@@ -69,8 +69,8 @@ export function checkRepeat(
   const size = repeatSize(unit);
   const near = size && nearSize(size);
   const perStep = {
-    x: pixelsIn(nearRational(unit.pitch.x), dpi),
-    y: pixelsIn(nearRational(unit.pitch.y), dpi),
+    x: pixelsIn(nearFraction(unit.pitch.x), dpi),
+    y: pixelsIn(nearFraction(unit.pitch.y), dpi),
   };
   const crisp = unit.content.kind === 'cells' && isWhole(perStep.x) && isWhole(perStep.y);
   const exact = near && { width: pixelsIn(near.width, dpi), height: pixelsIn(near.height, dpi) };

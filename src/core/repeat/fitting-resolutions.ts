@@ -1,5 +1,5 @@
 import { add, compare, divide, floor, gcd, multiply, type Rational, rational } from '../exact/rational.ts';
-import { isRational, nearRational } from '../exact/root.ts';
+import { isRational, nearFraction } from '../exact/surd.ts';
 import { MAX_RESOLUTION, pixelsIn, resolutionFor } from '../units/resolution.ts';
 import { MAX_PIXELS } from './pixel-fit.ts';
 import { nearSize, type RepeatUnit, repeatSize } from './repeat-unit.ts';
@@ -23,7 +23,7 @@ export function fittingResolutions(unit: RepeatUnit, dpi: Rational): readonly Fi
   const exact = repeatSize(unit);
   if (exact === null || !isRational(exact.width) || !isRational(exact.height)) return [];
   const size = nearSize(exact);
-  const pitch = { x: nearRational(unit.pitch.x), y: nearRational(unit.pitch.y) };
+  const pitch = { x: nearFraction(unit.pitch.x), y: nearFraction(unit.pitch.y) };
   const resolutionAt = (at: Rational, whole: FittingResolution['whole']): FittingResolution => ({
     dpi: at,
     whole,

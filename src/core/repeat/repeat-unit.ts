@@ -1,6 +1,6 @@
 import type { Shade } from '../colour/shade.ts';
 import { rational } from '../exact/rational.ts';
-import { nearRational, type Root, root, timesRational } from '../exact/root.ts';
+import { nearFraction, root, type Surd, scaleSurd } from '../exact/surd.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
 import type { Cells } from '../thread/cells.ts';
 import type { Partition } from '../tiling/partition.ts';
@@ -13,8 +13,8 @@ export type Content = Cells | Partition;
 
 /** A size in millimetres, exact though it may be irrational. */
 export interface TrueSize {
-  readonly width: Root;
-  readonly height: Root;
+  readonly width: Surd;
+  readonly height: Surd;
 }
 
 /**
@@ -26,7 +26,7 @@ export interface RepeatUnit<C extends Content = Content> {
   /** Smallest upright rectangle that repeats; null when the lattice has none. */
   readonly repeat: Rectangle | null;
   /** Millimetres of one step, across and up. */
-  readonly pitch: { readonly x: Root; readonly y: Root };
+  readonly pitch: { readonly x: Surd; readonly y: Surd };
   /** What lies under everything; null is clear. */
   readonly ground: Shade | null;
   readonly content: C;
@@ -36,14 +36,14 @@ export interface RepeatUnit<C extends Content = Content> {
 export function repeatSize(unit: RepeatUnit): TrueSize | null {
   if (unit.repeat === null) return null;
   return {
-    width: timesRational(unit.pitch.x, unit.repeat.width),
-    height: timesRational(unit.pitch.y, unit.repeat.height),
+    width: scaleSurd(unit.pitch.x, unit.repeat.width),
+    height: scaleSurd(unit.pitch.y, unit.repeat.height),
   };
 }
 
 /** A true size in fractions, for counting pixels: exact where it is rational. */
 export function nearSize({ width, height }: TrueSize): Rectangle {
-  return { width: nearRational(width), height: nearRational(height) };
+  return { width: nearFraction(width), height: nearFraction(height) };
 }
 
 /** Cloth laid straight: the repeat is the grid of cells itself. */

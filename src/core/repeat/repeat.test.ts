@@ -3,7 +3,7 @@ import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { checkDesign, proveNumbers } from '../design/check-design.ts';
 import { compile, pitchOf } from '../design/compile-design.ts';
 import { rational, toText } from '../exact/rational.ts';
-import { root } from '../exact/root.ts';
+import { root } from '../exact/surd.ts';
 import { paintRoll } from '../paint/paint-roll.ts';
 import { checkRepeat } from './check-repeat.ts';
 import { closeNumbers } from './close-numbers.ts';

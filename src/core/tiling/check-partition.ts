@@ -1,6 +1,19 @@
-import { add, equals, multiply, ONE, type Rational, rational, subtract } from '../exact/rational.ts';
-import type { Vector } from '../exact/vector.ts';
-import type { Corner, Face, Partition } from './partition.ts';
+import { addPoints, areaOf, type Point } from '../exact/plane.ts';
+import { addSurds, equalSurds, ONE_SURD, type Surd, signOf, surd, ZERO_SURD } from '../exact/surd.ts';
+
+/** A corner of a face: a vertex, moved by whole repeats so that a face's corners lie side by side. */
+export interface Corner {
+  readonly vertex: number;
+  readonly across: number;
+  readonly up: number;
+}
+
+/** Faces on a torus: vertices in steps of the two vectors that carry it onto itself, 0 ≤ x, y < 1. */
+export interface TorusFaces {
+  readonly vertices: readonly Point[];
+  /** Corners counterclockwise. */
+  readonly faces: readonly { readonly corners: readonly Corner[] }[];
+}
 
 /** What makes polygons a partition of the torus, all of it counted exactly. */
 export interface PartitionProof {
@@ -10,24 +23,24 @@ export interface PartitionProof {
   readonly faces: number;
   /** Edges that do not have exactly two faces, one along each way. */
   readonly loose: number;
-  /** Sum of the faces' areas, in repeats; 1 when they cover it once. */
-  readonly area: Rational;
+  /** Sum of the faces' areas, in cells of the torus; 1 when they cover it once. */
+  readonly area: Surd;
   /** Faces without area, or walked clockwise. */
   readonly turned: number;
 }
 
 /**
- * Proves that a partition covers its torus exactly once: V − E + F = 0, every edge has two faces with opposite
- * directions, and areas above zero add up to one repeat.
+ * Proves that faces cover their torus exactly once: V − E + F = 0, every edge has two faces with opposite directions,
+ * and areas above zero add up to one cell.
  */
-export function checkPartition(partition: Partition): PartitionProof {
+export function checkPartition(partition: TorusFaces): PartitionProof {
   const edges = new Map<string, number>();
-  let area = rational(0);
+  let area = ZERO_SURD;
   let turned = 0;
   for (const face of partition.faces) {
     const size = faceArea(partition, face);
-    area = add(area, size);
-    if (size.n <= 0n) turned += 1;
+    area = addSurds(area, size);
+    if (signOf(size) <= 0) turned += 1;
     face.corners.forEach((from, index) => {
       const to = face.corners[(index + 1) % face.corners.length]!;
       const [name, way] = edgeName(from, to);
@@ -41,7 +54,7 @@ export function checkPartition(partition: Partition): PartitionProof {
     edges: edges.size,
     faces: partition.faces.length,
   };
-  const whole = counts.vertices - counts.edges + counts.faces === 0 && equals(area, ONE);
+  const whole = counts.vertices - counts.edges + counts.faces === 0 && equalSurds(area, ONE_SURD);
   return { ...counts, closed: whole && loose === 0 && turned === 0, loose, area, turned };
 }
 
@@ -54,18 +67,12 @@ export function edgeName(from: Corner, to: Corner): readonly [name: string, way:
     : [`${to.vertex} ${from.vertex} ${-across} ${-up}`, -1];
 }
 
-/** Where a corner lies, in repeats. */
-export function cornerAt({ vertices }: Partition, { vertex, across, up }: Corner): Vector {
-  const { x, y } = vertices[vertex]!;
-  return { x: add(x, rational(across)), y: add(y, rational(up)) };
+/** Where a corner lies, in cells of the torus. */
+export function cornerAt({ vertices }: TorusFaces, { vertex, across, up }: Corner): Point {
+  return addPoints(vertices[vertex]!, { x: surd(across), y: surd(up) });
 }
 
-/** Area of a face in repeats, positive when its corners run counterclockwise: the surveyor's formula. */
-export function faceArea(partition: Partition, { corners }: Face): Rational {
-  const points = corners.map((corner) => cornerAt(partition, corner));
-  const twice = points.reduce((sum, a, index) => {
-    const b = points[(index + 1) % points.length]!;
-    return add(sum, subtract(multiply(a.x, b.y), multiply(b.x, a.y)));
-  }, rational(0));
-  return multiply(twice, rational(1, 2));
+/** Area of a face in cells of the torus, above zero when its corners run counterclockwise. */
+export function faceArea(torus: TorusFaces, { corners }: TorusFaces['faces'][number]): Surd {
+  return areaOf(corners.map((corner) => cornerAt(torus, corner)));
 }

@@ -1,12 +1,5 @@
 import type { Shade } from '../colour/shade.ts';
-import type { Vector } from '../exact/vector.ts';
-
-/** A corner of a face: a vertex, moved by whole repeats so that a face's corners lie side by side. */
-export interface Corner {
-  readonly vertex: number;
-  readonly across: number;
-  readonly up: number;
-}
+import type { Corner, TorusFaces } from './check-partition.ts';
 
 /** A polygon, its corners counterclockwise (x to the right, y upward). */
 export interface Face {
@@ -16,15 +9,13 @@ export interface Face {
 }
 
 /**
- * Polygons that cover the torus of one upright repeat exactly once. Neighbours share their vertices; a vertex that
- * lies on a neighbour's side is a corner of that neighbour too.
+ * Polygons that cover the torus of one upright repeat exactly once, vertices in repeats. Neighbours share their
+ * vertices; a vertex that lies on a neighbour's side is a corner of that neighbour too.
  */
-export interface Partition {
+export interface Partition extends TorusFaces {
   readonly kind: 'partition';
   readonly shades: readonly Shade[];
   /** For each shade, whether its faces are left clear. */
   readonly clear: readonly boolean[];
-  /** In repeats: 0 ≤ x, y < 1. */
-  readonly vertices: readonly Vector[];
   readonly faces: readonly Face[];
 }

@@ -1,10 +1,11 @@
 import type { Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
 import { add, compare, divide, type Rational, rational, toDecimal } from '../../exact/rational.ts';
-import { nearRational, type Root, root, timesRational } from '../../exact/root.ts';
 import type { Slope } from '../../exact/slope.ts';
+import { nearFraction, root, type Surd, scaleSurd, surd, ZERO_SURD } from '../../exact/surd.ts';
 import type { RepeatUnit, TrueSize } from '../../repeat/repeat-unit.ts';
-import type { Corner, Face, Partition } from '../../tiling/partition.ts';
+import type { Corner } from '../../tiling/check-partition.ts';
+import type { Face, Partition } from '../../tiling/partition.ts';
 import { type BandScale, MAX_WIDTH, widthMillimetres } from '../../units/band-width.ts';
 import type { Measured, Stripe, WideBand } from './stripe-schema.ts';
 
@@ -48,8 +49,8 @@ export function stripeRepeat(period: Rational, { rise, run }: Slope, measured: M
   }
   const diagonal = root(period, rise * rise + run * run);
   return {
-    width: timesRational(diagonal, divide(rational(1), up)),
-    height: timesRational(diagonal, divide(rational(1), along)),
+    width: scaleSurd(diagonal, divide(rational(1), up)),
+    height: scaleSurd(diagonal, divide(rational(1), along)),
   };
 }
 
@@ -57,9 +58,9 @@ export function stripeRepeat(period: Rational, { rise, run }: Slope, measured: M
  * The smallest square that repeats: as many periods along its lower edge as the slope rises, and along its side as it
  * runs. This is what a slope costs.
  */
-export function stripeSquare(period: Rational, slope: Slope, measured: Measured): Root {
+export function stripeSquare(period: Rational, slope: Slope, measured: Measured): Surd {
   const { width } = stripeRepeat(period, slope, measured);
-  return timesRational(width, rational(Math.max(1, Math.abs(slope.rise))));
+  return scaleSurd(width, rational(Math.max(1, Math.abs(slope.rise))));
 }
 
 /** @throws CoreError of the widths, "stripe/too-large" {width, height, most} */
@@ -87,7 +88,7 @@ export function compileStripe(
 
 function checkSize({ width, height }: TrueSize): void {
   const most = rational(MAX_WIDTH);
-  const sides = [width, height].map(nearRational);
+  const sides = [width, height].map(nearFraction);
   if (sides.some((side) => compare(side, most) > 0)) {
     const [across, up] = sides.map((side) => toDecimal(divide(side, rational(1000)), 1));
     throw new CoreError('stripe/too-large', { width: across!, height: up!, most: MAX_WIDTH / 1000 });
@@ -101,12 +102,11 @@ function partitionOf(
   shades: readonly Shade[],
 ): Partition {
   const period = periodOf(laid);
-  const zero = rational(0);
   const level = rise === 0;
   const lean = level || run === 0 ? 0 : Math.sign(rise);
   const vertices = laid.map(({ start }) => {
     const part = divide(start, period);
-    return level ? { x: zero, y: part } : { x: part, y: zero };
+    return level ? { x: ZERO_SURD, y: surd(part) } : { x: surd(part), y: ZERO_SURD };
   });
   const corner = (edge: number, along: 0 | 1): Corner => {
     const beyond = edge === laid.length ? 1 : 0;

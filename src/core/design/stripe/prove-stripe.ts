@@ -1,5 +1,14 @@
-import { divide, equals, isWhole, multiply, type Rational, rational } from '../../exact/rational.ts';
-import { divideRoots, isRational, multiplyRoots, type Root, root, timesRational } from '../../exact/root.ts';
+import { divide, isWhole, multiply, type Rational, rational } from '../../exact/rational.ts';
+import {
+  divideSurds,
+  equalSurds,
+  multiplySurds,
+  rationalOf,
+  root,
+  type Surd,
+  scaleSurd,
+  surd,
+} from '../../exact/surd.ts';
 import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
 import { faceArea } from '../../tiling/check-partition.ts';
 import type { BandScale } from '../../units/band-width.ts';
@@ -21,7 +30,7 @@ export function missesOfStripe(stripe: Stripe, scale: BandScale, unit: RepeatUni
     periodsAlong(pitch.y, stripe.slope.run, stripe, period),
   ].filter((periods) => periods === undefined || !isWhole(periods)).length;
   const bands = laid.filter(
-    (band, index) => !equals(faceArea(content, content.faces[index]!), divide(band.width, period)),
+    (band, index) => !equalSurds(faceArea(content, content.faces[index]!), surd(divide(band.width, period))),
   ).length;
   return edges + bands + Math.abs(content.faces.length - laid.length);
 }
@@ -31,7 +40,7 @@ export function missesOfStripe(stripe: Stripe, scale: BandScale, unit: RepeatUni
  * (rise, run)/√(rise² + run²). Undefined when it is not a fraction.
  */
 function periodsAlong(
-  length: Root,
+  length: Surd,
   part: number,
   { slope: { rise, run }, measured }: Stripe,
   period: Rational,
@@ -41,8 +50,8 @@ function periodsAlong(
   // Measured along the lower edge, a period is rise/√(rise² + run²) of that across.
   const across =
     measured === 'edge' && sloping
-      ? divideRoots(root(multiply(period, rational(Math.abs(rise)))), diagonal)
+      ? divideSurds(root(multiply(period, rational(Math.abs(rise)))), diagonal)
       : root(period);
-  const periods = divideRoots(timesRational(length, rational(part)), multiplyRoots(diagonal, across));
-  return isRational(periods) ? periods.coefficient : undefined;
+  const periods = divideSurds(scaleSurd(length, rational(part)), multiplySurds(diagonal, across));
+  return rationalOf(periods);
 }

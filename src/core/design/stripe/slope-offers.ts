@@ -1,7 +1,7 @@
 import { nearSlopes } from '../../exact/near-slopes.ts';
 import { divide, floor, type Rational, rational, toNumber } from '../../exact/rational.ts';
-import { nearRational, type Root } from '../../exact/root.ts';
 import { MAX_SLOPE, type Slope } from '../../exact/slope.ts';
+import { nearFraction, type Surd } from '../../exact/surd.ts';
 import type { TrueSize } from '../../repeat/repeat-unit.ts';
 import { stripeRepeat, stripeSquare } from './compile-stripe.ts';
 import type { Measured } from './stripe-schema.ts';
@@ -14,7 +14,7 @@ export interface SlopeOffer {
   readonly error: number;
   /** Its upright repeat and the smallest square that repeats, in millimetres. */
   readonly repeat: TrueSize;
-  readonly square: Root;
+  readonly square: Surd;
 }
 
 /**
@@ -37,7 +37,7 @@ export function slopeOffers(
     }))
     .filter(({ square, repeat }) =>
       [square, repeat.width, repeat.height].every(
-        (side) => toNumber(nearRational(side)) <= toNumber(most) * (1 + Number.EPSILON),
+        (side) => toNumber(nearFraction(side)) <= toNumber(most) * (1 + Number.EPSILON),
       ),
     );
 }

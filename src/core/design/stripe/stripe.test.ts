@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { someStripe } from '../../../../tests/sample-design.ts';
 import { rational, toText } from '../../exact/rational.ts';
-import { rootText } from '../../exact/root.ts';
 import { slope } from '../../exact/slope.ts';
+import { surdText } from '../../exact/surd.ts';
 import { checkPartition } from '../../tiling/check-partition.ts';
 import { checkDesign } from '../check-design.ts';
 import { bandScale, compile } from '../compile-design.ts';
@@ -29,7 +29,7 @@ function stripe(order: Partial<StripeOrder> = {}): StripeDesign {
 
 function sizeOf(design: StripeDesign): string {
   const { pitch } = compile(design);
-  return `${rootText(pitch.x)} × ${rootText(pitch.y)}`;
+  return `${surdText(pitch.x)} × ${surdText(pitch.y)}`;
 }
 
 describe('the repeat of a stripe', () => {

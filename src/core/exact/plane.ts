@@ -1,0 +1,107 @@
+import { rational } from './rational.ts';
+import {
+  addSurds,
+  divideSurds,
+  equalSurds,
+  multiplySurds,
+  ONE_SURD,
+  root,
+  type Surd,
+  signOf,
+  subtractSurds,
+  surd,
+  ZERO_SURD,
+} from './surd.ts';
+
+/** An exact point or displacement of the plane, x to the right, y upward. */
+export interface Point {
+  readonly x: Surd;
+  readonly y: Surd;
+}
+
+export const ORIGIN: Point = { x: ZERO_SURD, y: ZERO_SURD };
+
+export function addPoints(a: Point, b: Point): Point {
+  return { x: addSurds(a.x, b.x), y: addSurds(a.y, b.y) };
+}
+
+export function subtractPoints(a: Point, b: Point): Point {
+  return { x: subtractSurds(a.x, b.x), y: subtractSurds(a.y, b.y) };
+}
+
+export function scalePoint({ x, y }: Point, by: Surd): Point {
+  return { x: multiplySurds(x, by), y: multiplySurds(y, by) };
+}
+
+export function equalPoints(a: Point, b: Point): boolean {
+  return equalSurds(a.x, b.x) && equalSurds(a.y, b.y);
+}
+
+/** x₁y₂ − y₁x₂: twice the area of the triangle that two vectors span, above 0 when the second lies to the left. */
+export function cross(a: Point, b: Point): Surd {
+  return subtractSurds(multiplySurds(a.x, b.y), multiplySurds(a.y, b.x));
+}
+
+export function dot(a: Point, b: Point): Surd {
+  return addSurds(multiplySurds(a.x, b.x), multiplySurds(a.y, b.y));
+}
+
+/** Directions that are a multiple of 15°: 24 of them. */
+export const DIRECTIONS = 24;
+
+const QUARTER = rational(1, 4);
+
+/** Cosines of 0°, 15°, … 90°: 1, (√6 + √2)/4, √3/2, √2/2, 1/2, (√6 − √2)/4, 0. */
+const COSINES: readonly Surd[] = [
+  ONE_SURD,
+  addSurds(root(QUARTER, 6), root(QUARTER, 2)),
+  root(rational(1, 2), 3),
+  root(rational(1, 2), 2),
+  surd(rational(1, 2)),
+  subtractSurds(root(QUARTER, 6), root(QUARTER, 2)),
+  ZERO_SURD,
+];
+
+/** Cosine of a number of steps of 15°. */
+function cosine(steps: number): Surd {
+  const turn = ((steps % DIRECTIONS) + DIRECTIONS) % DIRECTIONS;
+  const half = turn > 12 ? DIRECTIONS - turn : turn;
+  return half <= 6 ? COSINES[half]! : subtractSurds(ZERO_SURD, COSINES[12 - half]!);
+}
+
+/** The unit vector in a direction, in steps of 15° counterclockwise from the right. */
+export function direction(steps: number): Point {
+  return { x: cosine(steps), y: cosine(steps - 6) };
+}
+
+/** A vector turned by steps of 15°. */
+export function turnPoint({ x, y }: Point, steps: number): Point {
+  const [c, s] = [cosine(steps), cosine(steps - 6)];
+  return {
+    x: subtractSurds(multiplySurds(x, c), multiplySurds(y, s)),
+    y: addSurds(multiplySurds(x, s), multiplySurds(y, c)),
+  };
+}
+
+/** Area of a polygon, above 0 when its corners run counterclockwise: the surveyor's formula. */
+export function areaOf(corners: readonly Point[]): Surd {
+  let twice = ZERO_SURD;
+  corners.forEach((corner, at) => {
+    twice = addSurds(twice, cross(corner, corners[(at + 1) % corners.length]!));
+  });
+  return multiplySurds(twice, surd(rational(1, 2)));
+}
+
+/** Where p lies in steps of two vectors: p = u·a + v·b. @throws CoreError "number/zero-divisor" for parallel vectors */
+export function coordinates(p: Point, a: Point, b: Point): { readonly u: Surd; readonly v: Surd } {
+  const whole = cross(a, b);
+  return { u: divideSurds(cross(p, b), whole), v: divideSurds(cross(a, p), whole) };
+}
+
+/** Whether a polygon turns left, or goes straight on, at every corner. */
+export function isConvex(corners: readonly Point[]): boolean {
+  return corners.every((corner, at) => {
+    const [before, after] = [corners.at(at - 1)!, corners[(at + 1) % corners.length]!];
+    return signOf(cross(subtractPoints(corner, before), subtractPoints(after, corner))) >= 0;
+  });
+}
