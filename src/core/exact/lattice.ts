@@ -1,50 +1,69 @@
 import { addPoints, coordinates, cross, type Point, scalePoint } from './plane.ts';
-import { gcd, type Rational } from './rational.ts';
+import { gcd, rational } from './rational.ts';
 import {
+  addSurds,
   divideSurds,
   floorSurd,
   negateSurd,
   rationalOf,
   type Surd,
+  scaleSurd,
   signOf,
   subtractSurds,
   surd,
+  surdText,
+  ZERO_SURD,
 } from './surd.ts';
 
 /** Two vectors that carry a pattern onto itself, and with them all their whole combinations. */
 export type PlaneLattice = readonly [Point, Point];
 
-/** The smallest upright rectangle that repeats, and how the lattice lies in it. */
-export interface UprightRepeat {
+/** An upright rectangle. */
+export interface Upright {
   readonly width: Surd;
   readonly height: Surd;
-  /** The lattice's points in one rectangle, the origin first, as whole combinations of its vectors. */
-  readonly points: readonly (readonly [i: number, j: number])[];
 }
-
-/** Most cells of a lattice in one upright rectangle. */
-export const MAX_CELLS = 10_000;
 
 /**
  * The smallest upright rectangle that repeats. Along an axis lie points of a lattice exactly when the ratio of its
  * vectors' other coordinates is rational.
  *
- * @returns undefined where the lattice has none, or one of more than `MAX_CELLS` cells
+ * @returns undefined where the lattice has none
  */
-export function uprightRepeat([a, b]: PlaneLattice): UprightRepeat | undefined {
+export function uprightRepeat([a, b]: PlaneLattice): Upright | undefined {
   const level = alongAxis(a.y, b.y);
   const upright = alongAxis(a.x, b.x);
   if (level === undefined || upright === undefined) return undefined;
-  const width = combine(a.x, b.x, level);
-  const height = combine(a.y, b.y, upright);
+  return { width: sized(combine(a.x, b.x, level)), height: sized(combine(a.y, b.y, upright)) };
+}
+
+/**
+ * One point of a lattice for each of its cells in an upright rectangle that it repeats in, as whole steps of its
+ * vectors, the origin first.
+ * @param most  cells; undefined is returned for more
+ */
+export function pointsIn(
+  lattice: PlaneLattice,
+  { width, height }: Upright,
+  most: number,
+): readonly (readonly [i: number, j: number])[] | undefined {
+  const level = wholeSteps({ x: width, y: ZERO_SURD }, lattice);
+  const upright = wholeSteps({ x: ZERO_SURD, y: height }, lattice);
   const cells = level[0] * upright[1] - level[1] * upright[0];
   const count = cells < 0n ? -cells : cells;
-  if (count > BigInt(MAX_CELLS)) return undefined;
-  return {
-    width: sized(width),
-    height: sized(height),
-    points: cosets(level, upright, Number(count)),
-  };
+  // By their Hermite normal form: (p, 0) and (q, r) span the same as both, so 0 ≤ i < p and 0 ≤ j < r are all.
+  const rows = gcd(level[1], upright[1]);
+  if (count > BigInt(most)) return undefined;
+  const columns = Number(count / rows);
+  return Array.from({ length: Number(count) }, (_, at) => [at % columns, Math.floor(at / columns)] as const);
+}
+
+function wholeSteps(p: Point, [a, b]: PlaneLattice): readonly [bigint, bigint] {
+  const { u, v } = coordinates(p, a, b);
+  const [i, j] = [rationalOf(u), rationalOf(v)];
+  if (i?.d !== 1n || j?.d !== 1n)
+    throw new Error(`expected a vector of the lattice, got ${surdText(p.x)}, ${surdText(p.y)}`);
+  return [i.n, j.n];
 }
 
 /** The smallest whole combination whose other coordinate vanishes: m·s + n·t = 0. */
@@ -56,42 +75,11 @@ function alongAxis(s: Surd, t: Surd): readonly [bigint, bigint] | undefined {
 }
 
 function combine(s: Surd, t: Surd, [m, n]: readonly [bigint, bigint]): Surd {
-  return subtractSurds(timesWhole(s, m), timesWhole(t, -n));
-}
-
-function timesWhole(value: Surd, whole: bigint): Surd {
-  return {
-    terms:
-      whole === 0n
-        ? []
-        : value.terms.map(({ coefficient, radicand }) => ({
-            coefficient: reduced(coefficient, whole),
-            radicand,
-          })),
-  };
-}
-
-function reduced({ n, d }: Rational, whole: bigint): Rational {
-  const common = gcd(d, whole);
-  return { n: n * (whole / common), d: d / common };
+  return addSurds(scaleSurd(s, rational(m)), scaleSurd(t, rational(n)));
 }
 
 function sized(value: Surd): Surd {
   return signOf(value) < 0 ? negateSurd(value) : value;
-}
-
-/**
- * One point of each class of whole pairs modulo two of them, by their Hermite normal form: (p, 0) and (q, r) span the
- * same, so 0 ≤ i < p, 0 ≤ j < r are all.
- */
-function cosets(
-  [, n1]: readonly [bigint, bigint],
-  [, n2]: readonly [bigint, bigint],
-  count: number,
-): readonly (readonly [number, number])[] {
-  const rows = Number(gcd(n1, n2));
-  const columns = count / rows;
-  return Array.from({ length: count }, (_, at) => [at % columns, Math.floor(at / columns)] as const);
 }
 
 /** A point moved by whole vectors of a lattice so that 0 ≤ u, v < 1, and by how many it was moved. */
@@ -102,7 +90,7 @@ export function reduce(p: Point, [a, b]: PlaneLattice): { u: Surd; v: Surd; i: b
 }
 
 function lessWhole(value: Surd, whole: bigint): Surd {
-  return whole === 0n ? value : subtractSurds(value, surd({ n: whole, d: 1n }));
+  return whole === 0n ? value : subtractSurds(value, surd(rational(whole)));
 }
 
 /** The point at whole steps of a lattice. */

@@ -34,6 +34,13 @@ export function root(coefficient: Rational, radicand = 1): Surd {
   return { terms: [{ coefficient: multiply(coefficient, rational(outside)), radicand: BigInt(inside) }] };
 }
 
+/** √(a² + b²) of two fractions. */
+export function hypotenuse(a: Rational, b: Rational): Surd {
+  const sum = add(multiply(a, a), multiply(b, b));
+  // √(n/d) = √(nd)/d
+  return root(rational(1n, sum.d), Number(sum.n * sum.d));
+}
+
 /** A natural number as outside² × inside, no square being left inside. */
 function squareFree(radicand: number): { readonly outside: number; readonly inside: number } {
   if (!(Number.isSafeInteger(radicand) && radicand >= 1)) {

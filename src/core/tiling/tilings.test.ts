@@ -1,19 +1,167 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkPartition } from './check-partition.ts';
+import { cellArea } from '../exact/lattice.ts';
+import { rational } from '../exact/rational.ts';
+import { divideSurds, surdText } from '../exact/surd.ts';
+import { configurations } from './around-vertex.ts';
+import { checkPartition, edgeName } from './check-partition.ts';
+import { byDirection, byFace, byNeighbours, bySides } from './colourings.ts';
+import { dualOf } from './dual.ts';
 import { ARCHIMEDEAN } from './forms/archimedean.ts';
-import { buildTiling, turnTiling } from './tiling-form.ts';
-import { configurations, foldTiling } from './torus.ts';
+import {
+  basket,
+  bricks,
+  hexagons,
+  octagons,
+  rhombus,
+  rows,
+  triangles,
+  twoSquares,
+} from './forms/families.ts';
+import { buildTiling, type Tiling, type TilingForm, turnTiling } from './tiling-form.ts';
+import { foldTiling } from './torus.ts';
+import { layUpright } from './upright-partition.ts';
 
-describe('the eleven', () => {
+const SHADES = ['#203040', '#a0b0c0', '#e0d0b0', '#704030', '#305030', '#806090'].map((hex, at) => ({
+  key: `S${at}`,
+  name: hex,
+  hex,
+}));
+
+function isClosed(tiling: Tiling): boolean {
+  return checkPartition(foldTiling(tiling)).closed;
+}
+
+describe('the eleven tilings by regular polygons', () => {
   it.each(Object.entries(ARCHIMEDEAN))(
-    '%s is closed, and its vertices are what its name says',
+    '%s is closed, turned too, and its vertices are as named',
     (name, form) => {
       const tiling = buildTiling(form);
-      const torus = foldTiling(tiling);
-      const proof = checkPartition(torus);
-      expect(proof).toMatchObject({ closed: true });
-      expect(new Set(configurations(torus))).toEqual(new Set([name]));
-      expect(checkPartition(foldTiling(turnTiling(tiling, 5))).closed).toBe(true);
+      expect(new Set(configurations(foldTiling(tiling)))).toEqual(new Set([name]));
+      expect(isClosed(tiling)).toBe(true);
+      expect(isClosed(turnTiling(tiling, 5))).toBe(true);
     },
   );
+
+  it.each(Object.entries(ARCHIMEDEAN))(
+    'the dual of %s is closed: faces and vertices trade places',
+    (_, form) => {
+      const tiling = buildTiling(form);
+      const [own, dual] = [checkPartition(foldTiling(tiling)), checkPartition(foldTiling(dualOf(tiling)))];
+      expect(dual).toMatchObject({
+        closed: true,
+        vertices: own.faces,
+        edges: own.edges,
+        faces: own.vertices,
+      });
+    },
+  );
+
+  it.each(Object.entries(ARCHIMEDEAN))(
+    '%s lies in an upright repeat, whichever way it is coloured',
+    (_, form) => {
+      const tiling = buildTiling(form);
+      const ways = [bySides(tiling), byDirection(tiling), byNeighbours(tiling, foldTiling(tiling))!];
+      for (const colours of ways) {
+        const { partition } = layUpright(tiling, colours, SHADES);
+        expect(checkPartition(partition).closed).toBe(true);
+        expect(new Set(partition.faces.map(({ shade }) => shade)).size).toBe(colours.classes);
+      }
+    },
+  );
+});
+
+describe('a proof of a tiling', () => {
+  const hexagon = ARCHIMEDEAN['6.6.6'];
+
+  it.each<[string, TilingForm]>([
+    ['a face that is left out', { ...ARCHIMEDEAN['4.8.8'], faces: ARCHIMEDEAN['4.8.8'].faces.slice(0, 1) }],
+    ['a face that lies there twice', { ...hexagon, faces: [...hexagon.faces, ...hexagon.faces] }],
+    ['a lattice that is too wide', { ...hexagon, lattice: ['0 4 0', '4 8'] }],
+    ['a face walked clockwise', { ...ARCHIMEDEAN['4.4.4.4'], faces: [{ at: '', outline: '6 0 18 12' }] }],
+    [
+      'a face in the wrong place',
+      {
+        ...ARCHIMEDEAN['3.6.3.6'],
+        faces: [
+          ARCHIMEDEAN['3.6.3.6'].faces[0],
+          ARCHIMEDEAN['3.6.3.6'].faces[1],
+          { at: '0', first: 8, sides: 3 },
+        ],
+      },
+    ],
+  ])('fails for %s', (_, form) => {
+    expect(isClosed(buildTiling(form))).toBe(false);
+  });
+});
+
+describe('families of tilings', () => {
+  const part = fc
+    .tuple(fc.integer({ min: 1, max: 30 }), fc.integer({ min: 1, max: 30 }))
+    .map(([n, d]) => rational(n, d));
+  const share = fc
+    .tuple(fc.integer({ min: 1, max: 20 }), fc.integer({ min: 0, max: 20 }))
+    .map(([d, n]) => rational(Math.min(n, d - 1), d));
+
+  it('are closed for all numbers that they take', () => {
+    fc.assert(
+      fc.property(part, part, share, fc.integer({ min: 1, max: 5 }), (a, b, s, count) => {
+        const forms = [
+          rhombus(a, b),
+          bricks(a, s),
+          basket(count),
+          octagons(a),
+          triangles(a, s),
+          hexagons(a, b),
+          rows(count, 2),
+        ];
+        for (const form of forms) expect(isClosed(buildTiling(form))).toBe(true);
+        if (s.n > 0n) expect(isClosed(buildTiling(twoSquares(s)))).toBe(true);
+      }),
+      { numRuns: 40 },
+    );
+    expect(isClosed(buildTiling(twoSquares(rational(1))))).toBe(true);
+  });
+
+  it.each([
+    [rows(2, 1), ['3.3.3.4.4', '4.4.4.4']],
+    [rows(3, 1), ['3.3.3.4.4', '4.4.4.4']],
+    [rows(1, 2), ['3.3.3.3.3.3', '3.3.3.4.4']],
+    [rows(1, 3), ['3.3.3.3.3.3', '3.3.3.4.4']],
+  ])('rows of squares and triangles have two kinds of vertices', (form, kinds) => {
+    expect([...new Set(configurations(foldTiling(buildTiling(form))))].sort()).toEqual(kinds);
+  });
+
+  it('lie upright where some upright rectangle repeats', () => {
+    const tiling = buildTiling(bricks(rational(1, 2), rational(1, 3)));
+    const { partition } = layUpright(tiling, byFace(tiling), SHADES);
+    expect(partition.faces).toHaveLength(3);
+    const slanted = buildTiling(triangles(rational(1), rational(1, 7)));
+    expect(layUpright(slanted, byFace(slanted), SHADES).partition.faces).toHaveLength(14);
+  });
+});
+
+describe('colours by neighbours', () => {
+  it.each([
+    ['6.6.6', 3, 3],
+    ['4.4.4.4', 2, 2],
+    ['3.3.3.3.3.3', 2, 1],
+    ['3.6.3.6', 2, 1],
+    ['4.8.8', 3, 2],
+  ] as const)('%s takes %i shades, on %i times its cell', (name, shades, cells) => {
+    const tiling = buildTiling(ARCHIMEDEAN[name]);
+    const colours = byNeighbours(tiling, foldTiling(tiling))!;
+    expect(colours.classes).toBe(shades);
+    const { partition } = layUpright(tiling, colours, SHADES);
+    const sides = new Map<string, number>();
+    for (const { corners, shade } of partition.faces) {
+      corners.forEach((from, at) => {
+        const [edge] = edgeName(from, corners[(at + 1) % corners.length]!);
+        expect(sides.get(edge)).not.toBe(shade);
+        sides.set(edge, shade);
+      });
+    }
+    const kept = divideSurds(cellArea(colours.keeps), cellArea(tiling.lattice));
+    expect(surdText(kept)).toBe(String(cells));
+  });
 });

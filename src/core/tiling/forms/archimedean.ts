@@ -41,8 +41,8 @@ export const ARCHIMEDEAN = {
     ],
   },
   '3.3.4.3.4': {
-    lattice: ['0 2', '6 8'],
-    faces: [{ at: '', first: 0, sides: 4 }, { at: '0', first: 20, sides: 4 }, ...around('0 6 12 18', 3)],
+    lattice: ['23 1', '5 7'],
+    faces: [{ at: '', first: 23, sides: 4 }, { at: '23', first: 19, sides: 4 }, ...around('23 5 11 17', 3)],
   },
   '3.4.6.4': {
     lattice: ['0 4 2', '4 8 6'],

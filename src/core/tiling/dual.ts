@@ -1,0 +1,25 @@
+import { latticePoint } from '../exact/lattice.ts';
+import { addPoints, ORIGIN, type Point, scalePoint } from '../exact/plane.ts';
+import { rational } from '../exact/rational.ts';
+import { surd } from '../exact/surd.ts';
+import { facesRound } from './around-vertex.ts';
+import type { Tiling } from './tiling-form.ts';
+import { foldTiling } from './torus.ts';
+
+/**
+ * The dual: a face round each vertex, its corners the middles of the faces there.
+ * Source: B. Grünbaum, G. C. Shephard, Tilings and Patterns, 1987, ch. 2 (the Laves tilings, for regular polygons).
+ */
+export function dualOf(tiling: Tiling): Tiling {
+  const middles = tiling.faces.map(middleOf);
+  const faces = facesRound(foldTiling(tiling)).map((around) =>
+    around.map(({ face, across, up }) =>
+      addPoints(middles[face]!, latticePoint(tiling.lattice, [across, up])),
+    ),
+  );
+  return { lattice: tiling.lattice, faces };
+}
+
+function middleOf(corners: readonly Point[]): Point {
+  return scalePoint(corners.reduce(addPoints, ORIGIN), surd(rational(1, corners.length)));
+}
