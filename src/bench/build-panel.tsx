@@ -2,11 +2,13 @@ import type { Construction } from '../core/design/design-schema.ts';
 import { useDesign } from './bench-store.ts';
 import { PlaidBuild } from './plaid-build.tsx';
 import { StripeBuild } from './stripe-build.tsx';
+import { TilingBuild } from './tiling-build.tsx';
 
 /** What the Build step shows for each construction. */
 const BUILDS: Readonly<Record<Construction['kind'], () => React.ReactNode>> = {
   plaid: PlaidBuild,
   stripe: StripeBuild,
+  tiling: TilingBuild,
 };
 
 /** The unit: the numbers of this construction. */

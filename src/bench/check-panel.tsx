@@ -1,5 +1,5 @@
 import { Check, Minus, X } from 'lucide-react';
-import { asStripe, type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
+import { type Design, isPlaid, isStripe, isTiling, isWoven } from '../core/design/design-schema.ts';
 import { toText } from '../core/exact/rational.ts';
 import { isRational } from '../core/exact/surd.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
@@ -19,6 +19,7 @@ import { useBenchState, useDesign } from './bench-store.ts';
 import { Measure, Panel } from './panel.tsx';
 import { ResolutionField, setResolution } from './resolution-field.tsx';
 import { StripeBalancePart } from './stripe-balance-part.tsx';
+import { TilingFactsPart } from './tiling-facts-part.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
 import { WeaveFactsPart } from './weave-facts-part.tsx';
 import { YarnPart } from './yarn-part.tsx';
@@ -38,7 +39,9 @@ export function CheckPanel() {
       )}
       {isWoven(design) && problem === undefined && <WeaveFactsPart design={design} />}
       {isWoven(design) && <YarnPart design={design} />}
-      {isPlaid(design) ? <BalancePart design={design} /> : <StripeBalancePart design={asStripe(design)} />}
+      {isPlaid(design) && <BalancePart design={design} />}
+      {isStripe(design) && <StripeBalancePart design={design} />}
+      {isTiling(design) && <TilingFactsPart design={design} />}
     </Panel>
   );
 }

@@ -3,9 +3,11 @@ import type { Colourway } from '../core/design/colourway.ts';
 import {
   asPlaid,
   asStripe,
+  asTiling,
   type Design,
   isPlaid,
   isStripe,
+  isTiling,
   type Lay,
   MAX_COLOURWAYS,
 } from '../core/design/design-schema.ts';
@@ -14,6 +16,7 @@ import { turnOf, weftOf } from '../core/design/plaid/compile-plaid.ts';
 import type { Crossed, Plaid, PrintChoice } from '../core/design/plaid/plaid-schema.ts';
 import { shadesUsed, withShadeReplaced } from '../core/design/shades-used.ts';
 import type { Stripe } from '../core/design/stripe/stripe-schema.ts';
+import type { TilingSpec } from '../core/design/tiling/tiling-schema.ts';
 import type { Bands } from '../core/thread/edit-bands.ts';
 import type { Mirror, Sequence } from '../core/thread/sequence.ts';
 import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
@@ -38,6 +41,7 @@ export function sharesSequence(design: Design): boolean {
 
 /** The edges of the cloth that have a rail: lines that are level run into the left one only, others into the upper. */
 export function railsOf(design: Design): readonly Direction[] {
+  if (isTiling(design)) return [];
   if (!isStripe(design)) return ['warp', 'weft'];
   return design.construction.slope.rise === 0 ? ['weft'] : ['warp'];
 }
@@ -181,6 +185,11 @@ function withPlaid(design: Design, change: Partial<Plaid>): Design {
 /** Changes what a stripe is; nothing when nothing of it is new. */
 export function setStripe(change: Partial<Stripe>): Edit {
   return (design) => withStripe(design, { ...asStripe(design).construction, ...change });
+}
+
+/** Changes what a tiling is. */
+export function setTiling(change: Partial<TilingSpec>): Edit {
+  return (design) => ({ ...design, construction: { ...asTiling(design).construction, ...change } });
 }
 
 /** The same object when the stripe says the same. */

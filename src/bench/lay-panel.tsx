@@ -1,5 +1,5 @@
 import { pitchOf } from '../core/design/compile-design.ts';
-import { isPlaid } from '../core/design/design-schema.ts';
+import { isPlaid, isTiling } from '../core/design/design-schema.ts';
 import { parseExact } from '../core/exact/parse-exact.ts';
 import { isWhole, multiply, rational, toDecimal, toText } from '../core/exact/rational.ts';
 import { DENSITY_BASES, parseDensity } from '../core/units/density.ts';
@@ -32,29 +32,35 @@ export function LayPanel() {
       purpose={
         isPlaid(design)
           ? 'Repeats side by side, straight. The density gives them their true size.'
-          : 'Repeats side by side, straight. A density says how wide a thread is, for widths in threads.'
+          : isTiling(design)
+            ? 'Repeats side by side, straight.'
+            : 'Repeats side by side, straight. A density says how wide a thread is, for widths in threads.'
       }
     >
-      <Choice
-        label="Density, threads per"
-        value={lay.per}
-        options={DENSITY_BASES.map((base) => ({ value: base, text: PER[base] }))}
-        onChange={(per) => set({ per })}
-      />
-      <div className="grid grid-cols-2 gap-3">
-        <NumberField
-          label={`Ends per ${PER[lay.per]}`}
-          text={lay.ends}
-          resolve={resolveDensity}
-          onChange={(ends) => set({ ends }, 'ends')}
-        />
-        <NumberField
-          label={`Picks per ${PER[lay.per]}`}
-          text={lay.picks}
-          resolve={resolveDensity}
-          onChange={(picks) => set({ picks }, 'picks')}
-        />
-      </div>
+      {!isTiling(design) && (
+        <>
+          <Choice
+            label="Density, threads per"
+            value={lay.per}
+            options={DENSITY_BASES.map((base) => ({ value: base, text: PER[base] }))}
+            onChange={(per) => set({ per })}
+          />
+          <div className="grid grid-cols-2 gap-3">
+            <NumberField
+              label={`Ends per ${PER[lay.per]}`}
+              text={lay.ends}
+              resolve={resolveDensity}
+              onChange={(ends) => set({ ends }, 'ends')}
+            />
+            <NumberField
+              label={`Picks per ${PER[lay.per]}`}
+              text={lay.picks}
+              resolve={resolveDensity}
+              onChange={(picks) => set({ picks }, 'picks')}
+            />
+          </div>
+        </>
+      )}
       <Choice
         label="Lengths are shown in"
         value={lay.unit}

@@ -1,7 +1,7 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { isPlaid, isWoven } from '../core/design/design-schema.ts';
+import { type Design, isPlaid, isTiling, isWoven } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
 import { parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
 import { Choice } from '../kit/choice.tsx';
@@ -66,7 +66,7 @@ export function SendPanel() {
       <Choice
         label="File"
         value={wish.file}
-        options={SEND_FILES.filter((file) => !isStructure(file)).map((file) => ({
+        options={SEND_FILES.filter((file) => isSent(file, design)).map((file) => ({
           value: file,
           text: NAMES[file],
         }))}
@@ -118,6 +118,12 @@ export function SendPanel() {
       )}
     </Panel>
   );
+}
+
+/** A tiling has no threads to count, a stripe no weave. */
+function isSent(file: SendFile, design: Design): boolean {
+  if (isStructure(file)) return false;
+  return !isTiling(design) || file === 'png' || file === 'svg' || file === 'json';
 }
 
 function PerThread() {

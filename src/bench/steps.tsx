@@ -1,9 +1,11 @@
+import type { Construction } from '../core/design/design-schema.ts';
 import { equals, toDecimal } from '../core/exact/rational.ts';
 import { threadCount } from '../core/thread/sequence.ts';
 import { parseDensity } from '../core/units/density.ts';
 import { crossingName } from '../wording/crossing.ts';
 import { linesText } from '../wording/lines.ts';
 import { plural } from '../wording/measures.ts';
+import { tilingText } from '../wording/tiling-words.ts';
 import { type BenchState, STEPS, type Step } from './bench-state.ts';
 import { dispatch, useBenchState } from './bench-store.ts';
 
@@ -44,9 +46,7 @@ function stateOf(step: Step, { history, report, problem }: BenchState): string {
         ? plural(shades.length, 'shade')
         : `${plural(shades.length, 'shade')}, ${plural(colourways.length, 'colourway')}`;
     case 'Build':
-      return construction.kind === 'plaid'
-        ? `${plural(threadCount(construction.warp), 'end')}, ${construction.crossing} ${crossingName(construction)}`
-        : `${plural(construction.bands.length, 'band')}, ${linesText(construction.slope)}`;
+      return builtText(construction);
     case 'Lay': {
       if (construction.kind !== 'plaid') return 'Straight';
       const [ends, picks] = [parseDensity(lay.ends), parseDensity(lay.picks)];
@@ -65,5 +65,18 @@ function stateOf(step: Step, { history, report, problem }: BenchState): string {
       return `PNG or SVG, ${resolution} dpi`;
     default:
       return step satisfies never;
+  }
+}
+
+function builtText(construction: Construction): string {
+  switch (construction.kind) {
+    case 'plaid':
+      return `${plural(threadCount(construction.warp), 'end')}, ${construction.crossing} ${crossingName(construction)}`;
+    case 'stripe':
+      return `${plural(construction.bands.length, 'band')}, ${linesText(construction.slope)}`;
+    case 'tiling':
+      return tilingText(construction);
+    default:
+      return construction satisfies never;
   }
 }

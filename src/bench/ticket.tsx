@@ -1,10 +1,11 @@
 import { X } from 'lucide-react';
-import { isPlaid } from '../core/design/design-schema.ts';
+import { type Construction, type Design, isPlaid, isTiling } from '../core/design/design-schema.ts';
 import { toText } from '../core/exact/rational.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
 import { crossingName } from '../wording/crossing.ts';
 import { linesText } from '../wording/lines.ts';
 import { sizeText } from '../wording/measures.ts';
+import { tilingText } from '../wording/tiling-words.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { sequenceOf } from './design-edits.ts';
@@ -22,7 +23,6 @@ export function Ticket() {
   const shown = useCloth((cloth) => cloth.ticket);
   const facts = useThreadFacts();
   if (!shown) return null;
-  const pivots = sequenceOf(design, 'warp').mirror;
   const { unit } = design.lay;
   const { construction } = design;
   return (
@@ -50,15 +50,9 @@ export function Ticket() {
           </Measure>
         )}
         {report?.size && <Measure name="Size">{sizeText(report.size, unit)}</Measure>}
-        {construction.kind === 'plaid' ? (
-          <Measure name={construction.crossing === 'woven' ? 'Woven' : 'Printed'}>
-            {crossingName(construction)}
-          </Measure>
-        ) : (
-          <Measure name="Lines">{linesText(construction.slope)}</Measure>
-        )}
+        <How construction={construction} />
         {facts?.float !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
-        <Measure name="Pivots">{pivots === 'none' ? 'no' : pivots}</Measure>
+        {!isTiling(design) && <Pivots design={design} />}
       </dl>
       <div className="mt-2.5 flex items-end gap-2">
         <div className="flex min-w-0 flex-1 flex-wrap gap-1.5">
@@ -75,4 +69,27 @@ export function Ticket() {
       </div>
     </aside>
   );
+}
+
+/** How it is made, on one line. */
+function How({ construction }: { construction: Construction }) {
+  switch (construction.kind) {
+    case 'plaid':
+      return (
+        <Measure name={construction.crossing === 'woven' ? 'Woven' : 'Printed'}>
+          {crossingName(construction)}
+        </Measure>
+      );
+    case 'stripe':
+      return <Measure name="Lines">{linesText(construction.slope)}</Measure>;
+    case 'tiling':
+      return <Measure name="Tiling">{tilingText(construction)}</Measure>;
+    default:
+      return construction satisfies never;
+  }
+}
+
+function Pivots({ design }: { design: Design }) {
+  const pivots = sequenceOf(design, 'warp').mirror;
+  return <Measure name="Pivots">{pivots === 'none' ? 'no' : pivots}</Measure>;
 }

@@ -1,10 +1,11 @@
 import { checkDesign } from '../core/design/check-design.ts';
 import { threadFacts } from '../core/design/design-facts.ts';
-import { type Design, isPlaid, isStripe } from '../core/design/design-schema.ts';
+import { type Design, isPlaid, isStripe, isTiling } from '../core/design/design-schema.ts';
 import { toDecimal, toNumber, toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { linesText } from '../wording/lines.ts';
 import { exactSideText, ppmText, sizeText } from '../wording/measures.ts';
+import { tilingText } from '../wording/tiling-words.ts';
 import {
   directionSentence,
   numbersSentence,
@@ -74,6 +75,7 @@ function wordReport(design: Design, report: RepeatReport): string {
     facts && `Warp: ${directionSentence(facts.warp, 'end')}`,
     facts && `Weft: ${directionSentence(facts.weft, 'pick')}`,
     isStripe(design) && `Lines: ${linesText(design.construction.slope)}`,
+    isTiling(design) && `Tiling: ${tilingText(design.construction)}`,
     size && `Size: ${sizeText(size, unit)}`,
     fit &&
       `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${facts ? `, ${perThreadText(pixels)}` : ''}`,

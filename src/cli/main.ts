@@ -2,11 +2,14 @@ import { Command, CommanderError, Option } from 'commander';
 import { LOOM_PORT } from '../contracts/loom.ts';
 import { START_POINTS } from '../core/design/start-points.ts';
 import { STRIPE_STARTS } from '../core/design/stripe-starts.ts';
+import { TILING_COLOURS } from '../core/design/tiling/tiling-schema.ts';
+import { TILING_STARTS } from '../core/design/tiling-starts.ts';
 import { checkCommand } from './check-command.ts';
 import { exportCommand, importCommand } from './exchange-commands.ts';
 import { factsCommand } from './facts-command.ts';
+import { geometryCommand } from './geometry-command.ts';
 import { loomCommand } from './loom-command.ts';
-import { newPlaidCommand, newStripeCommand, newWeaveCommand } from './new-command.ts';
+import { newPlaidCommand, newStripeCommand, newTilingCommand, newWeaveCommand } from './new-command.ts';
 import { renderCommand } from './render-command.ts';
 import { EXIT, run } from './run.ts';
 
@@ -45,6 +48,24 @@ make
   .option('--number <number>', 'number on its ticket')
   .option('-o, --output <file>', 'design document; left out, it is printed')
   .action((options) => run(() => newStripeCommand(options)));
+
+make
+  .command('tiling')
+  .description('polygons that cover the plane, in exact sides')
+  .option('--config <vertex>', 'a tiling by regular polygons, by what is round a vertex, such as 4.8.8')
+  .option('--rhombus <ratio>', 'rhombuses whose diagonals are so, such as 3:4')
+  .option('--from <start>', `begin from ${TILING_STARTS.map(({ key }) => key).join(', ')}`)
+  .option('--dual', 'middles of faces become corners')
+  .addOption(new Option('--side <length>', 'length of a side of 1, such as 20mm').conflicts('repeat'))
+  .option('--repeat <length>', 'width of one upright repeat')
+  .option('--turn <degrees>', 'in steps of 15')
+  .addOption(new Option('--colours <how>', 'which faces are alike').choices(TILING_COLOURS))
+  .option('--shades <list>', 'shades, such as "A=#20304a,B=#c8a24a Signal ochre"')
+  .option('--resolution <dpi>', 'pixels per inch at which it is checked; left out, 300')
+  .option('--name <name>', 'name of the design')
+  .option('--number <number>', 'number on its ticket')
+  .option('-o, --output <file>', 'design document; left out, it is printed')
+  .action((options) => run(() => newTilingCommand(options)));
 
 make
   .command('weave')
@@ -117,6 +138,13 @@ program
   .option('--drawn <look>', 'flat, threads or finished; flat when left out')
   .option('--colourway <name>', 'in the colours of that colourway')
   .action((path, options) => run(() => renderCommand(path, options)));
+
+program
+  .command('geometry')
+  .description('the exact faces of a tiling’s repeat')
+  .argument('<design>')
+  .option('--json', 'as JSON; left out, a summary')
+  .action((path, options) => run(() => geometryCommand(path, options)));
 
 program
   .command('import')

@@ -13,6 +13,8 @@ import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { designFromStart } from '../core/design/start-points.ts';
 import { atAngle } from '../core/design/stripe/at-angle.ts';
 import { stripeFromStart } from '../core/design/stripe-starts.ts';
+import { parseProportion, parseSize } from '../core/design/tiling/tiling-schema.ts';
+import { tilingFromStart } from '../core/design/tiling-starts.ts';
 import { CoreError } from '../core/error.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';
 import { parseThreadCount } from '../core/formats/thread-count.ts';
@@ -198,4 +200,65 @@ function weaveOf({ weave, twill, s, satin, matrix }: NewWeaveOptions): WeaveSpec
   if (twill !== undefined) return parseWeave(`${twill} ${s === true ? 'S' : 'Z'}`);
   if (satin !== undefined) return parseWeave(`satin ${satin}`);
   return parseWeave(matrix === undefined ? weave! : `rows ${readText(matrix)}`);
+}
+
+export interface NewTilingOptions {
+  readonly name?: string;
+  readonly number?: string;
+  readonly config?: string;
+  readonly from?: string;
+  readonly rhombus?: string;
+  readonly dual?: boolean;
+  readonly side?: string;
+  readonly repeat?: string;
+  readonly turn?: string;
+  readonly colours?: string;
+  readonly shades?: string;
+  readonly resolution?: string;
+  readonly output?: string;
+}
+
+/** `vetro new tiling`: a design document from a tiling and the length of its sides. */
+export function newTilingCommand(options: NewTilingOptions): number {
+  const { config, from, rhombus, side, repeat, turn, colours, name, number, resolution } = options;
+  const said = [config, from, rhombus].filter((each) => each !== undefined);
+  if (said.length !== 1) throw new CoreError('start/tiling', { ways: said.length });
+  const start = tilingFromStart(config ?? from ?? 'diamonds');
+  const shades = options.shades === undefined ? start.shades : parseShadeList(options.shades);
+  parseSize(side ?? repeat ?? start.construction.size);
+  const design = readDesign({
+    ...start,
+    name: name ?? start.name,
+    number: number ?? start.number,
+    resolution: resolution ?? start.resolution,
+    shades,
+    construction: {
+      ...start.construction,
+      ...(rhombus === undefined ? {} : { form: rhombusOf(rhombus) }),
+      ...(options.dual === true ? { dual: true } : {}),
+      ...(side === undefined ? {} : { size: side, measured: 'side' }),
+      ...(repeat === undefined ? {} : { size: repeat, measured: 'repeat' }),
+      ...(turn === undefined ? {} : { turn: parseTurned(turn) }),
+      ...(colours === undefined ? {} : { colours }),
+      faces: shades.map(({ key }) => key),
+    },
+  });
+  compile(design);
+  writeText(options.output, writeDesignText(design));
+  return EXIT.fine;
+}
+
+function rhombusOf(text: string): { kind: 'rhombus'; across: string; up: string } {
+  const [across = '', up = '1'] = text.split(':');
+  parseProportion(across);
+  parseProportion(up);
+  return { kind: 'rhombus', across: across.trim(), up: up.trim() };
+}
+
+/** Steps of 15° in a number of degrees. */
+function parseTurned(text: string): number {
+  const degrees = Number(text);
+  if (!/^\d{1,3}$/.test(text) || degrees % 15 !== 0 || degrees >= 360)
+    throw new CoreError('tiling/degrees', { text });
+  return degrees / 15;
 }

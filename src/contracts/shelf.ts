@@ -5,7 +5,7 @@ export const summarySchema = z.object({
   id: z.string(),
   name: z.string(),
   number: z.string(),
-  kind: z.enum(['stripe', 'plaid', 'weave']),
+  kind: z.enum(['stripe', 'plaid', 'weave', 'tiling']),
   version: z.int(),
   verdict: z.enum(['Exact', 'Fitted', 'Open']),
   /** One repeat in words; empty when there is none. */

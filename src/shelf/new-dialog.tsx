@@ -8,7 +8,9 @@ import { Dialog } from '../kit/dialog.tsx';
 import { plural } from '../wording/measures.ts';
 import { Field, StartButtons } from './new-fields.tsx';
 import { NewStripe } from './new-stripe.tsx';
+import { NewTiling } from './new-tiling.tsx';
 import { fieldsOf, type StartFields, startDesign } from './start-design.ts';
+import { StartGrid } from './start-grid.tsx';
 
 interface NewDialogProps {
   readonly start: StartPoint;
@@ -17,11 +19,12 @@ interface NewDialogProps {
 }
 
 const CONSTRUCTIONS = [
-  { value: 'plaid', text: 'Threads crossed: a plaid, a check, a woven stripe' },
-  { value: 'stripe', text: 'Bands in widths: a stripe, at any angle' },
+  { value: 'plaid', text: 'Threads: a plaid, a check, a weave' },
+  { value: 'stripe', text: 'Bands: a stripe, at any angle' },
+  { value: 'tiling', text: 'Faces: a tiling of polygons' },
 ] as const;
 
-/** Begins a design of either construction. */
+/** Begins a design of any construction. */
 export function NewDialog({ start, onClose, onMake }: NewDialogProps) {
   const [kind, setKind] = useState<(typeof CONSTRUCTIONS)[number]['value']>('plaid');
   return (
@@ -30,8 +33,10 @@ export function NewDialog({ start, onClose, onMake }: NewDialogProps) {
         <Choice label="Made of" hideLabel value={kind} options={CONSTRUCTIONS} onChange={setKind} />
         {kind === 'plaid' ? (
           <NewPlaid start={start} onClose={onClose} onMake={onMake} />
-        ) : (
+        ) : kind === 'stripe' ? (
           <NewStripe onClose={onClose} onMake={onMake} />
+        ) : (
+          <NewTiling onClose={onClose} onMake={onMake} />
         )}
       </div>
     </Dialog>
@@ -110,7 +115,7 @@ function NewPlaid({ start, onClose, onMake }: NewDialogProps) {
   );
 }
 
-/** Examples as small swatches; one fills the fields. */
+/** Examples of plaids; one fills the fields. */
 export function Examples({
   chosen,
   onChoose,
@@ -118,30 +123,9 @@ export function Examples({
   chosen: StartPoint | undefined;
   onChoose: (point: StartPoint) => void;
 }) {
-  const designs = useMemo(
-    () => START_POINTS.map((point) => ({ point, design: designFromStart(point.key) })),
+  const starts = useMemo(
+    () => START_POINTS.map((start) => ({ start, design: designFromStart(start.key) })),
     [],
   );
-  return (
-    <fieldset className="m-0 border-0 p-0">
-      <legend className="label">
-        Begin with the numbers of{chosen === undefined ? '' : ` · ${chosen.name}: ${chosen.what}`}
-      </legend>
-      <div className="grid max-h-[216px] grid-cols-6 gap-x-3 gap-y-1 overflow-y-auto max-[760px]:grid-cols-3">
-        {designs.map(({ point, design }) => (
-          <button
-            key={point.key}
-            type="button"
-            title={point.what}
-            aria-pressed={point === chosen}
-            className={`rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${point === chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
-            onClick={() => onChoose(point)}
-          >
-            <ClothSwatch design={design} width={92} height={40} perThread={2} decorative />
-            <span className="mt-1 block">{point.name}</span>
-          </button>
-        ))}
-      </div>
-    </fieldset>
-  );
+  return <StartGrid starts={starts} chosen={chosen} onChoose={onChoose} perThread={2} />;
 }

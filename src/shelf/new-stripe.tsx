@@ -10,11 +10,14 @@ import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { linesText } from '../wording/lines.ts';
 import { Field, StartButtons } from './new-fields.tsx';
 import { shadesFor } from './start-design.ts';
+import { StartGrid } from './start-grid.tsx';
 
 interface NewStripeProps {
   readonly onClose: () => void;
   readonly onMake: (design: StripeDesign) => void;
 }
+
+const STARTS = STRIPE_STARTS.map((start) => ({ start, design: stripeFromStart(start.key) }));
 
 /** Begins a stripe from widths: typed, or taken from an example and changed. */
 export function NewStripe({ onClose, onMake }: NewStripeProps) {
@@ -62,37 +65,17 @@ export function NewStripe({ onClose, onMake }: NewStripeProps) {
           </div>
         )}
       </div>
-      <fieldset className="m-0 border-0 p-0">
-        <legend className="label">
-          Begin with the numbers of · {chosen.name}: {chosen.what}
-        </legend>
-        <div className="grid grid-cols-6 gap-x-3 gap-y-1 max-[760px]:grid-cols-3">
-          {STRIPE_STARTS.map((each) => (
-            <button
-              key={each.key}
-              type="button"
-              title={each.what}
-              aria-pressed={each === chosen}
-              className={`rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${each === chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
-              onClick={() => {
-                const next = stripeFromStart(each.key);
-                setChosen(each);
-                setBands(formatBandWidths(next.construction));
-                setUnit(next.construction.unit);
-              }}
-            >
-              <ClothSwatch
-                design={stripeFromStart(each.key)}
-                width={92}
-                height={40}
-                perThread={1}
-                decorative
-              />
-              <span className="mt-1 block">{each.name}</span>
-            </button>
-          ))}
-        </div>
-      </fieldset>
+      <StartGrid
+        starts={STARTS}
+        chosen={chosen}
+        onChoose={(each) => {
+          const next = stripeFromStart(each.key);
+          setChosen(each);
+          setBands(formatBandWidths(next.construction));
+          setUnit(next.construction.unit);
+        }}
+        perThread={1}
+      />
       <StartButtons ready={design !== undefined} onClose={onClose} />
     </form>
   );

@@ -151,6 +151,7 @@ function FindBar({ title, view, onChange }: FindBarProps) {
           { value: 'stripe', text: 'Stripes' },
           { value: 'plaid', text: 'Plaids' },
           { value: 'weave', text: 'Weaves' },
+          { value: 'tiling', text: 'Tilings' },
         ]}
         onChange={(kind) => onChange({ ...view, kind })}
       />

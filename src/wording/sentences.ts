@@ -44,6 +44,22 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'weave/rows': ({ row }) =>
     `Row ${row} of the structure is not right: all rows are equally long and hold only # and . (or 1 and 0).`,
   'weave/unbound': ({ limit }) => `These floats cannot all be bound to ${limit}. Allow longer ones.`,
+  'tiling/proportion': ({ text, most }) => `A proportion must be from 1/${most} to ${most}, got ${text}.`,
+  'tiling/part': ({ text }) => `That must be a part of the whole, from 0 to 1, got ${text}.`,
+  'tiling/size': ({ text, most }) => `A side or a repeat is at most ${most} m long, got ${text}.`,
+  'tiling/neighbours': () =>
+    'Six shades do not keep the neighbours of this tiling apart. Colour it another way.',
+  'tiling/turn': ({ degrees, turns }) =>
+    `Turned by ${degrees}°, this tiling has no upright repeat. It has one at ${turns}.`,
+  'tiling/no-repeat': () => 'This tiling has no upright repeat.',
+  'tiling/faces': ({ most }) => `One repeat would have more than ${most} faces. Simplify its proportions.`,
+  'tiling/too-large': ({ width, height, most }) =>
+    `One repeat would be ${width} × ${height} mm; at most ${most} m is made. Make it smaller.`,
+  'tiling/no-counts': () => 'A tiling has no thread counts. Send it as a picture, a drawing or a design.',
+  'tiling/none': () => 'Only a tiling has faces to list.',
+  'tiling/degrees': ({ text }) => `A tiling is turned by whole steps of 15°, from 0 to 345, got ${text}.`,
+  'start/tiling': () => 'Say one tiling: --config 4.8.8, --rhombus 3:4, or --from one of the start points.',
+  'tiling/unknown': ({ text, known }) => `“${text}” is no tiling here. There are: ${known}.`,
   'draft/shaft': ({ end, shaft, most }) => `End ${end} is on shaft ${shaft}; a draft has from 1 to ${most}.`,
   'draft/tieup': ({ treadle, shaft, most }) =>
     `Treadle ${treadle} is tied to shaft ${shaft}; a draft has from 1 to ${most}.`,

@@ -40,7 +40,7 @@ export function numbersSentence({ numbers }: RepeatReport): string {
     return `In numbers: each of ${grouped(numbers.compared)} cells equals the one a repeat away.`;
   }
   const { vertices, edges, faces } = numbers;
-  return `In numbers: ${grouped(faces)} faces cover the repeat once, each of ${grouped(edges)} edges has one on either side (${vertices} − ${edges} + ${faces} = 0), and its edges hold whole periods.`;
+  return `In numbers: ${grouped(faces)} faces cover the repeat once, each of ${grouped(edges)} edges has one on either side (${vertices} − ${edges} + ${faces} = 0).`;
 }
 
 /** Why one direction's repeat is as long as it is: "24 ends laid out; with the weave’s 4 they come round after 24." */

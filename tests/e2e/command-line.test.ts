@@ -115,6 +115,56 @@ test('structures are made, told of, and go out and in as weave files', () => {
   });
 });
 
+test('tilings are made, checked, rendered, and told face by face', () => {
+  expect(vetro('new', 'tiling', '--config', '4.8.8', '--side', '20mm', '-o', 'floor.json').status).toBe(0);
+  const check = JSON.parse(vetro('check', 'floor.json', '--json').out);
+  expect(check).toMatchObject({
+    verdict: 'Fitted',
+    repeat: { width: '20 + 20√2', height: '20 + 20√2' },
+    painted: { differingBytes: 0 },
+  });
+  expect(vetro('check', 'floor.json').out).toContain('Tiling: 4.8.8');
+  const geometry = JSON.parse(vetro('geometry', 'floor.json', '--json').out);
+  expect(geometry).toMatchObject({ unit: 'mm', edges: 6, configuration: ['4.8.8'] });
+  expect(geometry.faces.map((face: { kind: number }) => face.kind).sort()).toEqual([4, 8]);
+  expect(geometry.faces[0].exact[1]).toEqual(['20', '0']);
+  expect(geometry.lattice[0][0]).toBeCloseTo(20 * (1 + Math.SQRT2), 12);
+  expect(vetro('render', 'floor.json', '-o', 'floor.png', '--dpi', '72').status).toBe(0);
+  expect(PNG.sync.read(read('floor.png'))).toMatchObject({ width: 137, height: 137 });
+  const rhombus = vetro(
+    'new',
+    'tiling',
+    '--rhombus',
+    '3:4',
+    '--repeat',
+    '30mm',
+    '--turn',
+    '90',
+    '-o',
+    'r.json',
+  );
+  expect(rhombus.status).toBe(0);
+  expect(JSON.parse(vetro('check', 'r.json', '--json').out).repeat).toMatchObject({ width: '30' });
+  expect(
+    vetro('new', 'tiling', '--config', '3.6.3.6', '--dual', '--colours', 'directions', '-o', 'c.json').status,
+  ).toBe(0);
+  expect(vetro('geometry', 'c.json').out).toContain('4.4.4, 4.4.4.4.4.4');
+  for (const [args, words] of [
+    [['--config', '5.5.5'], '“5.5.5” is no tiling here'],
+    [['--config', '4.8.8', '--turn', '15'], 'has no upright repeat'],
+    [['--config', '4.8.8', '--turn', '20'], 'whole steps of 15°'],
+    [['--config', '4.8.8', '--side', '0'], 'must be'],
+    [['--rhombus', '1:9999999'], 'A proportion must be'],
+    [[], 'Say one tiling'],
+  ] as const) {
+    const { status, err } = vetro('new', 'tiling', ...args);
+    expect(status).toBe(2);
+    expect(err).toContain(words);
+  }
+  expect(vetro('geometry', 'satin.json').status).toBe(2);
+  expect(vetro('export', 'floor.json', '--to', 'csv').err).toContain('A tiling has no thread counts');
+});
+
 test('every start point is made by its name, and seeds tell irregular ones apart', () => {
   for (const { key } of START_POINTS) {
     expect(vetro('new', 'plaid', '--from', key, '-o', `${key}.json`)).toEqual({

@@ -7,6 +7,7 @@ import { bandScale, compile } from './compile-design.ts';
 import type { Design } from './design-schema.ts';
 import { missesOfPlaid } from './plaid/prove-plaid.ts';
 import { missesOfStripe } from './stripe/prove-stripe.ts';
+import { missesOfTiling } from './tiling/tiling-facts.ts';
 
 /** The repeat check of a design at its own resolution, or at another; `roll` when the usual proof is too much. */
 export function checkDesign(design: Design, resolution = design.resolution, roll = paintRoll): RepeatReport {
@@ -20,6 +21,10 @@ export function proveNumbers(design: Design, unit: RepeatUnit): NumberProof {
   const proof = closeNumbers(unit);
   if (construction.kind === 'stripe' && proof.kind === 'partition') {
     const misses = missesOfStripe(construction, bandScale(design), unit);
+    return { ...proof, misses, closed: proof.closed && misses === 0 };
+  }
+  if (construction.kind === 'tiling' && proof.kind === 'partition') {
+    const misses = missesOfTiling(construction, unit);
     return { ...proof, misses, closed: proof.closed && misses === 0 };
   }
   if (construction.kind === 'plaid' && proof.kind === 'cells' && unit.content.kind === 'cells') {

@@ -7,16 +7,17 @@ import type { BandScale } from '../units/band-width.ts';
 import { parseDensity, threadPitch } from '../units/density.ts';
 import { toMillimetres } from '../units/length.ts';
 import { parseResolution } from '../units/resolution.ts';
-import type { Design, Lay, PlaidDesign, StripeDesign } from './design-schema.ts';
+import type { Design, Lay, PlaidDesign, StripeDesign, TilingDesign } from './design-schema.ts';
 import { compilePlaid } from './plaid/compile-plaid.ts';
 import { compileStripe } from './stripe/compile-stripe.ts';
+import { compileTiling } from './tiling/compile-tiling.ts';
 
 /**
  * The exact repeat of a design: the one way from its numbers to anything that is shown, checked or sent.
  * @throws CoreError of the construction
  */
 export function compile(design: PlaidDesign): RepeatUnit<Cells>;
-export function compile(design: StripeDesign): RepeatUnit<Partition>;
+export function compile(design: StripeDesign | TilingDesign): RepeatUnit<Partition>;
 export function compile(design: Design): RepeatUnit;
 export function compile(design: Design): RepeatUnit {
   const { construction, shades, lay } = design;
@@ -25,6 +26,8 @@ export function compile(design: Design): RepeatUnit {
       return straightUnit(compilePlaid(construction, shades), pitchOf(lay));
     case 'stripe':
       return compileStripe(construction, shades, bandScale(design));
+    case 'tiling':
+      return compileTiling(construction, shades);
     default:
       return construction satisfies never;
   }

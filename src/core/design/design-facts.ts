@@ -19,10 +19,10 @@ export interface DirectionFacts {
 }
 
 /** What kind of cloth a design is, for the shelf: a stripe has one shade in one direction, a weave in both. */
-export type Kind = 'stripe' | 'plaid' | 'weave';
+export type Kind = 'stripe' | 'plaid' | 'weave' | 'tiling';
 
 export function kindOf({ construction }: Design): Kind {
-  if (construction.kind === 'stripe') return 'stripe';
+  if (construction.kind !== 'plaid') return construction.kind;
   const plain = (sequence: Sequence) => new Set(sequence.bands.map((band) => band.shade)).size === 1;
   const ways = [construction.warp, weftOf(construction)].filter(plain).length;
   return ways === 2 ? 'weave' : ways === 1 ? 'stripe' : 'plaid';

@@ -8,11 +8,12 @@ import { exactText } from './exact-text.ts';
 import { type Plaid, plaidSchema } from './plaid/plaid-schema.ts';
 import { shadesUsed } from './shades-used.ts';
 import { type Stripe, stripeSchema } from './stripe/stripe-schema.ts';
+import { type TilingSpec, tilingSchema } from './tiling/tiling-schema.ts';
 import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 6;
+export const DESIGN_VERSION = 7;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;
@@ -54,7 +55,7 @@ export const designSchema = z
     number: z.string().max(MAX_NAME),
     shades: z.array(shadeSchema).min(1).max(MAX_SHADES),
     colourways: z.array(colourwaySchema).max(MAX_COLOURWAYS),
-    construction: z.discriminatedUnion('kind', [plaidSchema, stripeSchema]),
+    construction: z.discriminatedUnion('kind', [plaidSchema, stripeSchema, tilingSchema]),
     lay: laySchema,
     resolution: exactText(parseResolution),
     /** What a piece of the cloth is to be. */
@@ -91,6 +92,7 @@ export type Lay = Design['lay'];
 export type DesignOf<C extends Construction> = Design & { construction: C };
 export type PlaidDesign = DesignOf<Plaid>;
 export type StripeDesign = DesignOf<Stripe>;
+export type TilingDesign = DesignOf<TilingSpec>;
 
 export function isPlaid(design: Design): design is PlaidDesign {
   return design.construction.kind === 'plaid';
@@ -115,4 +117,14 @@ export function asStripe(design: Design): StripeDesign {
 
 export function isStripe(design: Design): design is StripeDesign {
   return design.construction.kind === 'stripe';
+}
+
+export function isTiling(design: Design): design is TilingDesign {
+  return design.construction.kind === 'tiling';
+}
+
+/** For what only a tiling is asked for. */
+export function asTiling(design: Design): TilingDesign {
+  if (!isTiling(design)) throw new Error(`expected a tiling, got a ${design.construction.kind}`);
+  return design;
 }

@@ -11,6 +11,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   3: addColourways,
   4: addStripes,
   5: addWeaves,
+  6: addTilings,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -46,6 +47,11 @@ function addStripes(document: Readonly<Record<string, unknown>>): Record<string,
 /** Version 5 knew no weave but twills a/b, which are as they were, nothing of yarn, and kept nothing of other programs' files. */
 function addWeaves(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
   return { ...document, version: 6, yarn: USUAL_YARN, kept: [] };
+}
+
+/** Version 6 knew no tilings; everything else is as it was. */
+function addTilings(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  return { ...document, version: 7 };
 }
 
 /** How a plaid is printed that was never printed: at half strength, the warp on top. */

@@ -9,11 +9,13 @@ import {
   type Lay,
   type PlaidDesign,
   type StripeDesign,
+  type TilingDesign,
 } from './design-schema.ts';
 import { USUAL_PRINT } from './migrate-design.ts';
 import type { PrintChoice } from './plaid/plaid-schema.ts';
 import type { Weave } from './plaid/weave-schema.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
+import type { TilingSpec } from './tiling/tiling-schema.ts';
 import { USUAL_YARN } from './yarn-schema.ts';
 
 /** What every new design is made of; what is left out takes the usual value. */
@@ -74,6 +76,26 @@ export function newStripe(order: StripeOrder): StripeDesign {
       asked: order.asked ?? null,
       measured: order.measured ?? 'across',
       clear: order.clear ?? null,
+    },
+  };
+}
+
+/** What a new tiling is made of; what is left out takes the usual value: sides of 20 mm, faces alike by their sides. */
+export type TilingOrder = CommonOrder & Pick<TilingSpec, 'form'> & Partial<Omit<TilingSpec, 'kind' | 'form'>>;
+
+/** A tiling's design document, checked later where it is read. */
+export function newTiling(order: TilingOrder): TilingDesign {
+  return {
+    ...beginning(order),
+    construction: {
+      kind: 'tiling',
+      form: { ...order.form },
+      dual: order.dual ?? false,
+      turn: order.turn ?? 0,
+      size: order.size ?? '20 mm',
+      measured: order.measured ?? 'side',
+      colours: order.colours ?? 'sides',
+      faces: [...(order.faces ?? order.shades.map(({ key }) => key))],
     },
   };
 }

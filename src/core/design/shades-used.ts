@@ -1,6 +1,7 @@
 import { replaceShade } from '../thread/edit-bands.ts';
 import type { Plaid } from './plaid/plaid-schema.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
+import type { TilingSpec } from './tiling/tiling-schema.ts';
 
 /** Where a construction names a shade. */
 export interface ShadeUse {
@@ -10,7 +11,7 @@ export interface ShadeUse {
 }
 
 /** Every place where a shade is named, those of a weft that rests included. */
-export function shadesUsed(construction: Plaid | Stripe): readonly ShadeUse[] {
+export function shadesUsed(construction: Plaid | Stripe | TilingSpec): readonly ShadeUse[] {
   switch (construction.kind) {
     case 'plaid': {
       const { warp, weft } = construction;
@@ -23,6 +24,8 @@ export function shadesUsed(construction: Plaid | Stripe): readonly ShadeUse[] {
       const { bands, clear } = construction;
       return [...inBands(['bands'], bands), ...(clear === null ? [] : [{ path: ['clear'], key: clear }])];
     }
+    case 'tiling':
+      return construction.faces.map((key, index) => ({ path: ['faces', index], key }));
     default:
       return construction satisfies never;
   }
@@ -33,7 +36,11 @@ function inBands(path: readonly string[], bands: readonly { readonly shade: stri
 }
 
 /** The same construction with one shade in the place of another. */
-export function withShadeReplaced(construction: Plaid | Stripe, from: string, to: string): Plaid | Stripe {
+export function withShadeReplaced(
+  construction: Plaid | Stripe | TilingSpec,
+  from: string,
+  to: string,
+): Plaid | Stripe | TilingSpec {
   const within = <B extends { readonly shade: string }, T extends { readonly bands: readonly B[] }>(
     part: T & { readonly bands: readonly B[] },
   ) => ({ ...part, bands: [...replaceShade(part.bands, from, to)] });
@@ -46,6 +53,8 @@ export function withShadeReplaced(construction: Plaid | Stripe, from: string, to
       const clear = construction.clear === from ? to : construction.clear;
       return { ...within(construction), clear };
     }
+    case 'tiling':
+      return { ...construction, faces: construction.faces.map((key) => (key === from ? to : key)) };
     default:
       return construction satisfies never;
   }

@@ -14,6 +14,7 @@ export interface Touching {
 
 /** Every two shades whose bands touch somewhere round the repeat, the least contrast first. */
 export function touchingShades({ construction, shades }: Design): readonly Touching[] {
+  if (construction.kind === 'tiling') return [];
   const sequences =
     construction.kind === 'plaid' ? [construction.warp, weftOf(construction)] : [construction];
   const pairs = new Map<string, Touching>();

@@ -8,7 +8,7 @@ import type { Tiling } from './tiling-form.ts';
 import { foldTiling } from './torus.ts';
 
 /** Most faces of one upright repeat. */
-export const MAX_FACES = 100_000;
+export const MAX_FACES = 20_000;
 
 /** A tiling in one upright repeat, and how large that is in the tiling's own unit. */
 export interface UprightTiling {

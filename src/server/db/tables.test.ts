@@ -6,14 +6,14 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { newStripe } from '../../core/design/new-design.ts';
 import { hangDemo } from '../demo/hang-demo.ts';
-import { LARKMERE, LARKMERE_STRIPES } from '../demo/larkmere.ts';
+import { LARKMERE, LARKMERE_STRIPES, LARKMERE_TILINGS } from '../demo/larkmere.ts';
 
 import { addDesign, copyDesign, moveDesign, openStored, readShelf, renameDesign } from '../shelf.ts';
 import { binDesign, findDesign, listDesigns, nextNumber, updateDesign } from './design-table.ts';
 import { openDatabase } from './open-database.ts';
 import type { Database } from './schema.ts';
 
-const HUNG = LARKMERE.length + LARKMERE_STRIPES.length;
+const HUNG = LARKMERE.length + LARKMERE_STRIPES.length + LARKMERE_TILINGS.length;
 
 const NOW = '2026-01-01T10:00:00.000Z';
 const LATER = '2026-01-01T11:00:00.000Z';

@@ -5,7 +5,7 @@ import type { Design } from '../../core/design/design-schema.ts';
 import { parsePrint } from '../../core/design/exchange/counts-text.ts';
 import { parseBandWidths, parseDirection } from '../../core/design/exchange/stripe-text.ts';
 import { parseDensityPair } from '../../core/design/exchange/text-parts.ts';
-import { newPlaid, newStripe } from '../../core/design/new-design.ts';
+import { newPlaid, newStripe, newTiling } from '../../core/design/new-design.ts';
 import { readDesign } from '../../core/design/read-design.ts';
 import { parseThreadCount } from '../../core/formats/thread-count.ts';
 import { parseWeave } from '../../core/thread/weaves/weave-text.ts';
@@ -13,7 +13,15 @@ import { insertDesign } from '../db/design-table.ts';
 import { ensureRange, placeInRange } from '../db/range-table.ts';
 import type { Database } from '../db/schema.ts';
 import { readSetting, writeSetting } from '../db/setting-table.ts';
-import { type DemoDesign, type DemoStripe, LARKMERE, LARKMERE_STRIPES, LINE_SHADES } from './larkmere.ts';
+import {
+  type DemoDesign,
+  type DemoStripe,
+  type DemoTiling,
+  LARKMERE,
+  LARKMERE_STRIPES,
+  LARKMERE_TILINGS,
+  LINE_SHADES,
+} from './larkmere.ts';
 
 /**
  * Hangs the demo designs once. A shelf that had them keeps what its owner made of them, deletions too.
@@ -27,6 +35,7 @@ export async function hangDemo(db: Kysely<Database>, now: string): Promise<numbe
   const demos = [
     ...LARKMERE.map((demo) => ({ range: demo.range, design: designOf(demo) })),
     ...LARKMERE_STRIPES.map((demo) => ({ range: demo.range, design: stripeOf(demo) })),
+    ...LARKMERE_TILINGS.map((demo) => ({ range: demo.range, design: tilingOf(demo) })),
   ];
   for (const [index, { range, design }] of demos.entries()) {
     const at = new Date(start + index).toISOString();
@@ -70,6 +79,13 @@ export function stripeOf({ name, number, bands, slope, asked, measured }: DemoSt
       measured,
     }),
   );
+}
+
+/** The document of one demo tiling. */
+export function tilingOf({ faces, range: _, ...order }: DemoTiling): Design {
+  const keys = faces.split(' ');
+  const shades = lineShades(keys.map((shade) => ({ shade })));
+  return readDesign(newTiling({ ...order, shades, faces: keys }));
 }
 
 /** The line's shades that some bands use, in order of appearance. */

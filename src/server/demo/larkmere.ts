@@ -1,3 +1,5 @@
+import type { TilingOrder } from '../../core/design/new-design.ts';
+
 /** The Larkmere Light Railway's cloth: an invented line's carriages, stations, uniform and tea room. */
 
 /** The line's shades: letter, name, colour. */
@@ -54,6 +56,61 @@ export const LARKMERE_STRIPES: readonly DemoStripe[] = [
     slope: '1/1',
     asked: '45',
     measured: 'edge',
+  },
+];
+
+/** A tiling of the demo: its form, a side or the width of its repeat, and a shade for each kind of face. */
+export interface DemoTiling {
+  readonly number: string;
+  readonly name: string;
+  readonly range: string;
+  readonly form: TilingOrder['form'];
+  readonly dual?: boolean;
+  readonly turn?: number;
+  readonly size: string;
+  readonly measured?: 'side' | 'repeat';
+  readonly colours: NonNullable<TilingOrder['colours']>;
+  readonly faces: string;
+}
+
+export const LARKMERE_TILINGS: readonly DemoTiling[] = [
+  {
+    number: 'LLR 027',
+    name: 'Booking-hall floor',
+    range: 'Stations',
+    form: { kind: 'regular', name: '4.8.8' },
+    size: '60 mm',
+    colours: 'sides',
+    faces: 'B C',
+  },
+  {
+    number: 'LLR 028',
+    name: 'Waiting-room floor',
+    range: 'Stations',
+    form: { kind: 'regular', name: '6.6.6' },
+    size: '50 mm',
+    colours: 'neighbours',
+    faces: 'C S R',
+  },
+  {
+    number: 'LLR 029',
+    name: 'Goods-yard setts',
+    range: 'Stations',
+    form: { kind: 'bricks', height: '2/5', step: '1/3' },
+    size: '200 mm',
+    colours: 'faces',
+    faces: 'S L H',
+  },
+  {
+    number: 'LLR 048',
+    name: 'Ticket paper',
+    range: 'Tea room',
+    form: { kind: 'regular', name: '3.6.3.6' },
+    dual: true,
+    size: '30 mm',
+    measured: 'repeat',
+    colours: 'directions',
+    faces: 'C Y R',
   },
 ];
 

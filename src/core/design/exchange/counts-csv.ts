@@ -5,7 +5,7 @@ import { type BandRow, formatBandCsv, parseBandCsv } from '../../formats/band-cs
 import { readColour } from '../../formats/shade-list.ts';
 import { checkSequence, type Sequence } from '../../thread/sequence.ts';
 import { turnSequence } from '../../thread/turn.ts';
-import { asPlaid, type Design, isStripe } from '../design-schema.ts';
+import { asPlaid, type Design, isStripe, isTiling } from '../design-schema.ts';
 import { newPlaid } from '../new-design.ts';
 import { turnOf, weftOf } from '../plaid/compile-plaid.ts';
 import { stripeToCsv } from './stripe-csv.ts';
@@ -33,6 +33,7 @@ export function designFromCsv(text: string, name: string): Design {
 /** The thread counts of a design as a table. */
 export function designToCsv(design: Design): string {
   if (isStripe(design)) return stripeToCsv(design);
+  if (isTiling(design)) throw new CoreError('tiling/no-counts');
   const { construction, shades } = asPlaid(design);
   const rows = (direction: BandRow['direction'], { bands, mirror }: Sequence) =>
     bands.map(({ shade, count }, index): Omit<BandRow, 'line'> => {

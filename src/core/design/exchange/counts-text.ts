@@ -7,7 +7,7 @@ import { formatThreadCount, parseThreadCount } from '../../formats/thread-count.
 import { MAX_COUNT } from '../../thread/band.ts';
 import { parseStrength } from '../../thread/print.ts';
 import { formatWeave, parseWeave } from '../../thread/weaves/weave-text.ts';
-import { asPlaid, type Design, isStripe } from '../design-schema.ts';
+import { asPlaid, type Design, isStripe, isTiling } from '../design-schema.ts';
 import { USUAL_PRINT } from '../migrate-design.ts';
 import { newPlaid } from '../new-design.ts';
 import { turnOf, weftOf } from '../plaid/compile-plaid.ts';
@@ -47,6 +47,7 @@ export function designFromText(text: string, name: string): Design {
 /** The thread counts of a design as text that `designFromText` reads back. */
 export function designToText(design: Design): string {
   if (isStripe(design)) return stripeToText(design);
+  if (isTiling(design)) throw new CoreError('tiling/no-counts');
   const { name, construction, shades, lay } = asPlaid(design);
   const weft = weftOf(construction);
   const turns = [construction.warp.mirror, weft.mirror].map((mirror) =>

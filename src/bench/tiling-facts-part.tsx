@@ -1,0 +1,57 @@
+import { useMemo } from 'react';
+import type { TilingDesign } from '../core/design/design-schema.ts';
+import { tilingFacts } from '../core/design/tiling/tiling-facts.ts';
+import { surdText, surdToNumber } from '../core/exact/surd.ts';
+import { BarChart } from '../kit/bar-chart.tsx';
+import { ShadeName } from '../kit/shade-name.tsx';
+import { valueIfAny } from '../wording/attempt.ts';
+import { percentText } from '../wording/measures.ts';
+import { Measure } from './panel.tsx';
+
+const BARS = ['Cloth'];
+
+/** What a tiling is, exactly: its proof, its vertices, and how much there is of each shade. */
+export function TilingFactsPart({ design }: { design: TilingDesign }) {
+  const facts = useMemo(() => valueIfAny(() => tilingFacts(design)), [design]);
+  const parts = useMemo(
+    () => facts?.shares.map(({ shade, share }) => ({ ...shade, sizes: [surdToNumber(share)] })) ?? [],
+    [facts],
+  );
+  if (facts === undefined) return null;
+  const { proof, cell, configurations, classes, faces, shares } = facts;
+  return (
+    <section aria-label="Tiling" className="flex flex-col gap-2 border-rule border-t pt-3">
+      <h3 className="text-[14px]">Tiling</h3>
+      <dl className="m-0 flex flex-col gap-1.5">
+        <Measure name="Round each corner">{configurations.join(', ')}</Measure>
+        <Measure name="One cell, V − E + F">
+          {proof.vertices} − {proof.edges} + {proof.faces} = 0
+        </Measure>
+        <Measure name="Its area, sides of 1">{surdText(cell)}</Measure>
+        <Measure name="Kinds of faces">{classes}</Measure>
+        <Measure name="Faces in one repeat">{faces}</Measure>
+      </dl>
+      <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={44} />
+      <table className="w-full border-collapse text-right">
+        <thead>
+          <tr className="hint">
+            <th className="text-left font-normal">Shade</th>
+            <th className="font-normal">Exactly</th>
+            <th className="font-normal">Cloth</th>
+          </tr>
+        </thead>
+        <tbody className="numbers">
+          {shares.map(({ shade, share }) => (
+            <tr key={shade.key} className="border-rule border-t">
+              <td className="py-1 text-left">
+                <ShadeName shade={shade} />
+              </td>
+              <td>{surdText(share)}</td>
+              <td>{percentText(surdToNumber(share))}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,105 @@
+import { CoreError } from '../error.ts';
+import { ARCHIMEDEAN, type Archimedean } from '../tiling/forms/archimedean.ts';
+import type { TilingDesign } from './design-schema.ts';
+import { newTiling, type TilingOrder } from './new-design.ts';
+
+/** A tiling to begin from. */
+export interface TilingStart {
+  readonly key: string;
+  readonly name: string;
+  /** What makes it what it is. */
+  readonly what: string;
+  readonly order: Pick<TilingOrder, 'form'> & Partial<Pick<TilingOrder, 'dual' | 'colours' | 'size'>>;
+}
+
+const SHADES = [
+  { key: 'A', name: 'Slate', hex: '#2e4c63' },
+  { key: 'B', name: 'Cream', hex: '#efe6cf' },
+  { key: 'C', name: 'Ochre', hex: '#c79a3b' },
+  { key: 'D', name: 'Brick', hex: '#8c4a35' },
+  { key: 'E', name: 'Moss', hex: '#5f6b43' },
+  { key: 'F', name: 'Mist', hex: '#b4c5c6' },
+] as const;
+
+const REGULAR: Readonly<Record<Archimedean, readonly [name: string, what: string]>> = {
+  '4.4.4.4': ['Squares', 'Four squares round every corner, two shades in turn.'],
+  '3.3.3.3.3.3': ['Triangles', 'Six triangles round every corner.'],
+  '6.6.6': ['Hexagons', 'Three hexagons round every corner; three shades keep neighbours apart.'],
+  '4.8.8': ['Octagons and squares', 'A square and two octagons round every corner.'],
+  '3.6.3.6': ['Hexagons and triangles', 'Hexagons that touch at their corners, triangles between.'],
+  '3.4.6.4': ['Hexagons in squares', 'Hexagons framed by squares and triangles.'],
+  '3.12.12': ['Dodecagons and triangles', 'A triangle and two dodecagons round every corner.'],
+  '4.6.12': ['Dodecagons framed', 'A square, a hexagon and a dodecagon round every corner.'],
+  '3.3.3.4.4': ['Rows of squares', 'Rows of squares and rows of triangles in turn.'],
+  '3.3.4.3.4': ['Squares turned', 'Squares of two tilts, triangles between.'],
+  '3.3.3.3.6': ['Hexagons turned', 'Hexagons in a sea of triangles; it has a left and a right hand.'],
+};
+
+const OTHERS: readonly TilingStart[] = [
+  {
+    key: 'cubes',
+    name: 'Isometric cubes',
+    what: 'Rhombuses in three tones, one for each way that they lie: the dual of 3.6.3.6.',
+    order: { form: { kind: 'regular', name: '3.6.3.6' }, dual: true, colours: 'directions' },
+  },
+  {
+    key: 'diamonds',
+    name: 'Diamonds',
+    what: 'Rhombuses whose diagonals are as 3 to 4, two shades in turn.',
+    order: { form: { kind: 'rhombus', across: '3', up: '4' }, colours: 'neighbours' },
+  },
+  {
+    key: 'pentagons',
+    name: 'Pentagons',
+    what: 'Five-sided faces of four ways to lie: the dual of 3.3.4.3.4.',
+    order: { form: { kind: 'regular', name: '3.3.4.3.4' }, dual: true, colours: 'directions' },
+  },
+  {
+    key: 'kites',
+    name: 'Kites',
+    what: 'Six kites to a rosette: the dual of 3.4.6.4.',
+    order: { form: { kind: 'regular', name: '3.4.6.4' }, dual: true, colours: 'directions' },
+  },
+  {
+    key: 'bricks',
+    name: 'Bricks',
+    what: 'Bricks twice as long as high, each row stepped by a half.',
+    order: { form: { kind: 'bricks', height: '1/2', step: '1/2' }, colours: 'neighbours', size: '40 mm' },
+  },
+  {
+    key: 'basket',
+    name: 'Basket bricks',
+    what: 'Two bricks lying, two standing, in turn.',
+    order: { form: { kind: 'basket', count: 2 }, colours: 'directions', size: '40 mm' },
+  },
+  {
+    key: 'two-squares',
+    name: 'Two squares',
+    what: 'Large squares and small ones, turning round each other.',
+    order: { form: { kind: 'squares', small: '1/2' }, colours: 'faces', size: '30 mm' },
+  },
+];
+
+/** All of them, the plainest first. */
+export const TILING_STARTS: readonly TilingStart[] = [
+  ...(Object.keys(REGULAR) as Archimedean[]).map((name): TilingStart => {
+    const alike = new Set(ARCHIMEDEAN[name].faces.map((face) => 'sides' in face && face.sides)).size === 1;
+    const [words, what] = REGULAR[name];
+    return {
+      key: name,
+      name: words,
+      what,
+      order: { form: { kind: 'regular', name }, colours: alike ? 'neighbours' : 'sides' },
+    };
+  }),
+  ...OTHERS,
+];
+
+/** @throws CoreError "tiling/unknown" {text, known} */
+export function tilingFromStart(key: string): TilingDesign {
+  const start = TILING_STARTS.find((each) => each.key === key.toLowerCase());
+  if (start === undefined) {
+    throw new CoreError('tiling/unknown', { text: key, known: TILING_STARTS.map((each) => each.key) });
+  }
+  return newTiling({ name: start.name, shades: SHADES, ...start.order });
+}

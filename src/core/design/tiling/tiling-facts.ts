@@ -1,0 +1,81 @@
+import type { Shade } from '../../colour/shade.ts';
+import { cellArea } from '../../exact/lattice.ts';
+import type { Point } from '../../exact/plane.ts';
+import {
+  addSurds,
+  equalSurds,
+  multiplySurds,
+  type Surd,
+  subtractSurds,
+  surd,
+  ZERO_SURD,
+} from '../../exact/surd.ts';
+import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
+import { configurations } from '../../tiling/around-vertex.ts';
+import { checkPartition, cornerAt, faceArea, type PartitionProof } from '../../tiling/check-partition.ts';
+import { foldTiling } from '../../tiling/torus.ts';
+import type { TilingDesign } from '../design-schema.ts';
+import { colouringOf, compileTiling, tilingOf } from './compile-tiling.ts';
+import { parseSize, type TilingSpec } from './tiling-schema.ts';
+
+/** What there is to know of a tiling. */
+export interface TilingFacts {
+  /** Of its smallest cell, without colours. */
+  readonly proof: PartitionProof;
+  /** Area of that cell, in squares of a side of 1. */
+  readonly cell: Surd;
+  /** The different kinds of vertices, each by the faces round it. */
+  readonly configurations: readonly string[];
+  /** Kinds of faces that take a shade each. */
+  readonly classes: number;
+  /** Faces in one upright repeat, coloured. */
+  readonly faces: number;
+  /** Share of the cloth of each shade that there is some of, exact. */
+  readonly shares: readonly { readonly shade: Shade; readonly share: Surd }[];
+}
+
+/** @throws CoreError as `compileTiling` */
+export function tilingFacts({ construction, shades }: TilingDesign): TilingFacts {
+  const tiling = tilingOf(construction);
+  const torus = foldTiling(tiling);
+  const { content } = compileTiling(construction, shades);
+  const areas = shades.map((): Surd => ZERO_SURD);
+  for (const face of content.faces) areas[face.shade] = addSurds(areas[face.shade]!, faceArea(content, face));
+  return {
+    proof: checkPartition(torus),
+    cell: cellArea(tiling.lattice),
+    configurations: [...new Set(configurations(torus))].sort(),
+    classes: colouringOf(tiling, construction).classes,
+    faces: content.faces.length,
+    shares: shades.flatMap((shade, at) =>
+      areas[at]!.terms.length === 0 ? [] : [{ shade, share: areas[at]! }],
+    ),
+  };
+}
+
+/**
+ * How much of a laid out tiling does not follow from what it is called, counted without looking at how it was laid out:
+ * vertices whose faces are not those of its name, and sides that are not as long as they were typed.
+ */
+export function missesOfTiling({ form, dual, size, measured }: TilingSpec, unit: RepeatUnit): number {
+  const { content, pitch } = unit;
+  if (content.kind !== 'partition') throw new Error(`expected a partition, got ${content.kind}`);
+  if (form.kind !== 'regular' || dual) return 0;
+  const strange = configurations(content).filter((name) => name !== form.name).length;
+  if (measured !== 'side') return strange;
+  const side = surd(parseSize(size));
+  const square = multiplySurds(side, side);
+  const wrong = content.faces.flatMap(({ corners }) =>
+    corners.filter((from, at) => {
+      const [a, b] = [from, corners[(at + 1) % corners.length]!].map((corner) =>
+        cornerAt(content, corner),
+      ) as [Point, Point];
+      const [x, y] = [
+        multiplySurds(subtractSurds(b.x, a.x), pitch.x),
+        multiplySurds(subtractSurds(b.y, a.y), pitch.y),
+      ];
+      return !equalSurds(addSurds(multiplySurds(x, x), multiplySurds(y, y)), square);
+    }),
+  ).length;
+  return strange + wrong;
+}

@@ -1,0 +1,96 @@
+import { z } from 'zod';
+import { MAX_SHADES, SHADE_KEY } from '../../colour/shade.ts';
+import { CoreError } from '../../error.ts';
+import { parseExact } from '../../exact/parse-exact.ts';
+import { compare, ONE, type Rational, rational } from '../../exact/rational.ts';
+import { ARCHIMEDEAN, type Archimedean } from '../../tiling/forms/archimedean.ts';
+import { parseLength } from '../../units/length.ts';
+import { exactText } from '../exact-text.ts';
+
+/** Largest and smallest proportion of a tiling's sides. */
+const MOST_PROPORTION = 1000;
+
+/**
+ * Reads a proportion such as "3/4" or "1.5".
+ * @throws CoreError as `parseExact`, or "tiling/proportion" {text, most}
+ */
+export function parseProportion(text: string): Rational {
+  const value = parseExact(text);
+  const fits = value.n > 0n && value.n <= BigInt(MOST_PROPORTION) * value.d && value.d <= 1_000_000n;
+  if (!fits || value.d > BigInt(MOST_PROPORTION) * value.n)
+    throw new CoreError('tiling/proportion', { text, most: MOST_PROPORTION });
+  return value;
+}
+
+/**
+ * Reads a part of a whole, 0 ≤ part < 1, such as "1/2".
+ * @throws CoreError as `parseExact`, or "tiling/part" {text}
+ */
+export function parsePart(text: string): Rational {
+  const value = parseExact(text);
+  if (value.n < 0n || compare(value, ONE) >= 0 || value.d > 1000n)
+    throw new CoreError('tiling/part', { text });
+  return value;
+}
+
+/** Reads a small square's side beside one of 1: above 0, at most 1. @throws CoreError "tiling/part" {text} */
+export function parseSmall(text: string): Rational {
+  const value = parseExact(text);
+  if (value.n <= 0n || compare(value, ONE) > 0 || value.d > 1000n)
+    throw new CoreError('tiling/part', { text });
+  return value;
+}
+
+/** Longest side or repeat, in millimetres. */
+const MAX_SIZE = 100_000;
+
+/** Reads a size; a bare number is in millimetres. @throws CoreError as `parseLength`, or "tiling/size" {text, most} */
+export function parseSize(text: string): Rational {
+  const size = parseLength(text, 'mm');
+  if (compare(size, rational(MAX_SIZE)) > 0)
+    throw new CoreError('tiling/size', { text, most: MAX_SIZE / 1000 });
+  return size;
+}
+
+const proportion = exactText(parseProportion);
+const count = z.int().min(1).max(12);
+
+/** Which tiling, as numbers; each kind as the function of that name in `core/tiling/forms` says. */
+const formSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('regular'),
+    name: z.enum(Object.keys(ARCHIMEDEAN) as [Archimedean, ...Archimedean[]]),
+  }),
+  z.strictObject({ kind: z.literal('rows'), squares: count, triangles: count }),
+  z.strictObject({ kind: z.literal('rhombus'), across: proportion, up: proportion }),
+  z.strictObject({ kind: z.literal('bricks'), height: proportion, step: exactText(parsePart) }),
+  z.strictObject({ kind: z.literal('basket'), count }),
+  z.strictObject({ kind: z.literal('squares'), small: exactText(parseSmall) }),
+  z.strictObject({ kind: z.literal('octagons'), slant: proportion }),
+  z.strictObject({ kind: z.literal('triangles'), height: proportion, tip: exactText(parsePart) }),
+  z.strictObject({ kind: z.literal('hexagons'), across: proportion, up: proportion }),
+]);
+
+export type FormSpec = z.infer<typeof formSchema>;
+
+export const TILING_COLOURS = ['sides', 'directions', 'neighbours', 'faces'] as const;
+export type TilingColours = (typeof TILING_COLOURS)[number];
+
+/** Polygons that cover the plane. */
+export const tilingSchema = z.strictObject({
+  kind: z.literal('tiling'),
+  form: formSchema,
+  /** Whether the middles of its faces become corners, and its corners faces. */
+  dual: z.boolean(),
+  /** By how many steps of 15° it is turned, counterclockwise. */
+  turn: z.int().min(0).max(23),
+  size: exactText(parseSize),
+  /** What the size is of: a side of 1, or the width of one upright repeat. */
+  measured: z.enum(['side', 'repeat']),
+  /** Which faces are alike. */
+  colours: z.enum(TILING_COLOURS),
+  /** A shade for each kind of face, in their order; they begin again where there are more kinds than shades. */
+  faces: z.array(z.string().regex(SHADE_KEY)).min(1).max(MAX_SHADES),
+});
+
+export type TilingSpec = z.infer<typeof tilingSchema>;

@@ -1,0 +1,44 @@
+import type { Design } from '../core/design/design-schema.ts';
+import { ClothSwatch } from '../kit/cloth-swatch.tsx';
+
+/** Something to begin from. */
+interface Start {
+  readonly key: string;
+  readonly name: string;
+  /** What makes it what it is. */
+  readonly what: string;
+}
+
+interface StartGridProps<S extends Start> {
+  readonly starts: readonly { readonly start: S; readonly design: Design }[];
+  readonly chosen: S | undefined;
+  readonly onChoose: (start: S) => void;
+  /** CSS pixels a thread, or a millimetre. */
+  readonly perThread: number;
+}
+
+/** Examples as small swatches; one gives its numbers. */
+export function StartGrid<S extends Start>({ starts, chosen, onChoose, perThread }: StartGridProps<S>) {
+  return (
+    <fieldset className="m-0 border-0 p-0">
+      <legend className="label">
+        Begin with the numbers of{chosen === undefined ? '' : ` · ${chosen.name}: ${chosen.what}`}
+      </legend>
+      <div className="grid max-h-[216px] grid-cols-6 gap-x-3 gap-y-1 overflow-y-auto max-[760px]:grid-cols-3">
+        {starts.map(({ start, design }) => (
+          <button
+            key={start.key}
+            type="button"
+            title={start.what}
+            aria-pressed={start.key === chosen?.key}
+            className={`rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${start.key === chosen?.key ? 'bg-woad-pale font-semibold text-woad' : ''}`}
+            onClick={() => onChoose(start)}
+          >
+            <ClothSwatch design={design} width={92} height={40} perThread={perThread} decorative />
+            <span className="mt-1 block">{start.name}</span>
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
