@@ -38,6 +38,9 @@ async function takeShelf() {
   await shot('shelf');
   await page.getByRole('button', { name: 'New design' }).click();
   await shot('new-design');
+  await page.getByRole('radio', { name: 'Faces: a tiling of polygons' }).click();
+  await page.getByRole('button', { name: 'Hexagons in squares' }).click();
+  await shot('new-tiling');
 }
 
 async function takeBench() {
@@ -56,8 +59,6 @@ async function takeBench() {
   }
   await page.getByLabel('See all side by side').check();
   await shot('bench-colourways');
-  await step('Lay');
-  await shot('bench-lay');
   await open('Waiting-room cushion');
   await step('Check');
   await page.getByText(/^Painted twice/).waitFor();
@@ -89,15 +90,14 @@ async function takeBench() {
   await shot('bench-draft');
   await page.getByLabel('Show the draft').uncheck();
   await step('Check');
-  await page
-    .getByRole('region', { name: 'Yarn' })
-    .getByRole('button', { name: 'Warping order' })
-    .scrollIntoViewIfNeeded();
-  await shot('bench-yarn');
   await step('Send');
   await page.getByRole('button', { name: 'Weave it on a loom…' }).click();
   await page.getByText(/in the repeat/).waitFor();
   await shot('bench-loom');
+  await open('Ticket paper');
+  await step('Check');
+  await page.getByRole('heading', { name: 'Tiling', exact: true }).scrollIntoViewIfNeeded();
+  await shot('bench-tiling');
   await open('Refreshment towel');
   await step('Check');
   await page.getByLabel('Mark floats longer than, 0 for none').fill('5');
