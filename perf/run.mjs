@@ -5,7 +5,17 @@ import { join } from 'node:path';
 import { build } from 'esbuild';
 import { ensureBuilt, ensureInstalled, ROOT } from '../scripts/ready.mjs';
 
-const BENCHMARKS = ['paint', 'sheet', 'rail-edit', 'partition', 'picture', 'offers', 'colourways', 'weaves'];
+const BENCHMARKS = [
+  'paint',
+  'sheet',
+  'rail-edit',
+  'partition',
+  'picture',
+  'offers',
+  'colourways',
+  'weaves',
+  'tilings',
+];
 
 ensureInstalled();
 ensureBuilt();

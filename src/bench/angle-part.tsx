@@ -100,6 +100,7 @@ function Offers({ offers, chosen, onChoose }: OffersProps) {
         title="Error of each slope against the square it repeats in"
         xTitle={`square repeat, ${unit}`}
         yTitle="error, degrees"
+        yUnit="°"
         dots={dots}
         onChoose={(index) => onChoose(offers[index]!.slope)}
         height={132}

@@ -17,6 +17,7 @@ import {
 import { BalancePart } from './balance-part.tsx';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { Measure, Panel } from './panel.tsx';
+import { RatioFitsPart } from './ratio-fits-part.tsx';
 import { ResolutionField, setResolution } from './resolution-field.tsx';
 import { StripeBalancePart } from './stripe-balance-part.tsx';
 import { TilingFactsPart } from './tiling-facts-part.tsx';
@@ -120,7 +121,13 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
           </ul>
         </div>
       )}
-      {report.verdict === 'Fitted' && nearest !== undefined && <Fits nearest={nearest} others={others} />}
+      {report.verdict === 'Fitted' &&
+        nearest !== undefined &&
+        (isPlaid(design) || pixels.exact === null ? (
+          <Fits nearest={nearest} others={others} />
+        ) : (
+          <RatioFitsPart exact={pixels.exact} now={nearest} />
+        ))}
     </>
   );
 }

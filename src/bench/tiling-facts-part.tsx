@@ -18,7 +18,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
     [facts],
   );
   if (facts === undefined) return null;
-  const { proof, cell, configurations, classes, faces, shares } = facts;
+  const { proof, cell, configurations, group, colouredGroup, classes, faces, shares } = facts;
   return (
     <section aria-label="Tiling" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Tiling</h3>
@@ -28,6 +28,9 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
           {proof.vertices} − {proof.edges} + {proof.faces} = 0
         </Measure>
         <Measure name="Its area, sides of 1">{surdText(cell)}</Measure>
+        <Measure name="Symmetry, without and with shades">
+          {group ?? 'not looked for'}, {colouredGroup ?? 'not looked for'}
+        </Measure>
         <Measure name="Kinds of faces">{classes}</Measure>
         <Measure name="Faces in one repeat">{faces}</Measure>
       </dl>

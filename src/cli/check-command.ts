@@ -1,6 +1,7 @@
 import { checkDesign } from '../core/design/check-design.ts';
 import { threadFacts } from '../core/design/design-facts.ts';
-import { type Design, isPlaid, isStripe, isTiling } from '../core/design/design-schema.ts';
+import { type Design, isPlaid, isStripe, isTiling, type TilingDesign } from '../core/design/design-schema.ts';
+import { tilingFacts } from '../core/design/tiling/tiling-facts.ts';
 import { toDecimal, toNumber, toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { linesText } from '../wording/lines.ts';
@@ -50,6 +51,7 @@ function jsonReport(design: Design, { verdict, repeat, size, pixels, painted, of
       perThread: isPlaid(design) && { x: toText(pixels.perStep.x), y: toText(pixels.perStep.y) },
       errorPpm: fit === undefined ? null : { x: toNumber(fit.errorX) * 1e6, y: toNumber(fit.errorY) * 1e6 },
     },
+    ...(isTiling(design) && { symmetry: symmetryOf(design) }),
     painted: painted && {
       width: painted.width,
       height: painted.height,
@@ -63,6 +65,12 @@ function jsonReport(design: Design, { verdict, repeat, size, pixels, painted, of
       height: offer.height,
     })),
   };
+}
+
+/** Plane groups of a tiling without its shades and with them; null where a cell has too many faces to look at. */
+function symmetryOf(design: TilingDesign): { plain: string | null; coloured: string | null } {
+  const { group, colouredGroup } = tilingFacts(design);
+  return { plain: group ?? null, coloured: colouredGroup ?? null };
 }
 
 function wordReport(design: Design, report: RepeatReport): string {

@@ -24,13 +24,15 @@ interface DotChartProps {
   readonly title: string;
   readonly xTitle: string;
   readonly yTitle: string;
+  /** What stands behind a number of y. */
+  readonly yUnit: string;
   readonly dots: readonly Dot[];
   readonly onChoose: (index: number) => void;
   readonly height: number;
 }
 
 /** Dots on two logarithmic scales; a click chooses one. */
-export function DotChart({ title, xTitle, yTitle, dots, onChoose, height }: DotChartProps) {
+export function DotChart({ title, xTitle, yTitle, yUnit, dots, onChoose, height }: DotChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const choose = useRef(onChoose);
   useEffect(() => {
@@ -39,10 +41,10 @@ export function DotChart({ title, xTitle, yTitle, dots, onChoose, height }: DotC
   useEffect(() => {
     const chart = new Chart(
       canvas.current!,
-      chartOf({ xTitle, yTitle, dots }, (index) => choose.current(index)),
+      chartOf({ xTitle, yTitle, yUnit, dots }, (index) => choose.current(index)),
     );
     return () => chart.destroy();
-  }, [xTitle, yTitle, dots]);
+  }, [xTitle, yTitle, yUnit, dots]);
   return (
     <div style={{ height }}>
       <canvas ref={canvas} role="img" aria-label={title} />
@@ -54,7 +56,7 @@ const INK = '#20292b';
 const WOAD = '#2c5f7c';
 
 function chartOf(
-  { xTitle, yTitle, dots }: Pick<DotChartProps, 'xTitle' | 'yTitle' | 'dots'>,
+  { xTitle, yTitle, yUnit, dots }: Pick<DotChartProps, 'xTitle' | 'yTitle' | 'yUnit' | 'dots'>,
   choose: (index: number) => void,
 ) {
   const font = { family: '"Instrument Sans Variable", sans-serif', size: 11 };
@@ -96,7 +98,7 @@ function chartOf(
         tooltip: {
           callbacks: {
             label: ({ dataIndex }: TooltipItem<'scatter'>) =>
-              `${dots[dataIndex]!.name}: ${Number(dots[dataIndex]!.y.toPrecision(3))}°`,
+              `${dots[dataIndex]!.name}: ${Number(dots[dataIndex]!.y.toPrecision(3))}${yUnit}`,
           },
         },
       },

@@ -35,7 +35,9 @@ export function exactSideText(side: Surd, unit: LengthUnit): string {
 
 /** A relative error in parts per million, signed: "−61 ppm", "+0.27 ppm", "0 ppm". */
 export function ppmText(error: Rational): string {
-  const text = toDecimal(multiply(error, rational(1_000_000)), 2);
+  const millionths = multiply(error, rational(1_000_000));
+  // Two places, more where those would show nothing of it.
+  const text = [2, 4, 8].map((places) => toDecimal(millionths, places)).find((each) => each !== '0') ?? '0';
   return `${signed(text)} ppm`;
 }
 

@@ -21,6 +21,11 @@ test('a three-colour floor of hexagons goes from a typed size to a PNG that roll
   await expect(page.getByText(/6 faces cover the repeat once/)).toBeVisible();
   await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('6.6.6');
+  await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('p6mm, p3m1');
+  // Hexagons repeat in 1 : √3: the best whole pixels are known, and taken with a click.
+  await page.getByRole('button', { name: 'Use 780 × 1351' }).click();
+  await expect(page.getByText('780 × 1351 px')).toBeVisible();
+  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
   await step(page, 'Send');
   await page.getByRole('textbox', { name: 'Resolution, pixels per inch' }).fill('60');
   const { bytes } = await take(page, () => page.getByRole('button', { name: 'Send the PNG' }).click());

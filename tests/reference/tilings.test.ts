@@ -13,7 +13,9 @@ import { compareSurds, root, surd, surdText, surdToNumber } from '../../src/core
 import { paintTile } from '../../src/core/paint/painting.ts';
 import { checkPartition, type TorusFaces } from '../../src/core/tiling/check-partition.ts';
 import { byNeighbours } from '../../src/core/tiling/colourings.ts';
+import { dualOf } from '../../src/core/tiling/dual.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
+import { planeGroup } from '../../src/core/tiling/symmetry.ts';
 import { buildTiling } from '../../src/core/tiling/tiling-form.ts';
 import { foldTiling } from '../../src/core/tiling/torus.ts';
 
@@ -52,6 +54,33 @@ describe('the eleven tilings (B. Grünbaum, G. C. Shephard, Tilings and Patterns
     expect(sides('3.3.4.3.4')).toEqual(['5.5.5', '5.5.5.5']);
     expect(sides('3.6.3.6')).toEqual(['4.4.4', '4.4.4.4.4.4']);
     expect(sides('4.8.8')).toEqual(['3.3.3.3', '3.3.3.3.3.3.3.3']);
+  });
+});
+
+describe('plane groups (International Tables for Crystallography, vol. A; from memory)', () => {
+  it.each<[Archimedean, string]>([
+    ['3.3.3.3.3.3', 'p6mm'],
+    ['4.4.4.4', 'p4mm'],
+    ['6.6.6', 'p6mm'],
+    ['3.3.3.3.6', 'p6'],
+    ['3.3.3.4.4', 'c2mm'],
+    ['3.3.4.3.4', 'p4gm'],
+    ['3.4.6.4', 'p6mm'],
+    ['3.6.3.6', 'p6mm'],
+    ['3.12.12', 'p6mm'],
+    ['4.6.12', 'p6mm'],
+    ['4.8.8', 'p4mm'],
+  ])('%s and its dual have %s', (name, group) => {
+    const tiling = buildTiling(ARCHIMEDEAN[name]);
+    expect(planeGroup(tiling, () => '')).toBe(group);
+    expect(planeGroup(dualOf(tiling), () => '')).toBe(group);
+  });
+
+  it('colours break symmetry: three tones of cubes leave p2, three of hexagons p3m1', () => {
+    const facts = (key: string) => tilingFacts(tilingFromStart(key));
+    expect(facts('cubes')).toMatchObject({ group: 'p6mm', colouredGroup: 'p2' });
+    expect(facts('6.6.6')).toMatchObject({ group: 'p6mm', colouredGroup: 'p3m1' });
+    expect(facts('4.8.8')).toMatchObject({ group: 'p4mm', colouredGroup: 'p4mm' });
   });
 });
 

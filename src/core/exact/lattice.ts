@@ -1,18 +1,19 @@
-import { addPoints, coordinates, cross, type Point, scalePoint } from './plane.ts';
-import { gcd, rational } from './rational.ts';
+import { addPoints, coordinates, cross, dot, type Point, scalePoint, subtractPoints } from './plane.ts';
+import { gcd, type Rational, rational } from './rational.ts';
 import {
   addSurds,
+  compareSurds,
   divideSurds,
   floorSurd,
   negateSurd,
   rationalOf,
+  roundSurd,
   type Surd,
   scaleSurd,
   signOf,
   subtractSurds,
   surd,
   surdText,
-  ZERO_SURD,
 } from './surd.ts';
 
 /** Two vectors that carry a pattern onto itself, and with them all their whole combinations. */
@@ -38,17 +39,17 @@ export function uprightRepeat([a, b]: PlaneLattice): Upright | undefined {
 }
 
 /**
- * One point of a lattice for each of its cells in an upright rectangle that it repeats in, as whole steps of its
- * vectors, the origin first.
+ * One point of a lattice for each of its cells in one of a lattice within it, as whole steps of its vectors, the origin
+ * first.
  * @param most  cells; undefined is returned for more
  */
 export function pointsIn(
   lattice: PlaneLattice,
-  { width, height }: Upright,
+  within: PlaneLattice,
   most: number,
 ): readonly (readonly [i: number, j: number])[] | undefined {
-  const level = wholeSteps({ x: width, y: ZERO_SURD }, lattice);
-  const upright = wholeSteps({ x: ZERO_SURD, y: height }, lattice);
+  const level = wholeSteps(within[0], lattice);
+  const upright = wholeSteps(within[1], lattice);
   const cells = level[0] * upright[1] - level[1] * upright[0];
   const count = cells < 0n ? -cells : cells;
   // By their Hermite normal form: (p, 0) and (q, r) span the same as both, so 0 ≤ i < p and 0 ≤ j < r are all.
@@ -101,4 +102,52 @@ export function latticePoint([a, b]: PlaneLattice, [i, j]: readonly [number, num
 /** Area of one cell of a lattice. */
 export function cellArea([a, b]: PlaneLattice): Surd {
   return sized(cross(a, b));
+}
+
+/** The same lattice by its two shortest vectors (Lagrange, Gauss): none is made shorter by another. */
+export function reducedLattice(lattice: PlaneLattice): PlaneLattice {
+  let [a, b] = lattice;
+  for (;;) {
+    if (compareSurds(dot(b, b), dot(a, a)) < 0) [a, b] = [b, a];
+    const times = roundSurd(divideSurds(dot(a, b), dot(a, a)));
+    if (times === 0n) return [a, b];
+    b = subtractPoints(b, scalePoint(a, surd(rational(times))));
+  }
+}
+
+/** The lattice that vectors, in fractional steps of another, make up together with it. */
+export function spanOf(
+  lattice: PlaneLattice,
+  vectors: readonly (readonly [Rational, Rational])[],
+): PlaneLattice {
+  const whole = vectors.flat().reduce((common, { d }) => (common * d) / gcd(common, d), 1n);
+  const times = ({ n, d }: Rational) => n * (whole / d);
+  let rows = [[whole, 0n], [0n, whole], ...vectors.map(([u, v]) => [times(u), times(v)])] as [
+    bigint,
+    bigint,
+  ][];
+  // Euclid on the second numbers until but one is left, then on the first of the others.
+  for (;;) {
+    const upright = rows.filter(([, j]) => j !== 0n).sort((p, q) => (size(p[1]) < size(q[1]) ? -1 : 1));
+    const [least, ...others] = upright;
+    if (others.length === 0) {
+      const across = rows.filter(([, j]) => j === 0n).reduce((common, [i]) => gcd(common, i), 0n);
+      const at = (i: bigint, j: bigint) =>
+        addPoints(
+          scalePoint(lattice[0], surd(rational(i, whole))),
+          scalePoint(lattice[1], surd(rational(j, whole))),
+        );
+      return [at(across, 0n), at(least![0], least![1])];
+    }
+    const level = rows.filter(([, j]) => j === 0n);
+    rows = [
+      ...level,
+      least!,
+      ...others.map(([i, j]): [bigint, bigint] => [i - (j / least![1]) * least![0], j % least![1]]),
+    ];
+  }
+}
+
+function size(value: bigint): bigint {
+  return value < 0n ? -value : value;
 }

@@ -59,6 +59,41 @@ export function pixelFits(exact: Rectangle, most: number): readonly PixelFit[] {
   return [nearest, ...others].slice(0, most);
 }
 
+/** A whole-pixel size for a repeat at a resolution at which its width is true. */
+export interface RatioFit {
+  readonly width: number;
+  readonly height: number;
+  /** Relative error of height : width. */
+  readonly errorRatio: Rational;
+  /** By how much the resolution has to change for it, as a factor. */
+  readonly factor: Rational;
+}
+
+/** Largest repeat, in pixels across, that is offered for its ratio. */
+const MOST_ACROSS = 20_000;
+
+/**
+ * Whole-pixel sizes that keep a ratio ever better, by the convergents of its continued fraction, each as often as
+ * brings it nearest to the size that there is: 4 × 7, 15 × 26, 780 × 1351 for hexagons.
+ */
+export function ratioFits(exact: Rectangle): readonly RatioFit[] {
+  const ratio = divide(exact.height, exact.width);
+  return convergents(ratio).flatMap((near) => {
+    if (near.n <= 0n || near.d > BigInt(MOST_ACROSS) || near.n > BigInt(MAX_PIXELS)) return [];
+    const nearest = round(divide(exact.width, rational(near.d)));
+    const times = nearest < 1n ? 1n : nearest;
+    const width = times * near.d;
+    return [
+      {
+        width: Number(width),
+        height: Number(times * near.n),
+        errorRatio: subtract(divide(near, ratio), ONE),
+        factor: divide(rational(width), exact.width),
+      },
+    ];
+  });
+}
+
 /** Whether a size is whole pixels already. */
 export function isWholePixels({ width, height }: Rectangle): boolean {
   return isWhole(width) && isWhole(height) && width.n > 0n && height.n > 0n;

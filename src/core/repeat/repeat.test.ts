@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { checkDesign, proveNumbers } from '../design/check-design.ts';
 import { compile, pitchOf } from '../design/compile-design.ts';
-import { rational, toText } from '../exact/rational.ts';
-import { root } from '../exact/surd.ts';
+import { gcd, rational, toNumber, toText } from '../exact/rational.ts';
+import { nearFraction, root } from '../exact/surd.ts';
 import { paintRoll } from '../paint/paint-roll.ts';
 import { checkRepeat } from './check-repeat.ts';
 import { closeNumbers } from './close-numbers.ts';
-import { pixelFits } from './pixel-fit.ts';
+import { pixelFits, ratioFits } from './pixel-fit.ts';
 import { type RepeatUnit, repeatSize, straightUnit } from './repeat-unit.ts';
 
 const UNIT = compile(sampleDesign(SAMPLE));
@@ -133,6 +133,32 @@ describe('pixelFits', () => {
 
   it('has nothing to offer for what is smaller than half a pixel', () => {
     expect(pixelFits({ width: rational(1, 3), height: rational(5) }, 4)).toEqual([]);
+  });
+});
+
+describe('ratioFits', () => {
+  it('are the best whole-number ratios of √3, each near the size that there is', () => {
+    const exact = { width: rational(720), height: nearFraction(root(rational(720), 3)) };
+    const fits = ratioFits(exact);
+    // T. L. Heath, The Works of Archimedes, 1897, for the ratios.
+    const ratios = fits.map(({ width, height }) => {
+      const common = Number(gcd(BigInt(width), BigInt(height)));
+      return `${height / common}/${width / common}`;
+    });
+    expect(ratios.slice(1, 12)).toEqual(
+      '2/1 5/3 7/4 19/11 26/15 71/41 97/56 265/153 362/209 989/571 1351/780'.split(' '),
+    );
+    const best = fits.find(({ width }) => width === 780)!;
+    // +0.27 ppm; the resolution grows by 780/720.
+    expect(toNumber(best.errorRatio) * 1e6).toBeCloseTo(0.27, 2);
+    expect(best.factor).toEqual(rational(13, 12));
+    for (const { width } of fits.slice(0, 6)) expect(Math.abs(width - 720)).toBeLessThanOrEqual(width);
+  });
+
+  it('of a ratio that is whole is one', () => {
+    expect(ratioFits({ width: rational(300), height: rational(600) })).toEqual([
+      { width: 300, height: 600, errorRatio: rational(0), factor: rational(1) },
+    ]);
   });
 });
 

@@ -31,13 +31,12 @@ export interface FaceColours {
 export function layUpright(tiling: Tiling, colours: FaceColours, shades: readonly Shade[]): UprightTiling {
   const upright = uprightRepeat(colours.keeps);
   if (upright === undefined) throw new CoreError('tiling/no-repeat', {});
-  const most = Math.floor(MAX_FACES / tiling.faces.length);
-  const cells = pointsIn(tiling.lattice, upright, most);
-  if (cells === undefined) throw new CoreError('tiling/faces', { most: MAX_FACES });
   const whole: PlaneLattice = [
     { x: upright.width, y: ZERO_SURD },
     { x: ZERO_SURD, y: upright.height },
   ];
+  const cells = pointsIn(tiling.lattice, whole, Math.floor(MAX_FACES / tiling.faces.length));
+  if (cells === undefined) throw new CoreError('tiling/faces', { most: MAX_FACES });
   const placed = cells.flatMap(([i, j]) => {
     const shift = latticePoint(tiling.lattice, [i, j]);
     return tiling.faces.map((corners, face) => ({

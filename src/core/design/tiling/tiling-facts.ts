@@ -1,6 +1,6 @@
 import type { Shade } from '../../colour/shade.ts';
-import { cellArea } from '../../exact/lattice.ts';
-import type { Point } from '../../exact/plane.ts';
+import { cellArea, latticePoint, pointsIn } from '../../exact/lattice.ts';
+import { addPoints, type Point } from '../../exact/plane.ts';
 import {
   addSurds,
   equalSurds,
@@ -13,6 +13,9 @@ import {
 import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
 import { checkPartition, cornerAt, faceArea, type PartitionProof } from '../../tiling/check-partition.ts';
+import type { Colouring } from '../../tiling/colourings.ts';
+import { MOST_FACES, type PlaneGroup, planeGroup } from '../../tiling/symmetry.ts';
+import type { Tiling } from '../../tiling/tiling-form.ts';
 import { foldTiling } from '../../tiling/torus.ts';
 import type { TilingDesign } from '../design-schema.ts';
 import { colouringOf, compileTiling, tilingOf } from './compile-tiling.ts';
@@ -26,6 +29,9 @@ export interface TilingFacts {
   readonly cell: Surd;
   /** The different kinds of vertices, each by the faces round it. */
   readonly configurations: readonly string[];
+  /** Its plane group without colours, and with them; undefined where a cell has too many faces to look at. */
+  readonly group: PlaneGroup | undefined;
+  readonly colouredGroup: PlaneGroup | undefined;
   /** Kinds of faces that take a shade each. */
   readonly classes: number;
   /** Faces in one upright repeat, coloured. */
@@ -38,6 +44,7 @@ export interface TilingFacts {
 export function tilingFacts({ construction, shades }: TilingDesign): TilingFacts {
   const tiling = tilingOf(construction);
   const torus = foldTiling(tiling);
+  const colouring = colouringOf(tiling, construction);
   const { content } = compileTiling(construction, shades);
   const areas = shades.map((): Surd => ZERO_SURD);
   for (const face of content.faces) areas[face.shade] = addSurds(areas[face.shade]!, faceArea(content, face));
@@ -45,12 +52,34 @@ export function tilingFacts({ construction, shades }: TilingDesign): TilingFacts
     proof: checkPartition(torus),
     cell: cellArea(tiling.lattice),
     configurations: [...new Set(configurations(torus))].sort(),
-    classes: colouringOf(tiling, construction).classes,
+    group: planeGroup(tiling, () => ''),
+    colouredGroup: colouredGroup(construction, tiling, colouring),
+    classes: colouring.classes,
     faces: content.faces.length,
     shares: shades.flatMap((shade, at) =>
       areas[at]!.terms.length === 0 ? [] : [{ shade, share: areas[at]! }],
     ),
   };
+}
+
+/** The plane group of the cells that colours take to come round, faces of one shade being alike. */
+function colouredGroup(
+  spec: TilingSpec,
+  tiling: Tiling,
+  { keeps, shadeOf }: Colouring,
+): PlaneGroup | undefined {
+  const cells = pointsIn(tiling.lattice, keeps, Math.floor(MOST_FACES / tiling.faces.length));
+  if (cells === undefined) return undefined;
+  const faces = cells.flatMap(([i, j]) =>
+    tiling.faces.map((corners, face) => ({
+      corners: corners.map((corner) => addPoints(corner, latticePoint(tiling.lattice, [i, j]))),
+      shade: spec.faces[shadeOf(face, i, j) % spec.faces.length]!,
+    })),
+  );
+  return planeGroup(
+    { lattice: keeps, faces: faces.map(({ corners }) => corners) },
+    (face) => faces[face]!.shade,
+  );
 }
 
 /**

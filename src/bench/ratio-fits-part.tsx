@@ -1,0 +1,84 @@
+import { useMemo } from 'react';
+import { multiply, type Rational, toDecimal, toNumber } from '../core/exact/rational.ts';
+import { type RatioFit, ratioFits } from '../core/repeat/pixel-fit.ts';
+import { parseResolution } from '../core/units/resolution.ts';
+import { DotChart } from '../kit/dot-chart.tsx';
+import { perMetreText, ppmText } from '../wording/measures.ts';
+import { useDesign } from './bench-store.ts';
+import { setResolution } from './resolution-field.tsx';
+
+interface RatioFitsPartProps {
+  /** Size of the repeat in pixels, before it is rounded. */
+  readonly exact: { readonly width: Rational; readonly height: Rational };
+  /** As it is rounded now. */
+  readonly now: { readonly width: number; readonly height: number };
+}
+
+/** The last, and best, of them that are shown. */
+const SHOWN = 9;
+
+/** Whole-pixel repeats that keep the ratio, what each misses against how large it is; one click takes one. */
+export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
+  const { resolution } = useDesign();
+  const fits = useMemo(() => ratioFits(exact).slice(-SHOWN), [exact]);
+  const dots = useMemo(
+    () =>
+      fits.map((fit) => ({
+        name: `${fit.width} × ${fit.height}`,
+        x: fit.width,
+        y: Math.abs(toNumber(fit.errorRatio)) * 1e6,
+        chosen: fit.width === now.width && fit.height === now.height,
+      })),
+    [fits, now],
+  );
+  const dpi = ({ factor }: RatioFit) => toDecimal(multiply(parseResolution(resolution), factor), 6);
+  return (
+    <div>
+      <h3 className="mb-1 text-[14px]">Pixels that keep the ratio</h3>
+      <DotChart
+        title="Error of the ratio against the repeat in pixels"
+        xTitle="repeat across, pixels"
+        yTitle="error, ppm"
+        yUnit=" ppm"
+        dots={dots}
+        onChoose={(index) => setResolution(dpi(fits[index]!))}
+        height={132}
+      />
+      <table className="w-full border-collapse text-right text-[13px]">
+        <thead>
+          <tr className="hint">
+            <th className="text-left font-normal">Repeat</th>
+            <th className="font-normal">Error</th>
+            <th className="font-normal">At dpi</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody className="numbers">
+          {fits.map((fit) => (
+            <tr
+              key={`${fit.width} ${fit.height} ${toNumber(fit.errorRatio)}`}
+              className="border-rule border-t"
+              title={perMetreText(fit.errorRatio)}
+            >
+              <td className="py-1 text-left">
+                {fit.width} × {fit.height}
+              </td>
+              <td>{ppmText(fit.errorRatio)}</td>
+              <td>{Number(Number(dpi(fit)).toFixed(2))}</td>
+              <td>
+                <button
+                  type="button"
+                  className="button button-plain text-woad"
+                  aria-label={`Use ${fit.width} × ${fit.height}`}
+                  onClick={() => setResolution(dpi(fit))}
+                >
+                  Use
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
