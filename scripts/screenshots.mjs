@@ -38,9 +38,6 @@ async function takeShelf() {
   await shot('shelf');
   await page.getByRole('button', { name: 'New design' }).click();
   await shot('new-design');
-  await page.getByRole('radio', { name: 'Faces: a tiling of polygons' }).click();
-  await page.getByRole('button', { name: 'Hexagons in squares' }).click();
-  await shot('new-tiling');
 }
 
 async function takeBench() {
@@ -94,10 +91,14 @@ async function takeBench() {
   await page.getByRole('button', { name: 'Weave it on a loom…' }).click();
   await page.getByText(/in the repeat/).waitFor();
   await shot('bench-loom');
-  await open('Ticket paper');
-  await step('Check');
-  await page.getByRole('heading', { name: 'Tiling', exact: true }).scrollIntoViewIfNeeded();
+  await open('Booking-hall floor');
+  await page.getByRole('button', { name: 'Add a ring' }).scrollIntoViewIfNeeded();
   await shot('bench-tiling');
+  await open('Waiting-room floor');
+  await step('Check');
+  await page.getByRole('heading', { name: 'Pixels that keep the ratio' }).waitFor();
+  await page.getByText('Faces in one repeat').scrollIntoViewIfNeeded();
+  await shot('tiling-check');
   await open('Refreshment towel');
   await step('Check');
   await page.getByLabel('Mark floats longer than, 0 for none').fill('5');

@@ -10,6 +10,7 @@ import { lengthText } from '../wording/measures.ts';
 import { polygonText } from '../wording/tiling-words.ts';
 import { dispatch } from './bench-store.ts';
 import { setTiling } from './design-edits.ts';
+import { FaceRings } from './face-rings.tsx';
 import { Panel } from './panel.tsx';
 import { TilingForm } from './tiling-form.tsx';
 import { useTiling } from './use-construction.ts';
@@ -71,6 +72,7 @@ export function TilingBuild() {
         onChange={(each) => dispatch({ kind: 'edit', edit: setTiling({ colours: each }) })}
       />
       <FaceShades design={design} />
+      <FaceRings design={design} />
     </Panel>
   );
 }

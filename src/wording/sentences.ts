@@ -46,6 +46,8 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'weave/unbound': ({ limit }) => `These floats cannot all be bound to ${limit}. Allow longer ones.`,
   'tiling/proportion': ({ text, most }) => `A proportion must be from 1/${most} to ${most}, got ${text}.`,
   'tiling/part': ({ text }) => `That must be a part of the whole, from 0 to 1, got ${text}.`,
+  'tiling/ring': ({ text, before, behind }) =>
+    `A ring lies between its neighbours, from ${behind} to ${before}, got ${text}.`,
   'tiling/size': ({ text, most }) => `A side or a repeat is at most ${most} m long, got ${text}.`,
   'tiling/neighbours': () =>
     'Six shades do not keep the neighbours of this tiling apart. Colour it another way.',

@@ -17,7 +17,7 @@ function bandsField(page: Page) {
 test('a stripe is begun from widths, or from an example', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New design' }).click();
-  await page.getByRole('radio', { name: /^Bands in widths/ }).click();
+  await page.getByRole('radio', { name: /^Bands: a stripe/ }).click();
   const dialog = page.getByRole('dialog');
   for (const name of [
     'Pencil lines',

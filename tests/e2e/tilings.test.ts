@@ -24,7 +24,7 @@ test('a three-colour floor of hexagons goes from a typed size to a PNG that roll
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('p6mm, p3m1');
   // Hexagons repeat in 1 : √3: the best whole pixels are known, and taken with a click.
   await page.getByRole('button', { name: 'Use 780 × 1351' }).click();
-  await expect(page.getByText('780 × 1351 px')).toBeVisible();
+  await expect(page.getByText('Painted twice at 780 × 1351 px')).toBeVisible();
   await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
   await step(page, 'Send');
   await page.getByRole('textbox', { name: 'Resolution, pixels per inch' }).fill('60');
@@ -73,15 +73,23 @@ test('a tiling is worked by its numbers, its dual, its turn and its shades', asy
   const before = await timesDrawn(page);
   await page.getByLabel('Faces 2').selectOption('D');
   await expect.poll(() => timesDrawn(page)).toBeGreaterThan(before);
+  await page.getByRole('button', { name: 'Add a ring' }).click();
+  await page.getByLabel('Ring 1 from').fill('3/4');
+  await page.getByLabel('Shade of ring 1').selectOption('E');
+  await page.getByRole('button', { name: 'Add a ring' }).click();
+  await page.getByLabel('Ring 2 from').fill('7/8');
+  await expect(page.getByText('A ring lies between its neighbours, from 0 to 3/4')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove ring 2' }).click();
   await page.getByLabel('Turned by').selectOption('90°');
   await step(page, 'Check');
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('4.4.4, 4.4.4.4.4.4');
-  await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('1/3');
+  // Three quarters of a face's size are 9/16 of its area.
+  await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('9/16');
   await step(page, 'Lay');
   await page.getByRole('radio', { name: 'in', exact: true }).click();
   await step(page, 'Send');
   await page.getByRole('radio', { name: 'SVG', exact: true }).click();
   const { bytes } = await take(page, () => page.getByRole('button', { name: 'Send the SVG' }).click());
-  expect(bytes.toString().match(/<path fill="#/g)).toHaveLength(3);
+  expect(bytes.toString().match(/<path fill="#/g)).toHaveLength(4);
   await expect(page.getByRole('radio', { name: 'WIF' })).toHaveCount(0);
 });

@@ -96,6 +96,7 @@ export function newTiling(order: TilingOrder): TilingDesign {
       measured: order.measured ?? 'side',
       colours: order.colours ?? 'sides',
       faces: [...(order.faces ?? order.shades.map(({ key }) => key))],
+      rings: (order.rings ?? []).map((ring) => ({ ...ring })),
     },
   };
 }

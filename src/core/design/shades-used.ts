@@ -25,7 +25,12 @@ export function shadesUsed(construction: Plaid | Stripe | TilingSpec): readonly 
       return [...inBands(['bands'], bands), ...(clear === null ? [] : [{ path: ['clear'], key: clear }])];
     }
     case 'tiling':
-      return construction.faces.map((key, index) => ({ path: ['faces', index], key }));
+      return [
+        ...construction.faces.map((key, index) => ({ path: ['faces', index], key })),
+        ...construction.rings.flatMap(({ shade }, index) =>
+          shade === null ? [] : [{ path: ['rings', index, 'shade'], key: shade }],
+        ),
+      ];
     default:
       return construction satisfies never;
   }
@@ -54,7 +59,11 @@ export function withShadeReplaced(
       return { ...within(construction), clear };
     }
     case 'tiling':
-      return { ...construction, faces: construction.faces.map((key) => (key === from ? to : key)) };
+      return {
+        ...construction,
+        faces: construction.faces.map((key) => (key === from ? to : key)),
+        rings: construction.rings.map((ring) => (ring.shade === from ? { ...ring, shade: to } : ring)),
+      };
     default:
       return construction satisfies never;
   }

@@ -4,7 +4,7 @@ import { cellArea } from '../exact/lattice.ts';
 import { rational } from '../exact/rational.ts';
 import { divideSurds, surdText } from '../exact/surd.ts';
 import { configurations } from './around-vertex.ts';
-import { checkPartition, edgeName } from './check-partition.ts';
+import { checkPartition, edgeName, faceArea } from './check-partition.ts';
 import { byDirection, byFace, byNeighbours, bySides } from './colourings.ts';
 import { dualOf } from './dual.ts';
 import { ARCHIMEDEAN } from './forms/archimedean.ts';
@@ -163,5 +163,44 @@ describe('colours by neighbours', () => {
     }
     const kept = divideSurds(cellArea(colours.keeps), cellArea(tiling.lattice));
     expect(surdText(kept)).toBe(String(cells));
+  });
+});
+
+describe('rings in faces', () => {
+  const rings = [
+    { share: rational(1), shade: 3 },
+    { share: rational(3, 4), shade: undefined },
+    { share: rational(1, 3), shade: 4 },
+  ];
+
+  it('cover every face once, whatever tiling it is', () => {
+    for (const form of [
+      ARCHIMEDEAN['4.6.12'],
+      bricks(rational(1, 2), rational(1, 3)),
+      rhombus(rational(3), rational(4)),
+    ]) {
+      const tiling = buildTiling(form);
+      const { partition } = layUpright(tiling, bySides(tiling), SHADES, rings);
+      expect(checkPartition(partition).closed).toBe(true);
+    }
+  });
+
+  it('have the shares of the face that their sizes say', () => {
+    const tiling = buildTiling(ARCHIMEDEAN['4.4.4.4']);
+    const { partition } = layUpright(tiling, byFace(tiling), SHADES, rings);
+    const area = (shade: number) =>
+      partition.faces
+        .filter((face) => face.shade === shade)
+        .map((face) => surdText(faceArea(partition, face)));
+    // The frame is 1 − 9/16 in four parts, the face's own 9/16 − 1/9 in four, what is inside 1/9.
+    expect(area(3)).toEqual(Array(4).fill('7/64'));
+    expect(area(0)).toEqual(Array(4).fill('65/576'));
+    expect(area(4)).toEqual(['1/9']);
+  });
+
+  it('count as faces, of which there are not too many', () => {
+    const slanted = buildTiling(triangles(rational(1), rational(1, 997)));
+    const many = Array.from({ length: 8 }, (_, at) => ({ share: rational(8 - at, 9), shade: at % 3 }));
+    expect(() => layUpright(slanted, byFace(slanted), SHADES, many)).toThrow('tiling/faces');
   });
 });

@@ -84,7 +84,8 @@ export function stripeOf({ name, number, bands, slope, asked, measured }: DemoSt
 /** The document of one demo tiling. */
 export function tilingOf({ faces, range: _, ...order }: DemoTiling): Design {
   const keys = faces.split(' ');
-  const shades = lineShades(keys.map((shade) => ({ shade })));
+  const rings = (order.rings ?? []).flatMap(({ shade }) => (shade === null ? [] : [shade]));
+  const shades = lineShades([...keys, ...rings].map((shade) => ({ shade })));
   return readDesign(newTiling({ ...order, shades, faces: keys }));
 }
 

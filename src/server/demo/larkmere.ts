@@ -71,6 +71,7 @@ export interface DemoTiling {
   readonly measured?: 'side' | 'repeat';
   readonly colours: NonNullable<TilingOrder['colours']>;
   readonly faces: string;
+  readonly rings?: NonNullable<TilingOrder['rings']>;
 }
 
 export const LARKMERE_TILINGS: readonly DemoTiling[] = [
@@ -81,7 +82,13 @@ export const LARKMERE_TILINGS: readonly DemoTiling[] = [
     form: { kind: 'regular', name: '4.8.8' },
     size: '60 mm',
     colours: 'sides',
-    faces: 'B C',
+    faces: 'B R',
+    rings: [
+      { share: '1', shade: 'C' },
+      { share: '11/12', shade: null },
+      { share: '2/3', shade: 'Y' },
+      { share: '7/12', shade: 'C' },
+    ],
   },
   {
     number: 'LLR 028',

@@ -25,6 +25,7 @@ import {
   type FormSpec,
   parsePart,
   parseProportion,
+  parseShare,
   parseSize,
   parseSmall,
   type TilingSpec,
@@ -98,16 +99,17 @@ export function compileTiling(spec: TilingSpec, shades: readonly Shade[]): Repea
     throw new CoreError('tiling/turn', { degrees: spec.turn * 15, turns: turns.slice(0, 8) });
   }
   const shadeAt = Array.from({ length: colouring.classes }, (_, kind) => {
-    const key = spec.faces[kind % spec.faces.length]!;
-    const index = shades.findIndex((shade) => shade.key === key);
-    if (index < 0) throw new CoreError('band/shade', { shade: key });
-    return index;
+    return indexOf(spec.faces[kind % spec.faces.length]!, shades);
   });
+  const rings = spec.rings.map(({ share, shade }) => ({
+    share: parseShare(share),
+    shade: shade === null ? undefined : indexOf(shade, shades),
+  }));
   const colours = {
     keeps: colouring.keeps,
     shadeOf: (face: number, i: number, j: number) => shadeAt[colouring.shadeOf(face, i, j)]!,
   };
-  const { width, height, partition } = layUpright(tiling, colours, shades);
+  const { width, height, partition } = layUpright(tiling, colours, shades, rings);
   const one = sideOf(spec, width);
   const pitch = { x: multiplySurds(width, one), y: multiplySurds(height, one) };
   checkSize(pitch);
@@ -122,6 +124,12 @@ export function compileTiling(spec: TilingSpec, shades: readonly Shade[]): Repea
     ground: null,
     content: partition,
   };
+}
+
+function indexOf(key: string, shades: readonly Shade[]): number {
+  const index = shades.findIndex((shade) => shade.key === key);
+  if (index < 0) throw new CoreError('band/shade', { shade: key });
+  return index;
 }
 
 /** Millimetres of a side of 1, in a tiling whose upright repeat is `width` wide. */

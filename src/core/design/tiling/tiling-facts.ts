@@ -86,10 +86,13 @@ function colouredGroup(
  * How much of a laid out tiling does not follow from what it is called, counted without looking at how it was laid out:
  * vertices whose faces are not those of its name, and sides that are not as long as they were typed.
  */
-export function missesOfTiling({ form, dual, size, measured }: TilingSpec, unit: RepeatUnit): number {
-  const { content, pitch } = unit;
-  if (content.kind !== 'partition') throw new Error(`expected a partition, got ${content.kind}`);
+export function missesOfTiling(spec: TilingSpec, unit: RepeatUnit): number {
+  const { form, dual, size, measured, rings } = spec;
   if (form.kind !== 'regular' || dual) return 0;
+  // Rings have vertices of their own: without them the tiling is looked at itself.
+  const plain = rings.length === 0 ? unit : compileTiling({ ...spec, rings: [] }, unit.content.shades);
+  const { content, pitch } = plain;
+  if (content.kind !== 'partition') throw new Error(`expected a partition, got ${content.kind}`);
   const strange = configurations(content).filter((name) => name !== form.name).length;
   if (measured !== 'side') return strange;
   const side = surd(parseSize(size));

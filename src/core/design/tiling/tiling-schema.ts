@@ -41,6 +41,12 @@ export function parseSmall(text: string): Rational {
   return value;
 }
 
+/** Reads how large a ring is beside its face: above 0, at most 1. @throws CoreError "tiling/part" {text} */
+export const parseShare = parseSmall;
+
+/** Most rings in a face. */
+export const MAX_RINGS = 8;
+
 /** Longest side or repeat, in millimetres. */
 const MAX_SIZE = 100_000;
 
@@ -91,6 +97,22 @@ export const tilingSchema = z.strictObject({
   colours: z.enum(TILING_COLOURS),
   /** A shade for each kind of face, in their order; they begin again where there are more kinds than shades. */
   faces: z.array(z.string().regex(SHADE_KEY)).min(1).max(MAX_SHADES),
+  /**
+   * Rings inside every face, from the outermost: each begins where the face is so large beside its full size, and goes
+   * on to the next; in a shade, or null for the face's own. What lies outside the first has the face's own.
+   */
+  rings: z
+    .array(z.strictObject({ share: exactText(parseShare), shade: z.string().regex(SHADE_KEY).nullable() }))
+    .max(MAX_RINGS)
+    .refine((rings) => rings.every(({ share }, at) => at === 0 || isSmaller(share, rings[at - 1]!.share))),
 });
+
+function isSmaller(share: string, than: string): boolean {
+  try {
+    return compare(parseShare(share), parseShare(than)) < 0;
+  } catch {
+    return false;
+  }
+}
 
 export type TilingSpec = z.infer<typeof tilingSchema>;
