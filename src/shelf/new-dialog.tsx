@@ -6,7 +6,7 @@ import { Choice } from '../kit/choice.tsx';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { Dialog } from '../kit/dialog.tsx';
 import { plural } from '../wording/measures.ts';
-import { Field, StartButtons } from './new-fields.tsx';
+import { Field, StartForm } from './new-fields.tsx';
 import { NewStripe } from './new-stripe.tsx';
 import { NewTiling } from './new-tiling.tsx';
 import { fieldsOf, type StartFields, startDesign } from './start-design.ts';
@@ -53,13 +53,7 @@ function NewPlaid({ start, onClose, onMake }: NewDialogProps) {
   const errorOf = (field: string) => ('error' in result && result.field === field ? result.error : undefined);
   const set = (change: Partial<StartFields>) => setFields((old) => ({ ...old, ...change }));
   return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (design !== undefined) onMake(design);
-      }}
-    >
+    <StartForm design={design} onClose={onClose} onMake={onMake}>
       <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
         <div className="flex flex-col gap-3">
           <Field label="Name" value={fields.name} onChange={(name) => set({ name })} placeholder="Untitled" />
@@ -110,8 +104,7 @@ function NewPlaid({ start, onClose, onMake }: NewDialogProps) {
           set(fieldsOf(designFromStart(point.key, seed)));
         }}
       />
-      <StartButtons ready={design !== undefined} onClose={onClose} />
-    </form>
+    </StartForm>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { type ReactNode, useId } from 'react';
 import type { CoreError } from '../core/error.ts';
 import { Mistake } from '../kit/mistake.tsx';
 
@@ -35,16 +35,33 @@ export function Field({ label, value, onChange, error, placeholder, counts = fal
   );
 }
 
-/** Leave the dialog, or take what it made to the bench. */
-export function StartButtons({ ready, onClose }: { ready: boolean; onClose: () => void }) {
+interface StartFormProps<D> {
+  /** What is made so far; undefined while it cannot be. */
+  readonly design: D | undefined;
+  readonly onClose: () => void;
+  readonly onMake: (design: D) => void;
+  readonly children: ReactNode;
+}
+
+/** What a design is begun from, and the two ways out: leave it, or take what it made to the bench. */
+export function StartForm<D>({ design, onClose, onMake, children }: StartFormProps<D>) {
   return (
-    <div className="flex justify-end gap-2">
-      <button type="button" className="button" onClick={onClose}>
-        Leave it
-      </button>
-      <button type="submit" className="button button-go" disabled={!ready}>
-        Put it on the bench
-      </button>
-    </div>
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (design !== undefined) onMake(design);
+      }}
+    >
+      {children}
+      <div className="flex justify-end gap-2">
+        <button type="button" className="button" onClick={onClose}>
+          Leave it
+        </button>
+        <button type="submit" className="button button-go" disabled={design === undefined}>
+          Put it on the bench
+        </button>
+      </div>
+    </form>
   );
 }

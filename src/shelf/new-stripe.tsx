@@ -8,7 +8,7 @@ import { BAND_UNITS } from '../core/units/band-width.ts';
 import { Choice } from '../kit/choice.tsx';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { linesText } from '../wording/lines.ts';
-import { Field, StartButtons } from './new-fields.tsx';
+import { Field, StartForm } from './new-fields.tsx';
 import { shadesFor } from './start-design.ts';
 import { StartGrid } from './start-grid.tsx';
 
@@ -30,13 +30,7 @@ export function NewStripe({ onClose, onMake }: NewStripeProps) {
   const error = made instanceof CoreError ? made : undefined;
   const design = made instanceof CoreError ? undefined : made;
   return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (design !== undefined) onMake(design);
-      }}
-    >
+    <StartForm design={design} onClose={onClose} onMake={onMake}>
       <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
         <div className="flex flex-col gap-3">
           <Field label="Name" value={name} onChange={setName} placeholder="Untitled" />
@@ -76,8 +70,7 @@ export function NewStripe({ onClose, onMake }: NewStripeProps) {
         }}
         perThread={1}
       />
-      <StartButtons ready={design !== undefined} onClose={onClose} />
-    </form>
+    </StartForm>
   );
 }
 

@@ -8,7 +8,7 @@ import { NumberField } from '../kit/number-field.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
 import { lengthText } from '../wording/measures.ts';
 import { tilingText } from '../wording/tiling-words.ts';
-import { Field, StartButtons } from './new-fields.tsx';
+import { Field, StartForm } from './new-fields.tsx';
 import { StartGrid } from './start-grid.tsx';
 
 interface NewTilingProps {
@@ -39,13 +39,7 @@ export function NewTiling({ onClose, onMake }: NewTilingProps) {
     [chosen, name, size],
   );
   return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (design !== undefined) onMake(design);
-      }}
-    >
+    <StartForm design={design} onClose={onClose} onMake={onMake}>
       <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
         <div className="flex flex-col gap-3">
           <Field label="Name" value={name} onChange={setName} placeholder={chosen.name} />
@@ -72,7 +66,6 @@ export function NewTiling({ onClose, onMake }: NewTilingProps) {
         }}
         perThread={1}
       />
-      <StartButtons ready={design !== undefined} onClose={onClose} />
-    </form>
+    </StartForm>
   );
 }

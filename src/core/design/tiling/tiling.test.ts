@@ -1,0 +1,154 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { rational } from '../../exact/rational.ts';
+import { root, surd, surdText } from '../../exact/surd.ts';
+import { unitToSvg } from '../../formats/unit-svg.ts';
+import { paintRoll } from '../../paint/paint-roll.ts';
+import { checkDesign } from '../check-design.ts';
+import { compile } from '../compile-design.ts';
+import { asTiling, type TilingDesign } from '../design-schema.ts';
+import { newTiling, type TilingOrder } from '../new-design.ts';
+import { readDesign } from '../read-design.ts';
+import { shadesUsed, withShadeReplaced } from '../shades-used.ts';
+import { TILING_STARTS, tilingFromStart } from '../tiling-starts.ts';
+import { uprightTurns } from './compile-tiling.ts';
+import { missesOfTiling, tilingFacts } from './tiling-facts.ts';
+import type { FormSpec } from './tiling-schema.ts';
+
+const SHADES = [
+  { key: 'A', name: 'Dark', hex: '#203040' },
+  { key: 'B', name: 'Light', hex: '#f0e8d0' },
+  { key: 'C', name: 'Red', hex: '#a03020' },
+];
+
+function tiling(form: FormSpec, more: Partial<TilingOrder> = {}): TilingDesign {
+  return newTiling({ name: 'Floor', shades: SHADES, form, ...more });
+}
+
+const FLOOR: FormSpec = { kind: 'regular', name: '4.8.8' };
+
+describe('a tiling as a document', () => {
+  it.each(TILING_STARTS.map(({ key }) => key))('%s is read back as it was written', (key) => {
+    const design = tilingFromStart(key);
+    expect(readDesign(JSON.parse(JSON.stringify(design)))).toEqual(design);
+  });
+
+  it.each<[string, Partial<Record<keyof TilingDesign['construction'], unknown>>]>([
+    ['a form that is none', { form: { kind: 'regular', name: '5.5.5' } }],
+    ['an endless proportion', { form: { kind: 'rhombus', across: '1', up: '1000000000' } }],
+    ['a proportion below zero', { form: { kind: 'rhombus', across: '-3', up: '4' } }],
+    ['a step that is whole', { form: { kind: 'bricks', height: '1', step: '1' } }],
+    ['a side of nothing', { size: '0 mm' }],
+    ['a side in words', { size: 'wide' }],
+    ['a turn between steps', { turn: 1.5 }],
+    ['a shade that is not on the card', { faces: ['Z'] }],
+    ['no shades', { faces: [] }],
+    [
+      'rings that grow',
+      {
+        rings: [
+          { share: '1/2', shade: 'A' },
+          { share: '3/4', shade: 'B' },
+        ],
+      },
+    ],
+    ['a ring of a shade that is not there', { rings: [{ share: '1/2', shade: 'Z' }] }],
+    ['broken roots', { size: '√' }],
+  ])('with %s is refused', (_, change) => {
+    const design = tiling(FLOOR);
+    expect(() => readDesign({ ...design, construction: { ...design.construction, ...change } })).toThrow(
+      expect.objectContaining({ code: 'design/field' }),
+    );
+  });
+
+  it('names its shades, and takes others in their place', () => {
+    const { construction } = tiling(FLOOR, {
+      faces: ['A', 'B'],
+      rings: [
+        { share: '1', shade: 'C' },
+        { share: '1/2', shade: null },
+      ],
+    });
+    expect(shadesUsed(construction).map(({ key }) => key)).toEqual(['A', 'B', 'C']);
+    const replaced = withShadeReplaced(withShadeReplaced(construction, 'C', 'A'), 'B', 'C');
+    expect(replaced).toMatchObject({ faces: ['A', 'C'], rings: [{ shade: 'A' }, { shade: null }] });
+  });
+});
+
+describe('a tiling compiled', () => {
+  it('has the size that was typed, of its side or of its repeat', () => {
+    const sides = ({ pitch }: ReturnType<typeof compile>) => [surdText(pitch.x), surdText(pitch.y)];
+    expect(sides(compile(tiling(FLOOR, { size: '1 in' })))).toEqual(['127/5 + 127√2/5', '127/5 + 127√2/5']);
+    expect(sides(compile(tiling(FLOOR, { size: '30', measured: 'repeat' })))).toEqual(['30', '30']);
+    const cubes: FormSpec = { kind: 'regular', name: '3.6.3.6' };
+    const order = { dual: true, size: '30', measured: 'repeat', colours: 'directions' } as const;
+    expect(sides(compile(tiling(cubes, order)))).toEqual(['30', '30√3']);
+  });
+
+  it('has an upright repeat at some turns; at others it says at which', () => {
+    expect(uprightTurns({ form: FLOOR, dual: false })).toEqual([0, 3, 6, 9, 12, 15, 18, 21]);
+    expect(uprightTurns({ form: { kind: 'regular', name: '6.6.6' }, dual: true })).toEqual(
+      Array.from({ length: 12 }, (_, step) => 2 * step),
+    );
+    expect(() => compile(tiling(FLOOR, { turn: 1 }))).toThrow(
+      expect.objectContaining({ code: 'tiling/turn', facts: expect.objectContaining({ degrees: 15 }) }),
+    );
+  });
+
+  it('is refused where its repeat is too large, or has too many faces', () => {
+    expect(() => compile(tiling(FLOOR, { size: '99 000' }))).toThrow('number/syntax');
+    expect(() => compile(tiling(FLOOR, { size: '99000' }))).toThrow('tiling/too-large');
+    const lean: FormSpec = { kind: 'triangles', height: '1', tip: '1/997' };
+    const rings = [1, 2, 3, 4].map((ring) => ({ share: `${9 - ring}/9`, shade: 'A' }));
+    expect(() => compile(tiling(lean, { size: '1', rings }))).toThrow('tiling/faces');
+  });
+
+  it('rolls back to itself when it is painted, with rings too, at any size', () => {
+    const pixels = fc.integer({ min: 1, max: 70 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...TILING_STARTS),
+        fc.integer({ min: 0, max: 23 }),
+        fc.boolean(),
+        pixels,
+        pixels,
+        ({ order }, turn, ringed, width, height) => {
+          fc.pre(uprightTurns({ form: order.form, dual: order.dual ?? false }).includes(turn));
+          const rings = ringed ? [{ share: '2/3', shade: 'C' }] : [];
+          const unit = compile(tiling(order.form, { ...order, turn, rings }));
+          expect(paintRoll(unit, { width, height }).differingBytes).toBe(0);
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
+  it('is drawn with a path a shade, at true size', () => {
+    const svg = unitToSvg(compile(tiling(FLOOR, { size: '10' })), 'Floor', undefined);
+    expect(svg).toContain('width="24.142136mm"');
+    expect(svg.match(/<path fill="#/g)).toHaveLength(2);
+  });
+});
+
+describe('the proof of a tiling', () => {
+  it('fails where sides are not as long as they were typed, or vertices are others than its name says', () => {
+    const design = tiling(FLOOR);
+    const unit = compile(design);
+    expect(missesOfTiling(design.construction, unit)).toBe(0);
+    const stretched = { ...unit, pitch: { ...unit.pitch, x: root(rational(50)) } };
+    expect(missesOfTiling(design.construction, stretched)).toBeGreaterThan(0);
+    const misnamed = { ...design.construction, form: { kind: 'regular', name: '4.4.4.4' } } as const;
+    expect(missesOfTiling(misnamed, unit)).toBeGreaterThan(0);
+    expect(checkDesign(tiling(FLOOR, { rings: [{ share: '1/2', shade: 'C' }] })).numbers.closed).toBe(true);
+  });
+
+  it('tells shares of shades that add up to all', () => {
+    const design = asTiling(readDesign(tiling(FLOOR, { rings: [{ share: '1/2', shade: 'C' }] })));
+    const { shares, faces, classes } = tilingFacts(design);
+    expect(classes).toBe(2);
+    // An octagon of 8 + 1 parts, a square of 4 + 1.
+    expect(faces).toBe(14);
+    // Half the size is a quarter of the area.
+    expect(shares.find(({ shade }) => shade.key === 'C')!.share).toEqual(surd(rational(1, 4)));
+  });
+});
