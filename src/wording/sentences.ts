@@ -44,7 +44,8 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'weave/rows': ({ row }) =>
     `Row ${row} of the structure is not right: all rows are equally long and hold only # and . (or 1 and 0).`,
   'weave/unbound': ({ limit }) => `These floats cannot all be bound to ${limit}. Allow longer ones.`,
-  'tiling/proportion': ({ text, most }) => `A proportion must be from 1/${most} to ${most}, got ${text}.`,
+  'tiling/proportion': ({ text, most }) =>
+    `A proportion must be above 0, at most ${most}, and a fraction of at most ${most}ths, got ${text}.`,
   'tiling/part': ({ text }) => `That must be a part of the whole, from 0 to 1, got ${text}.`,
   'tiling/ring': ({ text, before, behind }) =>
     `A ring lies between its neighbours, from ${behind} to ${before}, got ${text}.`,

@@ -60,7 +60,7 @@ test('a tiling is worked by its numbers, its dual, its turn and its shades', asy
   await saved(page);
   await expect(page.getByLabel('Steps').getByText('octagons and squares, 1 : 1/2')).toBeVisible();
   await page.getByLabel('Slanting side, beside 1').fill('0');
-  await expect(page.getByText('A proportion must be from')).toBeVisible();
+  await expect(page.getByText('A proportion must be above 0')).toBeVisible();
   await tiling.selectOption('bricks');
   await page.getByLabel('Step of a row').fill('1/3');
   await page.getByLabel('Faces are told apart by').selectOption('neighbours');

@@ -2,12 +2,10 @@ import { rational } from './rational.ts';
 import {
   addSurds,
   divideSurds,
-  equalSurds,
   multiplySurds,
   ONE_SURD,
   root,
   type Surd,
-  signOf,
   subtractSurds,
   surd,
   ZERO_SURD,
@@ -33,10 +31,6 @@ export function scalePoint({ x, y }: Point, by: Surd): Point {
   return { x: multiplySurds(x, by), y: multiplySurds(y, by) };
 }
 
-export function equalPoints(a: Point, b: Point): boolean {
-  return equalSurds(a.x, b.x) && equalSurds(a.y, b.y);
-}
-
 /** x₁y₂ − y₁x₂: twice the area of the triangle that two vectors span, above 0 when the second lies to the left. */
 export function cross(a: Point, b: Point): Surd {
   return subtractSurds(multiplySurds(a.x, b.y), multiplySurds(a.y, b.x));
@@ -47,7 +41,7 @@ export function dot(a: Point, b: Point): Surd {
 }
 
 /** Directions that are a multiple of 15°: 24 of them. */
-export const DIRECTIONS = 24;
+const DIRECTIONS = 24;
 
 const QUARTER = rational(1, 4);
 
@@ -96,12 +90,4 @@ export function areaOf(corners: readonly Point[]): Surd {
 export function coordinates(p: Point, a: Point, b: Point): { readonly u: Surd; readonly v: Surd } {
   const whole = cross(a, b);
   return { u: divideSurds(cross(p, b), whole), v: divideSurds(cross(a, p), whole) };
-}
-
-/** Whether a polygon turns left, or goes straight on, at every corner. */
-export function isConvex(corners: readonly Point[]): boolean {
-  return corners.every((corner, at) => {
-    const [before, after] = [corners.at(at - 1)!, corners[(at + 1) % corners.length]!];
-    return signOf(cross(subtractPoints(corner, before), subtractPoints(after, corner))) >= 0;
-  });
 }

@@ -7,18 +7,19 @@ import { ARCHIMEDEAN, type Archimedean } from '../../tiling/forms/archimedean.ts
 import { parseLength } from '../../units/length.ts';
 import { exactText } from '../exact-text.ts';
 
-/** Largest and smallest proportion of a tiling's sides. */
-const MOST_PROPORTION = 1000;
+/** Largest proportion of a tiling's sides, and largest number that one may be parted by. */
+const MOST_PROPORTION = 100;
 
 /**
- * Reads a proportion such as "3/4" or "1.5".
+ * Reads a proportion such as "3/4" or "1.5": above 0, in at most hundredths.
  * @throws CoreError as `parseExact`, or "tiling/proportion" {text, most}
  */
 export function parseProportion(text: string): Rational {
   const value = parseExact(text);
-  const fits = value.n > 0n && value.n <= BigInt(MOST_PROPORTION) * value.d && value.d <= 1_000_000n;
-  if (!fits || value.d > BigInt(MOST_PROPORTION) * value.n)
+  const most = BigInt(MOST_PROPORTION);
+  if (!(value.n > 0n && value.n <= most * value.d && value.d <= most)) {
     throw new CoreError('tiling/proportion', { text, most: MOST_PROPORTION });
+  }
   return value;
 }
 

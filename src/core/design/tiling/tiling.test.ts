@@ -13,7 +13,7 @@ import { shadesUsed, withShadeReplaced } from '../shades-used.ts';
 import { TILING_STARTS, tilingFromStart } from '../tiling-starts.ts';
 import { uprightTurns } from './compile-tiling.ts';
 import { missesOfTiling, tilingFacts } from './tiling-facts.ts';
-import type { FormSpec } from './tiling-schema.ts';
+import { type FormSpec, parseProportion } from './tiling-schema.ts';
 
 const SHADES = [
   { key: 'A', name: 'Dark', hex: '#203040' },
@@ -72,6 +72,22 @@ describe('a tiling as a document', () => {
     expect(shadesUsed(construction).map(({ key }) => key)).toEqual(['A', 'B', 'C']);
     const replaced = withShadeReplaced(withShadeReplaced(construction, 'C', 'A'), 'B', 'C');
     expect(replaced).toMatchObject({ faces: ['A', 'C'], rings: [{ shade: 'A' }, { shade: null }] });
+  });
+});
+
+describe('proportions', () => {
+  it('are taken to their limits, and refused beyond them', () => {
+    for (const [across, up] of [
+      ['9999/100', '97/99'],
+      ['1/100', '100'],
+      ['100', '1/97'],
+    ] as const) {
+      expect(tilingFacts(tiling({ kind: 'rhombus', across, up })).proof.closed).toBe(true);
+      expect(tilingFacts(tiling({ kind: 'hexagons', across, up })).proof.closed).toBe(true);
+    }
+    for (const text of ['0', '-1', '101', '1/101', '1/9999999']) {
+      expect(() => parseProportion(text)).toThrow('tiling/proportion');
+    }
   });
 });
 

@@ -12,9 +12,11 @@ const NONE = rational(0);
 
 /** Rhombuses of side 1 whose diagonals, level and upright, are as `across` to `up`: 3 : 4 diamonds. */
 export function rhombus(across: Rational, up: Rational): TilingForm {
-  // Half the diagonals of side 1 are across/√(across² + up²) and up/√(across² + up²).
-  const length = hypotenuse(across, up);
-  const [x, y] = [divideSurds(surd(across), length), divideSurds(surd(up), length)];
+  // Half the diagonals of side 1 are across/√(across² + up²) and up/√(across² + up²); the ratio in whole numbers will do.
+  const ratio = divide(across, up);
+  const [p, q] = [rational(ratio.n), rational(ratio.d)];
+  const length = hypotenuse(p, q);
+  const [x, y] = [divideSurds(surd(p), length), divideSurds(surd(q), length)];
   const back = scaleSurd(x, rational(-1));
   return {
     lattice: ['p', 'q'],
