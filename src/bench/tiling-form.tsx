@@ -6,6 +6,7 @@ import {
   parseSmall,
 } from '../core/design/tiling/tiling-schema.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../core/tiling/forms/archimedean.ts';
+import { TWO_KINDS, type TwoKinds } from '../core/tiling/forms/two-kinds.ts';
 import { buildTiling } from '../core/tiling/tiling-form.ts';
 import { NumberField } from '../kit/number-field.tsx';
 import { SelectField } from '../kit/select-field.tsx';
@@ -27,7 +28,7 @@ const FAMILIES: readonly (readonly [text: string, form: FormSpec])[] = [
 
 /** Which tiling, and the numbers of its family. */
 export function TilingForm({ form }: { form: FormSpec }) {
-  const chosen = form.kind === 'regular' ? form.name : form.kind;
+  const chosen = form.kind === 'regular' || form.kind === 'two-kinds' ? form.name : form.kind;
   return (
     <>
       <SelectField
@@ -35,11 +36,14 @@ export function TilingForm({ form }: { form: FormSpec }) {
         value={chosen}
         options={[
           ...Object.keys(ARCHIMEDEAN).map((name) => ({ value: name, text: `${name}, regular polygons` })),
+          ...Object.keys(TWO_KINDS).map((name) => ({ value: name, text: name })),
           ...FAMILIES.map(([text, { kind }]) => ({ value: kind as string, text })),
         ]}
         onChange={(value) => {
           const family = FAMILIES.find(([, { kind }]) => kind === value);
-          put(family === undefined ? { kind: 'regular', name: value as Archimedean } : family[1]);
+          if (family !== undefined) put(family[1]);
+          else if (value in TWO_KINDS) put({ kind: 'two-kinds', name: value as TwoKinds });
+          else put({ kind: 'regular', name: value as Archimedean });
         }}
       />
       <Numbers form={form} />
@@ -71,6 +75,7 @@ function Numbers({ form }: { form: FormSpec }) {
   const proportion = (text: string) => read(parseProportion, text);
   switch (form.kind) {
     case 'regular':
+    case 'two-kinds':
       return null;
     case 'rows':
       return (

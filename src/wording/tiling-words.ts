@@ -4,6 +4,7 @@ import type { FormSpec, TilingSpec } from '../core/design/tiling/tiling-schema.t
 export function formText(form: FormSpec): string {
   switch (form.kind) {
     case 'regular':
+    case 'two-kinds':
       return form.name;
     case 'rows':
       return `rows of squares and triangles, ${form.squares} and ${form.triangles}`;

@@ -73,8 +73,22 @@ test('yarn is counted for a piece, in any system, and listed', async ({ page }) 
   await expect(page.getByRole('region', { name: 'Measures' })).toContainText('From behind');
 });
 
-test('a weave file is sent and brought in again, the same', async ({ page }) => {
+test('a rule, its draft edited, the facts, and a weave file sent and brought in again, the same', async ({
+  page,
+}) => {
   await openNew(page, TEXT.replace('2/2Z', 'satin 5/2'));
+  await page.getByLabel('By rule').selectOption('Hopsack');
+  await expect(weave(page)).toHaveValue('hopsack 2');
+  await page.getByLabel('Show the draft').check();
+  await draft(page).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press(' ');
+  await expect(weave(page)).toHaveValue(/^rows /);
+  await page.getByLabel('Show the draft').uncheck();
+  await expect(page.getByRole('img', { name: /^Cloth of/ })).toBeVisible();
+  await step(page, 'Check');
+  await expect(page.getByText('It hangs together.')).toBeVisible();
+  await expect(page.getByText('7/16 = 0.438')).toBeVisible();
   await step(page, 'Send');
   await page.getByRole('radio', { name: 'WIF', exact: true }).click();
   await expect(page.getByText('[THREADING]')).toBeVisible();

@@ -43,6 +43,24 @@ const OTHERS: readonly TilingStart[] = [
     order: { form: { kind: 'regular', name: '3.6.3.6' }, dual: true, colours: 'directions' },
   },
   {
+    key: 'rosettes',
+    name: 'Rosettes',
+    what: 'Hexagons in rings of squares and triangles, pairs of triangles between: two kinds of corners.',
+    order: { form: { kind: 'two-kinds', name: '3.3.4.3.4 + 3.4.6.4' }, colours: 'sides', size: '15 mm' },
+  },
+  {
+    key: 'twelves',
+    name: 'Dodecagons and stars',
+    what: 'Dodecagons parted by squares, and hexagons in six triangles: two kinds of corners.',
+    order: { form: { kind: 'two-kinds', name: '3.3.3.3.3.3 + 3.3.4.12' }, colours: 'sides', size: '10 mm' },
+  },
+  {
+    key: 'hexagon-rows',
+    name: 'Rows of hexagons',
+    what: 'Hexagons that touch at their corners, rows of squares between: two kinds of corners.',
+    order: { form: { kind: 'two-kinds', name: '3.4.4.6 + 3.6.3.6, moved' }, colours: 'sides', size: '15 mm' },
+  },
+  {
     key: 'diamonds',
     name: 'Diamonds',
     what: 'Rhombuses whose diagonals are as 3 to 4, two shades in turn.',

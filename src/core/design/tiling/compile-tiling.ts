@@ -17,6 +17,7 @@ import {
   triangles,
   twoSquares,
 } from '../../tiling/forms/families.ts';
+import { TWO_KINDS } from '../../tiling/forms/two-kinds.ts';
 import type { Partition } from '../../tiling/partition.ts';
 import { buildTiling, type Tiling, type TilingForm, turnTiling } from '../../tiling/tiling-form.ts';
 import { foldTiling } from '../../tiling/torus.ts';
@@ -36,6 +37,8 @@ export function formOf(spec: FormSpec): TilingForm {
   switch (spec.kind) {
     case 'regular':
       return ARCHIMEDEAN[spec.name];
+    case 'two-kinds':
+      return TWO_KINDS[spec.name];
     case 'rows':
       return rows(spec.squares, spec.triangles);
     case 'rhombus':

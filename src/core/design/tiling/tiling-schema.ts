@@ -4,6 +4,7 @@ import { CoreError } from '../../error.ts';
 import { parseExact } from '../../exact/parse-exact.ts';
 import { compare, ONE, type Rational, rational } from '../../exact/rational.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../tiling/forms/archimedean.ts';
+import { TWO_KINDS, type TwoKinds } from '../../tiling/forms/two-kinds.ts';
 import { parseLength } from '../../units/length.ts';
 import { exactText } from '../exact-text.ts';
 
@@ -67,6 +68,10 @@ const formSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('regular'),
     name: z.enum(Object.keys(ARCHIMEDEAN) as [Archimedean, ...Archimedean[]]),
+  }),
+  z.strictObject({
+    kind: z.literal('two-kinds'),
+    name: z.enum(Object.keys(TWO_KINDS) as [TwoKinds, ...TwoKinds[]]),
   }),
   z.strictObject({ kind: z.literal('rows'), squares: count, triangles: count }),
   z.strictObject({ kind: z.literal('rhombus'), across: proportion, up: proportion }),
