@@ -47,7 +47,7 @@ export function ColoursPanel() {
     else dispatch({ kind: 'edit', edit: removeShade(shade.key, undefined) });
   };
   return (
-    <Panel title="Colours" purpose="The shade card. A change here changes every band of that shade.">
+    <Panel title="Colours" purpose="The shade card. A change here changes it wherever it is used.">
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -159,7 +159,7 @@ function ShadeRow({ shade, bands, onRemove }: ShadeRowProps) {
         onChange={(event) => event.target.value.trim() !== '' && change({ name: event.target.value }, 'name')}
         onBlur={() => dispatch({ kind: 'settle' })}
       />
-      <span className="hint numbers whitespace-nowrap" title={`Used by ${plural(bands, 'band')}`}>
+      <span className="hint numbers whitespace-nowrap" title={`Used in ${plural(bands, 'place')}`}>
         ×{bands}
       </span>
       <button
