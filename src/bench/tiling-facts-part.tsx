@@ -25,7 +25,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
       <dl className="m-0 flex flex-col gap-1.5">
         <Measure name="Round each corner">{configurations.join(', ')}</Measure>
         <Measure name="One cell, V − E + F">
-          {proof.vertices} − {proof.edges} + {proof.faces} = 0
+          {proof.vertices} − {proof.edges} + {proof.faces} = {proof.vertices - proof.edges + proof.faces}
         </Measure>
         <Measure name="Its area, sides of 1">{surdText(cell)}</Measure>
         <Measure name="Symmetry, without and with shades">

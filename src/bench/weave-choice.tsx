@@ -1,8 +1,8 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { buildWeave } from '../core/thread/weaves/build-weave.ts';
 import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
 import { formatWeave, parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { attempt } from '../wording/attempt.ts';
 import { lateSentence } from '../wording/verdict.ts';
 import { dispatch } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
@@ -27,7 +27,7 @@ export function WeaveChoice() {
   const drafting = useCloth((cloth) => cloth.draft);
   const id = useId();
   const [draft, setDraft] = useState<string>();
-  const problem = draft === undefined ? undefined : sentenceOf(draft);
+  const problem = useMemo(() => (draft === undefined ? undefined : problemOf(draft)), [draft]);
   const facts = useThreadFacts();
   const late =
     facts !== undefined &&
@@ -71,7 +71,8 @@ export function WeaveChoice() {
         aria-invalid={problem !== undefined}
         onChange={(event) => {
           setDraft(event.target.value);
-          if (sentenceOf(event.target.value) === undefined) choose(parseWeave(event.target.value), 'weave');
+          const read = attempt(() => parseWeave(event.target.value));
+          if ('value' in read) choose(read.value, 'weave');
         }}
         onBlur={() => {
           if (problem === undefined) setDraft(undefined);
@@ -103,13 +104,9 @@ export function WeaveChoice() {
   );
 }
 
-function sentenceOf(text: string): string | undefined {
-  try {
-    parseWeave(text);
-    return undefined;
-  } catch (error) {
-    return errorSentence(error) ?? 'That is not a weave.';
-  }
+function problemOf(text: string): string | undefined {
+  const read = attempt(() => parseWeave(text));
+  return 'problem' in read ? read.problem : undefined;
 }
 
 /** Threads of the little drawing each way. */

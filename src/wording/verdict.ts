@@ -39,8 +39,12 @@ export function numbersSentence({ numbers }: RepeatReport): string {
   if (numbers.kind === 'cells') {
     return `In numbers: each of ${grouped(numbers.compared)} cells equals the one a repeat away.`;
   }
-  const { vertices, edges, faces } = numbers;
-  return `In numbers: ${grouped(faces)} faces cover the repeat once, each of ${grouped(edges)} edges has one on either side (${vertices} − ${edges} + ${faces} = 0).`;
+  const { vertices, edges, faces, loose, closed } = numbers;
+  const sum = `${vertices} − ${edges} + ${faces} = ${vertices - edges + faces}`;
+  if (!closed) {
+    return `In numbers: ${grouped(faces)} faces do not cover the repeat as they should; ${grouped(loose)} of ${grouped(edges)} edges lack one on a side (${sum}).`;
+  }
+  return `In numbers: ${grouped(faces)} faces cover the repeat once, each of ${grouped(edges)} edges has one on either side (${sum}).`;
 }
 
 /** Why one direction's repeat is as long as it is: "24 ends laid out; with the weave’s 4 they come round after 24." */

@@ -77,6 +77,11 @@ export function turnPoint({ x, y }: Point, steps: number): Point {
   };
 }
 
+/** The mean of some corners; it lies inside a convex polygon. */
+export function middleOf(corners: readonly Point[]): Point {
+  return scalePoint(corners.reduce(addPoints, ORIGIN), surd(rational(1, corners.length)));
+}
+
 /** Area of a polygon, above 0 when its corners run counterclockwise: the surveyor's formula. */
 export function areaOf(corners: readonly Point[]): Surd {
   let twice = ZERO_SURD;

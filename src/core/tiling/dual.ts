@@ -1,7 +1,5 @@
 import { latticePoint } from '../exact/lattice.ts';
-import { addPoints, ORIGIN, type Point, scalePoint } from '../exact/plane.ts';
-import { rational } from '../exact/rational.ts';
-import { surd } from '../exact/surd.ts';
+import { addPoints, middleOf } from '../exact/plane.ts';
 import { facesRound } from './around-vertex.ts';
 import type { Tiling } from './tiling-form.ts';
 import { foldTiling } from './torus.ts';
@@ -18,8 +16,4 @@ export function dualOf(tiling: Tiling): Tiling {
     ),
   );
   return { lattice: tiling.lattice, faces };
-}
-
-function middleOf(corners: readonly Point[]): Point {
-  return scalePoint(corners.reduce(addPoints, ORIGIN), surd(rational(1, corners.length)));
 }

@@ -1,5 +1,5 @@
-import { addPoints, ORIGIN, type Point, scalePoint, subtractPoints } from '../exact/plane.ts';
-import { type Rational, rational } from '../exact/rational.ts';
+import { addPoints, middleOf, type Point, scalePoint, subtractPoints } from '../exact/plane.ts';
+import type { Rational } from '../exact/rational.ts';
 import { surd } from '../exact/surd.ts';
 
 /** A ring inside a face: how large the face is there beside its full size, and the shade from there inward. */
@@ -22,7 +22,7 @@ export interface FacePart {
  * @param rings  shares falling, above 0 and at most 1; a share of 1 gives the whole face that shade
  */
 export function ringed({ corners, shade }: FacePart, rings: readonly FaceRing[]): readonly FacePart[] {
-  const middle = scalePoint(corners.reduce(addPoints, ORIGIN), surd(rational(1, corners.length)));
+  const middle = middleOf(corners);
   const parts: FacePart[] = [];
   let [outer, current] = [corners, shade];
   for (const ring of rings) {

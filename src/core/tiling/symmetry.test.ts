@@ -3,7 +3,9 @@ import { pointsIn, reducedLattice, spanOf } from '../exact/lattice.ts';
 import { addPoints, direction, type Point, scalePoint } from '../exact/plane.ts';
 import { rational } from '../exact/rational.ts';
 import { surd, surdText } from '../exact/surd.ts';
+import { ARCHIMEDEAN } from './forms/archimedean.ts';
 import { basket, bricks, hexagons, octagons, rhombus, triangles, twoSquares } from './forms/families.ts';
+import { TWO_KINDS } from './forms/two-kinds.ts';
 import { planeGroup } from './symmetry.ts';
 import { buildTiling, type Tiling, type TilingForm, turnTiling } from './tiling-form.ts';
 
@@ -55,10 +57,20 @@ describe('planeGroup', () => {
     ['AAAA|AAAA|AAAA', 'p4mm'],
     ['ABAB|CDCD', 'p2mm'],
     ['AAB|AAB', 'p2mm'],
+    ['BBBBBB|BABBBB|BBBBBB|BBBBAB|BBBBBB|BBABBB|BBBBBB|BBBBBA', 'p2gg'],
   ])('of squares in shades %s is %s, whatever cell is given', (rows, group) => {
     const { tiling, kindOf } = squares(rows.split('|'));
     expect(planeGroup(tiling, kindOf)).toBe(group);
     expect(planeGroup(turnTiling(tiling, 5), kindOf)).toBe(group);
+  });
+
+  it('of three turns only, with and without mirrors', () => {
+    const alternate = (form: TilingForm, from: number) =>
+      planeGroup(buildTiling(form), (face) => (face >= from && face < from + 6 ? face % 2 : 'other'));
+    // Six triangles round a point in two shades in turn: mirrors run through them, along the lattice's shortest vectors.
+    expect(alternate(TWO_KINDS['3.3.3.3.3.3 + 3.3.4.3.4'], 0)).toBe('p31m');
+    // Six triangles round a hexagon in a tiling that has a hand.
+    expect(alternate(ARCHIMEDEAN['3.3.3.3.6'], 1)).toBe('p3');
   });
 
   it('is not looked for in very large cells', () => {

@@ -1,6 +1,6 @@
 import { latticePoint, type PlaneLattice, reduce, reducedLattice, spanOf } from '../exact/lattice.ts';
-import { addPoints, dot, ORIGIN, type Point, scalePoint } from '../exact/plane.ts';
-import { isWhole, type Rational, rational } from '../exact/rational.ts';
+import { addPoints, dot, middleOf, type Point, subtractPoints } from '../exact/plane.ts';
+import { gcd, isWhole, rational } from '../exact/rational.ts';
 import {
   addSurds,
   equalSurds,
@@ -40,7 +40,8 @@ type Linear = readonly [number, number, number, number];
 /** A map of the plane onto itself that carries a tiling onto itself, in steps of its lattice. */
 interface Carrying {
   readonly linear: Linear;
-  readonly shift: readonly [Surd, Surd];
+  /** In steps of the lattice, 0 ≤ x, y < 1. */
+  readonly shift: Point;
 }
 
 /** Most faces of a cell whose symmetry is looked for. */
@@ -71,11 +72,11 @@ export function planeGroup(
   // It repeats in less than the cell that was given: the smallest cell is looked at instead.
   const lattice = spanOf(
     reduced.lattice,
-    finer.map(({ shift }) => shift.map((part) => rationalOf(part)!) as [Rational, Rational]),
+    finer.map(({ shift }) => [rationalOf(shift.x)!, rationalOf(shift.y)!] as const),
   );
   const seen = new Set<string>();
   const kept = reduced.faces.flatMap((corners, face) => {
-    const name = placeName(middleOf(corners), lattice);
+    const name = nameOf(inSteps(middleOf(corners), lattice));
     if (seen.has(name)) return [];
     seen.add(name);
     return [{ corners, kind: kinds[face]! }];
@@ -90,42 +91,33 @@ export function planeGroup(
   );
 }
 
-function middleOf(corners: readonly Point[]): Point {
-  return scalePoint(corners.reduce(addPoints, ORIGIN), surd(rational(1, corners.length)));
-}
-
-function placeName(point: Point, lattice: PlaneLattice): string {
+/** Where a point lies in a cell, in steps of the lattice. */
+function inSteps(point: Point, lattice: PlaneLattice): Point {
   const { u, v } = reduce(point, lattice);
-  return `${surdText(u)};${surdText(v)}`;
+  return { x: u, y: v };
 }
 
-/** All maps, up to the lattice, that carry faces onto faces of their kind and corners onto corners. */
+/** All maps, up to the lattice, that carry every face onto one of its kind. */
 function mapsOf({ lattice, faces }: Tiling, kinds: readonly string[]): readonly Carrying[] {
-  const within = (point: Point) => {
-    const { u, v } = reduce(point, lattice);
-    return [u, v] as const;
-  };
-  const middles = faces.map((corners) => within(middleOf(corners)));
-  const known = new Map(middles.map((middle, face) => [nameOf(middle), kinds[face]!]));
-  const corners = [
-    ...new Map(
-      faces.flat().map((corner) => {
-        const at = within(corner);
-        return [nameOf(at), at] as const;
-      }),
-    ).values(),
-  ];
-  const places = new Set(corners.map(nameOf));
+  const middles = faces.map((corners) => inSteps(middleOf(corners), lattice));
+  const outlines = faces.map((corners) => corners.map((corner) => inSteps(corner, lattice)));
+  // A face is known by its middle; its kind and its corners, in no order, have to be those of the one that comes there.
+  const lookOf = (kind: string, corners: readonly Point[]) =>
+    `${kind}: ${corners.map(nameOf).sort().join(' ')}`;
+  const looks = new Map(
+    middles.map((middle, face) => [nameOf(middle), lookOf(kinds[face]!, outlines[face]!)]),
+  );
   const rarest = rarestOf(kinds);
   const from = middles[kinds.indexOf(rarest)]!;
   return isometries(lattice).flatMap((linear) =>
     middles.flatMap((to, face) => {
       if (kinds[face] !== rarest) return [];
-      const shift = minus(to, applied(linear, from));
-      const image = (place: readonly [Surd, Surd]) => nameOf(folded(plus(applied(linear, place), shift)));
-      const fits =
-        middles.every((middle, each) => known.get(image(middle)) === kinds[each]) &&
-        corners.every((corner) => places.has(image(corner)));
+      const shift = subtractPoints(to, applied(linear, from));
+      const image = (place: Point) => folded(addPoints(applied(linear, place), shift));
+      const fits = middles.every((middle, each) => {
+        const there = looks.get(nameOf(image(middle)));
+        return there !== undefined && there === lookOf(kinds[each]!, outlines[each]!.map(image));
+      });
       return fits ? [{ linear, shift: folded(shift) }] : [];
     }),
   );
@@ -137,28 +129,20 @@ function rarestOf(kinds: readonly string[]): string {
   return [...counts].reduce((best, each) => (each[1] < best[1] ? each : best))[0];
 }
 
-function nameOf([u, v]: readonly [Surd, Surd]): string {
-  return `${surdText(u)};${surdText(v)}`;
+function nameOf({ x, y }: Point): string {
+  return `${surdText(x)};${surdText(y)}`;
 }
 
-function applied([a, b, c, d]: Linear, [u, v]: readonly [Surd, Surd]): readonly [Surd, Surd] {
-  return [
-    addSurds(scaleSurd(u, rational(a)), scaleSurd(v, rational(c))),
-    addSurds(scaleSurd(u, rational(b)), scaleSurd(v, rational(d))),
-  ];
+function applied([a, b, c, d]: Linear, { x, y }: Point): Point {
+  return {
+    x: addSurds(scaleSurd(x, rational(a)), scaleSurd(y, rational(c))),
+    y: addSurds(scaleSurd(x, rational(b)), scaleSurd(y, rational(d))),
+  };
 }
 
-function plus(a: readonly [Surd, Surd], b: readonly [Surd, Surd]): readonly [Surd, Surd] {
-  return [addSurds(a[0], b[0]), addSurds(a[1], b[1])];
-}
-
-function minus(a: readonly [Surd, Surd], b: readonly [Surd, Surd]): readonly [Surd, Surd] {
-  return [subtractSurds(a[0], b[0]), subtractSurds(a[1], b[1])];
-}
-
-function folded([u, v]: readonly [Surd, Surd]): readonly [Surd, Surd] {
+function folded({ x, y }: Point): Point {
   const fold = (part: Surd) => subtractSurds(part, surd(rational(floorSurd(part))));
-  return [fold(u), fold(v)];
+  return { x: fold(x), y: fold(y) };
 }
 
 /** Linear maps that keep a reduced lattice and all lengths; in such a one they have no entries but −1, 0 and 1. */
@@ -201,7 +185,7 @@ function named(maps: readonly Carrying[], lattice: PlaneLattice): PlaneGroup {
   if (order === 3) {
     if (turning.length === 0) return 'p3';
     // A mirror along a shortest vector of the lattice leaves some threefold centres beside it.
-    const [axis] = turning[0]!.along(lattice);
+    const axis = latticePoint(lattice, turning[0]!.axis);
     return equalSurds(dot(axis, axis), dot(lattice[0], lattice[0])) ? 'p31m' : 'p3m1';
   }
   if (order === 2) {
@@ -219,37 +203,31 @@ interface Reflection {
   readonly mirror: boolean;
   /** Whether the lattice has points between those on the axis and beside it. */
   readonly centred: boolean;
-  /** The smallest vector of a lattice along the axis. */
-  readonly along: (lattice: PlaneLattice) => readonly [Point];
+  /** The smallest vector of the lattice along the axis, in its steps. */
+  readonly axis: readonly [number, number];
 }
 
 /**
  * A reflection done twice moves by (M + 1)t along its axis: it is a mirror when some vector of the lattice, done twice
  * likewise, takes that back.
  */
-function reflectionOf({ linear: [a, b, c, d], shift }: Carrying): Reflection {
+function reflectionOf({ linear, shift }: Carrying): Reflection {
+  const [a, b, c, d] = linear;
+  // What the lattice's vectors come to, done twice: whole multiples of one along the axis.
   const columns = [[a + 1, b] as const, [c, d + 1] as const];
-  const [x, y] = columns.find(([i, j]) => i !== 0 || j !== 0)!;
-  const common = gcdOf(x, y);
-  const axis = [x / common, y / common] as const;
-  const times = columns.map(([i, j]) => (axis[0] === 0 ? j / axis[1] : i / axis[0]));
-  const step = gcdOf(times[0]!, times[1]!);
-  const twice = [
-    addSurds(applied([a, b, c, d], shift)[0], shift[0]),
-    addSurds(applied([a, b, c, d], shift)[1], shift[1]),
-  ] as const;
-  const along =
-    axis[0] === 0 ? scaleSurd(twice[1], rational(1, axis[1])) : scaleSurd(twice[0], rational(1, axis[0]));
-  const steps = rationalOf(scaleSurd(along, rational(1, step)));
-  return {
-    mirror: steps !== undefined && isWhole(steps),
-    centred: step === 1,
-    along: (lattice) => [latticePoint(lattice, axis)],
-  };
+  const [i, j] = columns.find(([x, y]) => x !== 0 || y !== 0)!;
+  const common = gcdOf(i, j);
+  const axis = [i / common, j / common] as const;
+  const level = axis[0] !== 0;
+  const [one, other] = columns.map(([x, y]) => (level ? x / axis[0] : y / axis[1])) as [number, number];
+  const step = gcdOf(one, other);
+  const twice = addPoints(applied(linear, shift), shift);
+  const steps = rationalOf(
+    scaleSurd(level ? twice.x : twice.y, rational(1, step * (level ? axis[0] : axis[1]))),
+  );
+  return { mirror: steps !== undefined && isWhole(steps), centred: step === 1, axis };
 }
 
 function gcdOf(a: number, b: number): number {
-  let [x, y] = [Math.abs(a), Math.abs(b)];
-  while (y !== 0) [x, y] = [y, x % y];
-  return x;
+  return Number(gcd(BigInt(a), BigInt(b)));
 }

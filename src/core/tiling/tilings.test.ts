@@ -166,6 +166,18 @@ describe('colours by neighbours', () => {
   });
 });
 
+describe('colours by neighbours in large cells', () => {
+  it.each<[string, TilingForm, number]>([
+    ['basket of 12', basket(12), 3],
+    ['rows of 12 and 12', rows(12, 12), 3],
+    ['rows of 11 and 12', rows(11, 12), 3],
+  ])('%s are found without trying for ever', (_, form, most) => {
+    const tiling = buildTiling(form);
+    const colours = byNeighbours(tiling, foldTiling(tiling))!;
+    expect(colours.classes).toBeLessThanOrEqual(most);
+  });
+});
+
 describe('rings in faces', () => {
   const rings = [
     { share: rational(1), shade: 3 },

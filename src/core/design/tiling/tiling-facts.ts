@@ -89,9 +89,10 @@ function colouredGroup(
 export function missesOfTiling(spec: TilingSpec, unit: RepeatUnit): number {
   const { form, dual, size, measured, rings } = spec;
   if ((form.kind !== 'regular' && form.kind !== 'two-kinds') || dual) return 0;
-  // Rings have vertices of their own: without them the tiling is looked at itself.
+  // Rings have vertices of their own: without them, in the same size, the tiling is looked at itself.
   const plain = rings.length === 0 ? unit : compileTiling({ ...spec, rings: [] }, unit.content.shades);
-  const { content, pitch } = plain;
+  const { content } = plain;
+  const { pitch } = unit;
   if (content.kind !== 'partition') throw new Error(`expected a partition, got ${content.kind}`);
   const strange = configurations(content).filter((name) => !form.name.split(/, | \+ /).includes(name)).length;
   if (measured !== 'side') return strange;
