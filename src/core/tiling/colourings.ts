@@ -52,7 +52,8 @@ const TRIED = { shades: 6, cells: 4 } as const;
 
 /**
  * The fewest shades with which no two faces that share an edge are alike, on the fewest cells that allow it: three for
- * hexagons, on a cell of three of them.
+ * hexagons, on a cell of three of them. The search for a number of shades is cut short (`MOST_STEPS`), so in cells of
+ * many faces a number that would do may be passed over.
  *
  * @returns undefined where six shades on four cells will not do
  */
