@@ -8,6 +8,7 @@ import {
   type Surd,
   subtractSurds,
   surd,
+  surdText,
   ZERO_SURD,
 } from './surd.ts';
 
@@ -18,6 +19,11 @@ export interface Point {
 }
 
 export const ORIGIN: Point = { x: ZERO_SURD, y: ZERO_SURD };
+
+/** The same text for points that are the same, and for no others. */
+export function pointName({ x, y }: Point): string {
+  return `${surdText(x)};${surdText(y)}`;
+}
 
 export function addPoints(a: Point, b: Point): Point {
   return { x: addSurds(a.x, b.x), y: addSurds(a.y, b.y) };

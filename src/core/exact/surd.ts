@@ -130,7 +130,7 @@ export function divideSurds(a: Surd, b: Surd): Surd {
   return scaleSurd(top, divide(ONE, divisor));
 }
 
-function smallestPrime(value: bigint): bigint {
+export function smallestPrime(value: bigint): bigint {
   for (let prime = 2n; prime * prime <= value; prime += 1n) if (value % prime === 0n) return prime;
   return value;
 }
@@ -181,6 +181,11 @@ export function signOf(value: Surd): -1 | 0 | 1 {
     if (low > 0n) return 1;
     if (high < 0n) return -1;
   }
+}
+
+/** A double near a surd, off by at most 2^−48 of the sum of its terms' sizes: enough to draw with, and soon known. */
+export function nearNumber(value: Surd): number {
+  return roughly(value).sum;
 }
 
 function roughly({ terms }: Surd): { sum: number; size: number } {
