@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../tests/sample-design.ts';
+import { checkDesign } from '../core/design/check-design.ts';
 import { asPlaid, type Design } from '../core/design/design-schema.ts';
 import { formatThreadCount } from '../core/formats/thread-count.ts';
 import { removeBand, setCount } from '../core/thread/edit-bands.ts';
-import { type BenchAction, type BenchState, openBench, reduceBench } from './bench-state.ts';
+import { type BenchAction, type BenchState, openBench, reduceBench, verdictOf } from './bench-state.ts';
 import {
   addColourway,
   bandsUsing,
@@ -146,5 +147,19 @@ describe('edits of a design', () => {
     expect(removeShade('G', undefined)(DESIGN)).toBe(DESIGN);
     const one = sampleDesign('warp: A4');
     expect(removeShade('A', undefined)(one)).toBe(one);
+  });
+});
+
+describe('the verdict on the bench', () => {
+  it('is none at first, then that of the check, and Open where nothing can be made', () => {
+    expect(verdictOf(OPEN)).toBeUndefined();
+    const report = checkDesign(DESIGN);
+    const checked = reduceBench(OPEN, { kind: 'report', report });
+    expect(verdictOf(checked)).toBe(report.verdict);
+    const unmade = reduceBench(checked, { kind: 'unmade', sentence: 'Not closed yet.' });
+    expect(verdictOf(unmade)).toBe('Open');
+    // What was found of other numbers is not said of these.
+    expect(unmade.report).toBeUndefined();
+    expect(verdictOf(reduceBench(unmade, { kind: 'report', report }))).toBe(report.verdict);
   });
 });

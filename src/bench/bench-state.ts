@@ -35,6 +35,8 @@ export interface BenchState {
   readonly step: Step;
   readonly selection: Selection | undefined;
   readonly report: RepeatReport | undefined;
+  /** Why the check could say nothing of these numbers: a sentence. */
+  readonly unmade: string | undefined;
   /** Why there is no cloth: a sentence. */
   readonly problem: string | undefined;
 }
@@ -47,6 +49,7 @@ export type BenchAction =
   | { readonly kind: 'saving'; readonly saved: SavedState }
   | { readonly kind: 'stored'; readonly design: Design; readonly version: number; readonly at: string }
   | { readonly kind: 'report'; readonly report: RepeatReport }
+  | { readonly kind: 'unmade'; readonly sentence: string }
   | { readonly kind: 'problem'; readonly problem: string | undefined };
 
 export interface OpenedDesign {
@@ -68,6 +71,7 @@ export function openBench({ id, range, version, updatedAt, document }: OpenedDes
     step: 'Build',
     selection: undefined,
     report: undefined,
+    unmade: undefined,
     problem: undefined,
   };
 }
@@ -97,12 +101,20 @@ export function reduceBench(state: BenchState, action: BenchAction): BenchState 
       return { ...state, stored: action.design, version: action.version, saved };
     }
     case 'report':
-      return { ...state, report: action.report };
+      return { ...state, report: action.report, unmade: undefined };
+    case 'unmade':
+      // What was found before is of other numbers.
+      return { ...state, report: undefined, unmade: action.sentence };
     case 'problem':
       return state.problem === action.problem ? state : { ...state, problem: action.problem };
     default:
       return action satisfies never;
   }
+}
+
+/** The verdict on the bench, once there is one: what cannot be made does not repeat. */
+export function verdictOf({ report, unmade }: BenchState): RepeatReport['verdict'] | undefined {
+  return unmade === undefined ? report?.verdict : 'Open';
 }
 
 /** Puts in another history; a selection that has lost its band goes, and what is new waits to be saved. */

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
-import { isWoven } from '../core/design/design-schema.ts';
+import { isTiling, isWoven } from '../core/design/design-schema.ts';
 import { startAutosave } from './autosave.ts';
 import type { OpenedDesign, Step } from './bench-state.ts';
 import { openDesign, useBench, useBenchState, useDesign } from './bench-store.ts';
@@ -13,6 +13,7 @@ import { ColourwaysView } from './colourways-view.tsx';
 import { Corner } from './corner.tsx';
 import { railsOf } from './design-edits.ts';
 import { DraftView } from './draft-view.tsx';
+import { GrowthView } from './growth-view.tsx';
 import { Header } from './header.tsx';
 import { useBenchKeys } from './keys.ts';
 import { KeysDialog } from './keys-dialog.tsx';
@@ -49,6 +50,11 @@ function OpenBench() {
   const colourways = useCloth((cloth) => cloth.sideBySide) && step === 'Colours';
   const design = useDesign();
   const draft = useCloth((cloth) => cloth.draft) && step === 'Build' && isWoven(design);
+  const growing =
+    useCloth((cloth) => cloth.growing) &&
+    step === 'Build' &&
+    isTiling(design) &&
+    design.construction.form.kind === 'grown';
   const Shown = PANELS[step];
   useEffect(startAutosave, []);
   useRepeatCheck();
@@ -65,10 +71,12 @@ function OpenBench() {
             <ColourwaysView />
           ) : draft ? (
             <DraftView />
+          ) : growing ? (
+            <GrowthView />
           ) : (
             <ClothWithRails />
           )}
-          <MeasureLine looking={step !== 'Send' && !colourways && !draft} />
+          <MeasureLine looking={step !== 'Send' && !colourways && !draft && !growing} />
         </div>
         <div className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
           <Shown />

@@ -29,14 +29,14 @@ import { YarnPart } from './yarn-part.tsx';
 export function CheckPanel() {
   const design = useDesign();
   const report = useBenchState((state) => state.report);
-  const problem = useBenchState((state) => state.problem);
+  const problem = useBenchState((state) => state.problem ?? state.unmade);
   return (
     <Panel title="Check" purpose="Does it repeat, why, and at what cost in pixels?">
       {problem !== undefined && <p className="rounded-lg bg-madder-pale px-3 py-2 text-madder">{problem}</p>}
-      {report === undefined ? (
-        <p className="text-ash">Checking…</p>
-      ) : (
+      {report !== undefined ? (
         <Proof design={design} report={report} />
+      ) : (
+        problem === undefined && <p className="text-ash">Checking…</p>
       )}
       {isWoven(design) && problem === undefined && <WeaveFactsPart design={design} />}
       {isWoven(design) && <YarnPart design={design} />}

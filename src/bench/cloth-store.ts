@@ -3,6 +3,7 @@ import type { Proof } from '../core/colour/proof.ts';
 import { PLAIN_THREADS } from '../core/paint/thread-light.ts';
 import { type ClothMarks, NO_MARKS } from '../core/thread/mark-cells.ts';
 import type { Camera, RepeatSize, Size } from './cloth-camera.ts';
+import type { TilingPlace } from './tiling-places.ts';
 
 export const CLOTH_LOOKS = ['auto', 'flat', 'threads', 'finished'] as const;
 export type ClothLook = (typeof CLOTH_LOOKS)[number];
@@ -38,6 +39,10 @@ export interface ClothView {
   readonly light: number;
   /** Whether threads are as thick as their yarn, else they fill their space. */
   readonly yarnThick: boolean;
+  /** What of a tiling is chosen on the cloth. */
+  readonly place: TilingPlace | undefined;
+  /** Whether a tiling that is grown shows its patch instead of the cloth. */
+  readonly growing: boolean;
 }
 
 export const useCloth = create<ClothView>(() => ({
@@ -58,6 +63,8 @@ export const useCloth = create<ClothView>(() => ({
   look: 'auto',
   light: PLAIN_THREADS.light,
   yarnThick: false,
+  place: undefined,
+  growing: false,
 }));
 
 const CALIBRATION = 'vetro-pixels-per-mm';

@@ -3,7 +3,6 @@ import { seenFromBehind } from '../core/design/behind.ts';
 import { pitchOf } from '../core/design/compile-design.ts';
 import { type Design, isPlaid } from '../core/design/design-schema.ts';
 import { threadCount } from '../core/thread/sequence.ts';
-import { followPointer } from '../kit/follow-pointer.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
 import { AngleHandle } from './angle-handle.tsx';
 import { useBenchState, useDesign } from './bench-store.ts';
@@ -23,6 +22,8 @@ import {
 import { useCloth } from './cloth-store.ts';
 import { sequenceOf } from './design-edits.ts';
 import { type Box, drawCloth } from './draw-cloth.ts';
+import { panCloth } from './pan-cloth.ts';
+import { TilingHand } from './tiling-hand.tsx';
 import { useClothPainter } from './use-cloth-painter.ts';
 import { useThreadLook } from './use-thread-look.ts';
 
@@ -122,9 +123,10 @@ export function Cloth() {
         role="img"
         aria-label={`Cloth of ${design.name}`}
         className="-outline-offset-4 block h-full w-full cursor-grab active:cursor-grabbing"
-        onPointerDown={startPan}
+        onPointerDown={(event) => panCloth(event)}
       />
       <AngleHandle />
+      <TilingHand />
       {problem !== undefined && (
         <p
           role="alert"
@@ -149,19 +151,6 @@ function boxOf(
 ): Box {
   const [width, height] = [threads.ends * stepX, threads.picks * stepY];
   return { left: camera.x, top: camera.y - height, width, height };
-}
-
-function startPan(event: React.PointerEvent<HTMLCanvasElement>): void {
-  if (event.button !== 0 && event.button !== 1) return;
-  let last = { x: event.clientX, y: event.clientY };
-  followPointer(event, (moved) => {
-    const { camera } = useCloth.getState();
-    if (camera === undefined) return;
-    const x = camera.x + moved.clientX - last.x;
-    const y = camera.y + moved.clientY - last.y;
-    last = { x: moved.clientX, y: moved.clientY };
-    useCloth.setState({ camera: settleCamera({ ...camera, x, y }) });
-  });
 }
 
 function useWheel(host: React.RefObject<HTMLDivElement | null>, pixelRatio: number, threads: boolean): void {

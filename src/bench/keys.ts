@@ -45,6 +45,14 @@ export const KEYS: readonly {
     ],
   },
   {
+    where: 'On a tiling',
+    keys: [
+      ['Click', 'choose a face, a side or a corner'],
+      ['Arrows', 'move a corner that can be dragged'],
+      ['Enter on a side', 'grow a patch there'],
+    ],
+  },
+  {
     where: 'On a draft',
     keys: [
       ['Arrows', 'go over the drawdown'],

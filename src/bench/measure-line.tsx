@@ -9,6 +9,7 @@ import { parseResolution } from '../core/units/resolution.ts';
 import { SelectField } from '../kit/select-field.tsx';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
 import { lengthText, sizeText } from '../wording/measures.ts';
+import { verdictOf } from './bench-state.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { CalibrateDialog } from './calibrate-dialog.tsx';
 import { zoomToPixels, zoomToThree, zoomToTrueSize } from './cloth-actions.ts';
@@ -22,6 +23,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
   const design = useDesign();
   const repeat = useCloth((cloth) => cloth.repeat);
   const report = useBenchState((state) => state.report);
+  const verdict = useBenchState(verdictOf);
   const perEnd = useCloth((cloth) => cloth.camera?.perEnd);
   const proof = useCloth((cloth) => cloth.proof);
   const behind = useCloth((cloth) => cloth.behind);
@@ -61,7 +63,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
           </span>
         )}
         <span aria-live="polite" className="font-text text-[14px]">
-          {report !== undefined && <VerdictMark verdict={report.verdict} />}
+          {verdict !== undefined && <VerdictMark verdict={verdict} />}
         </span>
       </div>
       {looking && behind && isWoven(design) && <span className="font-text text-weld">From behind</span>}

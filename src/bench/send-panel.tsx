@@ -2,6 +2,7 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { type Design, isPlaid, isTiling, isWoven } from '../core/design/design-schema.ts';
+import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../core/error.ts';
 import { parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
 import { Choice } from '../kit/choice.tsx';
@@ -31,6 +32,7 @@ const NAMES: Readonly<Record<SendFile, string>> = {
   svg: 'SVG',
   txt: 'Counts',
   csv: 'CSV',
+  faces: 'Faces',
   wif: 'WIF',
   json: 'Design',
   draft: 'Draft',
@@ -44,6 +46,7 @@ const FOR: Readonly<Record<SendFile, string>> = {
   svg: 'A drawing at true size, sharp at any scale.',
   txt: 'Thread counts or widths as text, which Vetro and people read.',
   csv: 'Bands as a table: shade, colour, count or width, pivot.',
+  faces: 'The corners of every face as a table, as decimals and exactly (CSV).',
   wif: 'Threading, tie-up, treadling and colours in the open weave format (WIF 1.1).',
   draft: 'Structure, threading, tie-up and treadling as a drawing (SVG).',
   paper: 'The structure on squared paper, a heavier line every eight (PNG).',
@@ -123,7 +126,8 @@ export function SendPanel() {
 /** A tiling has no threads to count, a stripe no weave. */
 function isSent(file: SendFile, design: Design): boolean {
   if (isStructure(file)) return false;
-  return !isTiling(design) || file === 'png' || file === 'svg' || file === 'json';
+  if (file === 'png' || file === 'svg' || file === 'json') return true;
+  return isTiling(design) === (file === 'faces');
 }
 
 function PerThread() {
@@ -163,6 +167,27 @@ function PictureWish() {
             return `${lengthText(sheet.width, unit)} × ${lengthText(sheet.height, unit)} ${unit}`;
           }}
           onChange={(size) => useSend.setState({ size })}
+        />
+      )}
+      {wish.file === 'png' && !isPlaid(design) && (
+        <Choice
+          label="Colours that share a pixel are mixed"
+          value={wish.mixing}
+          options={[
+            { value: 'light', text: 'As light' },
+            { value: 'bytes', text: 'As stored values' },
+          ]}
+          onChange={(mixing) => useSend.setState({ mixing })}
+        />
+      )}
+      {wish.file === 'svg' && isTiling(design) && (
+        <NumberField
+          label="Faces run under their neighbours by"
+          text={wish.underlap}
+          resolve={(text) =>
+            text.trim() === '' ? 'as far as does no harm' : `${lengthText(parseLengthOrNone(text), 'mm')} mm`
+          }
+          onChange={(underlap) => useSend.setState({ underlap })}
         />
       )}
       {wish.file === 'png' && isPlaid(design) && (

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import type { Mixing } from '../core/colour/mixing.ts';
 import { type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
 import type { Rectangle } from '../core/exact/vector.ts';
 import { type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
@@ -11,6 +12,7 @@ export const SEND_FILES = [
   'svg',
   'txt',
   'csv',
+  'faces',
   'wif',
   'json',
   'draft',
@@ -27,8 +29,12 @@ export interface SendWish {
   readonly scale: 'thread' | 'dpi';
   readonly perThread: string;
   readonly size: string;
+  /** How far faces run under their neighbours in an SVG; empty: as far as does no harm. */
+  readonly underlap: string;
   /** How the threads of woven cloth look in a PNG. */
   readonly drawn: Drawn;
+  /** How colours that share a pixel of a PNG are mixed. */
+  readonly mixing: Mixing;
   /** Name of a colourway; empty: as it is. */
   readonly colourway: string;
 }
@@ -39,7 +45,9 @@ export const useSend = create<SendWish>(() => ({
   scale: 'dpi',
   perThread: '4',
   size: '300 x 300 mm',
+  underlap: '',
   drawn: 'flat',
+  mixing: 'light',
   colourway: '',
 }));
 
@@ -66,6 +74,7 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   svg: 'tile.svg',
   txt: 'counts.txt',
   csv: 'counts.csv',
+  faces: 'faces.csv',
   wif: 'draft.wif',
   json: 'design.json',
   draft: 'draft.svg',
@@ -80,9 +89,11 @@ export function addressOf(id: string, wish: SendWish, design: Design): string {
   if (wish.file === 'png') {
     if (byThread(wish, design)) query.set('perThread', wish.perThread);
     else query.set('dpi', design.resolution);
+    if (wish.mixing !== 'light') query.set('mixing', wish.mixing);
     if (drawnAs(wish, design) !== 'flat') query.set('drawn', wish.drawn);
   }
   if (wish.file === 'paper' || wish.file === 'texture') query.set('perThread', wish.perThread);
+  if (wish.file === 'svg' && wish.underlap !== '') query.set('underlap', wish.underlap);
   if (wish.colourway !== '') query.set('colourway', wish.colourway);
   if (wish.what === 'sheet' && isPicture(wish.file)) query.set('size', wish.size);
   return `/api/designs/${id}/files/${FILE_NAMES[wish.file]}?${query}`;

@@ -12,6 +12,8 @@ const WISH: SendWish = {
   scale: 'dpi',
   perThread: '4',
   size: '300 x 200 mm',
+  underlap: '',
+  mixing: 'light',
   drawn: 'flat',
   colourway: '',
 };

@@ -38,7 +38,7 @@ export function Steps() {
   );
 }
 
-function stateOf(step: Step, { history, report, problem }: BenchState): string {
+function stateOf(step: Step, { history, report, problem, unmade }: BenchState): string {
   const { shades, colourways, construction, lay, resolution } = history.present;
   switch (step) {
     case 'Colours':
@@ -56,7 +56,7 @@ function stateOf(step: Step, { history, report, problem }: BenchState): string {
         : `Straight, ${toDecimal(ends, 3)} × ${toDecimal(picks, 3)} ${per}`;
     }
     case 'Check':
-      return problem === undefined
+      return problem === undefined && unmade === undefined
         ? (report?.verdict ?? 'Checking…')
         : construction.kind === 'plaid'
           ? 'Cannot be woven'

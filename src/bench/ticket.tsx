@@ -6,6 +6,7 @@ import { crossingName } from '../wording/crossing.ts';
 import { linesText } from '../wording/lines.ts';
 import { sizeText } from '../wording/measures.ts';
 import { tilingText } from '../wording/tiling-words.ts';
+import { verdictOf } from './bench-state.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { sequenceOf } from './design-edits.ts';
@@ -20,6 +21,7 @@ export function Ticket() {
   const design = useDesign();
   const range = useBenchState((state) => state.range);
   const report = useBenchState((state) => state.report);
+  const verdict = useBenchState(verdictOf);
   const shown = useCloth((cloth) => cloth.ticket);
   const facts = useThreadFacts();
   if (!shown) return null;
@@ -65,7 +67,7 @@ export function Ticket() {
             />
           ))}
         </div>
-        {report !== undefined && <VerdictMark verdict={report.verdict} />}
+        {verdict !== undefined && <VerdictMark verdict={verdict} />}
       </div>
     </aside>
   );

@@ -8,17 +8,20 @@ import { valueIfAny } from '../wording/attempt.ts';
 import { percentText } from '../wording/measures.ts';
 import { Measure } from './panel.tsx';
 
+/** Most faces of a repeat whose facts are counted beside the cloth. */
+const MOST = 20_000;
+
 const BARS = ['Cloth'];
 
 /** What a tiling is, exactly: its proof, its vertices, and how much there is of each shade. */
 export function TilingFactsPart({ design }: { design: TilingDesign }) {
-  const facts = useMemo(() => valueIfAny(() => tilingFacts(design)), [design]);
+  const facts = useMemo(() => valueIfAny(() => tilingFacts(design, MOST)), [design]);
   const parts = useMemo(
     () => facts?.shares.map(({ shade, share }) => ({ ...shade, sizes: [surdToNumber(share)] })) ?? [],
     [facts],
   );
   if (facts === undefined) return null;
-  const { proof, cell, configurations, group, colouredGroup, classes, faces, shares } = facts;
+  const { proof, cell, configurations, group, colouredGroup, classes, faces, shares, vanished } = facts;
   return (
     <section aria-label="Tiling" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Tiling</h3>
@@ -33,6 +36,11 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
         </Measure>
         <Measure name="Kinds of faces">{classes}</Measure>
         <Measure name="Faces in one repeat">{faces}</Measure>
+        {vanished > 0 && (
+          <Measure name="Of them gone in the gaps">
+            <span className="text-weld">{vanished}</span>
+          </Measure>
+        )}
       </dl>
       <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={44} />
       <table className="w-full border-collapse text-right">
@@ -45,7 +53,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
         </thead>
         <tbody className="numbers">
           {shares.map(({ shade, share }) => (
-            <tr key={shade.key} className="border-rule border-t">
+            <tr key={shade.name} className="border-rule border-t">
               <td className="py-1 text-left">
                 <ShadeName shade={shade} />
               </td>

@@ -33,11 +33,23 @@ interface Wish {
   readonly view: Size;
 }
 
+/** A piece as the worker painted it. */
+interface Painted extends Omit<Patch, 'serial'> {
+  readonly piece: Piece;
+  readonly repeat: { readonly ends: number; readonly picks: number };
+}
+
+/** Milliseconds of painting from which the next piece is shown coarsely first, and how coarsely. */
+const SLOW = 150;
+const COARSE = 4;
+
 /** Keeps a painted piece of the cloth for what is looked at; the newest wish wins. */
 export function useClothPainter(wish: Wish | undefined): Patch | undefined {
   const [patch, setPatch] = useState<Patch>();
   const painted = useRef<{ readonly wish: Wish; readonly piece: Piece }>(undefined);
   const ask = useRef<(wish: Wish) => void>(undefined);
+  const asked = useRef<Wish>(undefined);
+  const lasted = useRef(0);
   useEffect(() => {
     const worker = openClothWorker();
     const paint = async (next: Wish) => {
@@ -52,9 +64,31 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
         proof: next.proof,
         marks: next.marks,
         ...piece,
+        coarse: 1,
       };
-      const answer = await worker.paint(order);
-      return 'problem' in answer ? answer : { bitmap: answer.value, geometry, piece, repeat: measured.value };
+      const paintBy = async (coarse: number) => {
+        const answer = await worker.paint({ ...order, coarse });
+        return 'problem' in answer
+          ? answer
+          : { bitmap: answer.value, geometry, piece, repeat: measured.value };
+      };
+      if (lasted.current > SLOW) {
+        const coarse = await paintBy(COARSE);
+        if (!('problem' in coarse)) show(coarse, undefined);
+      }
+      const began = performance.now();
+      const fine = await paintBy(1);
+      lasted.current = performance.now() - began;
+      return fine;
+    };
+    const show = ({ repeat, ...fresh }: Painted, done: Wish | undefined) => {
+      // What is shown coarsely is still wished for.
+      if (done !== undefined) painted.current = { wish: done, piece: fresh.piece };
+      if (!sameRepeat(useCloth.getState().repeat, repeat)) useCloth.setState({ repeat });
+      setPatch((old) => {
+        old?.bitmap.close();
+        return { ...fresh, serial: (old?.serial ?? 0) + 1 };
+      });
     };
     ask.current = latest(
       paint,
@@ -63,13 +97,7 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
           dispatch({ kind: 'problem', problem: result.problem });
           return;
         }
-        const { repeat, ...fresh } = result;
-        painted.current = { wish: next, piece: result.piece };
-        if (!sameRepeat(useCloth.getState().repeat, repeat)) useCloth.setState({ repeat });
-        setPatch((old) => {
-          old?.bitmap.close();
-          return { ...fresh, serial: (old?.serial ?? 0) + 1 };
-        });
+        show(result, next);
         dispatch({ kind: 'problem', problem: undefined });
       },
       (error) => {
@@ -85,6 +113,9 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
   useEffect(() => {
     if (wish === undefined || wish.view.width === 0) return;
     if (!needsPaint(painted.current, wish, patch?.geometry)) return;
+    // A coarse piece comes while the fine one is still on its way.
+    if (asked.current === wish) return;
+    asked.current = wish;
     ask.current?.(wish);
   }, [wish, patch]);
   return patch;

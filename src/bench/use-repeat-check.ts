@@ -20,6 +20,7 @@ export function useRepeatCheck(): void {
       async (next: Design): Promise<Attempt<RepeatReport>> => worker.check(next),
       (answer) => {
         if ('value' in answer) dispatch({ kind: 'report', report: answer.value });
+        else dispatch({ kind: 'unmade', sentence: answer.problem });
       },
       console.error,
     );

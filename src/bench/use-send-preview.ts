@@ -46,6 +46,7 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
       };
       const answer = await worker.paint({
         design,
+        coarse: 1,
         tile,
         look: threadLook(drawn) ?? 'flat',
         proof: 'none',

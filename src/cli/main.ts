@@ -1,5 +1,6 @@
 import { Command, CommanderError, Option } from 'commander';
 import { LOOM_PORT } from '../contracts/loom.ts';
+import { MIXINGS } from '../core/colour/mixing.ts';
 import { START_POINTS } from '../core/design/start-points.ts';
 import { STRIPE_STARTS } from '../core/design/stripe-starts.ts';
 import { TILING_COLOURS } from '../core/design/tiling/tiling-schema.ts';
@@ -59,7 +60,12 @@ make
   .addOption(new Option('--side <length>', 'length of a side of 1, such as 20mm').conflicts('repeat'))
   .option('--repeat <length>', 'width of one upright repeat')
   .option('--turn <degrees>', 'in steps of 15')
-  .addOption(new Option('--colours <how>', 'which faces are alike').choices(TILING_COLOURS))
+  .option('--stretch <times>', 'what heights are multiplied by, such as 3/4')
+  .option('--lean <part>', 'part of its width by which each repeat lies to the right of the one below')
+  .option('--level <slope>', 'repeats up/across whose diagonal is made level, such as 1/2')
+  .option('--gaps <length>', 'how far every face is taken in')
+  .option('--lines <length>', 'lines of that width along all sides')
+  .addOption(new Option('--colours <how>', 'which faces are alike').choices(TILING_COLOURS.slice(0, 4)))
   .option('--shades <list>', 'shades, such as "A=#20304a,B=#c8a24a Signal ochre"')
   .option('--resolution <dpi>', 'pixels per inch at which it is checked; left out, 300')
   .option('--name <name>', 'name of the design')
@@ -137,6 +143,12 @@ program
   .option('--size <size>', 'a sheet of repeats, such as 12inx12in')
   .option('--drawn <look>', 'flat, threads or finished; flat when left out')
   .option('--colourway <name>', 'in the colours of that colourway')
+  .addOption(
+    new Option('--mixing <how>', 'in a PNG, how colours that share a pixel are mixed')
+      .choices(MIXINGS)
+      .default('light'),
+  )
+  .option('--underlap <length>', 'in an SVG, how far faces run under their neighbours')
   .action((path, options) => run(() => renderCommand(path, options)));
 
 program
@@ -144,6 +156,7 @@ program
   .description('the exact faces of a tiling’s repeat')
   .argument('<design>')
   .option('--json', 'as JSON; left out, a summary')
+  .option('--csv', 'as a table of corners')
   .action((path, options) => run(() => geometryCommand(path, options)));
 
 program

@@ -212,6 +212,11 @@ export interface NewTilingOptions {
   readonly side?: string;
   readonly repeat?: string;
   readonly turn?: string;
+  readonly stretch?: string;
+  readonly lean?: string;
+  readonly level?: string;
+  readonly gaps?: string;
+  readonly lines?: string;
   readonly colours?: string;
   readonly shades?: string;
   readonly resolution?: string;
@@ -221,11 +226,14 @@ export interface NewTilingOptions {
 /** `vetro new tiling`: a design document from a tiling and the length of its sides. */
 export function newTilingCommand(options: NewTilingOptions): number {
   const { config, from, rhombus, side, repeat, turn, colours, name, number, resolution } = options;
+  const { stretch, lean, level, gaps, lines } = options;
   const said = [config, from, rhombus].filter((each) => each !== undefined);
   if (said.length !== 1) throw new CoreError('start/tiling', { ways: said.length });
   const start = tilingFromStart(config ?? from ?? 'diamonds');
   const shades = options.shades === undefined ? start.shades : parseShadeList(options.shades);
   parseSize(side ?? repeat ?? start.construction.size);
+  // What lies over the faces takes the last shade.
+  const over = shades.at(-1)!.key;
   const design = readDesign({
     ...start,
     name: name ?? start.name,
@@ -239,7 +247,12 @@ export function newTilingCommand(options: NewTilingOptions): number {
       ...(side === undefined ? {} : { size: side, measured: 'side' }),
       ...(repeat === undefined ? {} : { size: repeat, measured: 'repeat' }),
       ...(turn === undefined ? {} : { turn: parseTurned(turn) }),
-      ...(colours === undefined ? {} : { colours }),
+      ...(colours === undefined ? {} : { colours: { by: colours } }),
+      ...(stretch === undefined ? {} : { stretch }),
+      ...(lean === undefined ? {} : { shear: lean }),
+      ...(level === undefined ? {} : { diagonal: level }),
+      ...(gaps === undefined ? {} : { gaps: { by: gaps, corner: '0', shade: over } }),
+      ...(lines === undefined ? {} : { lines: [{ ...SIDE_LINES, width: lines, shade: over }] }),
       faces: shades.map(({ key }) => key),
     },
   });
@@ -247,6 +260,9 @@ export function newTilingCommand(options: NewTilingOptions): number {
   writeText(options.output, writeDesignText(design));
   return EXIT.fine;
 }
+
+/** Lines along all sides, whole and round at their ends. */
+const SIDE_LINES = { what: 'sides', of: null, ends: 'round', dashes: null, skip: 1 } as const;
 
 function rhombusOf(text: string): { kind: 'rhombus'; across: string; up: string } {
   const [across = '', up = '1'] = text.split(':');

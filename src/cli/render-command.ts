@@ -2,10 +2,13 @@ import { createWriteStream } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { Mixing } from '../core/colour/mixing.ts';
 import { inColourway } from '../core/design/colourway.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
+import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../core/error.ts';
+import type { Rational } from '../core/exact/rational.ts';
 import { orderPicture, type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
 import { unitToPng } from '../core/formats/unit-png.ts';
 import { unitToSvg } from '../core/formats/unit-svg.ts';
@@ -21,6 +24,8 @@ export interface RenderOptions {
   readonly size?: string;
   readonly colourway?: string;
   readonly drawn?: string;
+  readonly underlap?: string;
+  readonly mixing?: Mixing;
 }
 
 /** `vetro render`: a tile, or a sheet of repeats, as PNG or SVG by the file's ending. */
@@ -29,15 +34,19 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
   const unit = compile(design);
   const sheet = options.size === undefined ? undefined : parseSheet(options.size, design.lay.unit);
   if (/\.svg$/i.test(options.output)) {
-    writeText(options.output, unitToSvg(unit, design.name, sheet));
+    writeText(options.output, unitToSvg(unit, design.name, { sheet, underlap: underlapOf(options) }));
   } else if (/\.png$/i.test(options.output)) {
     const order = orderPicture(unit, scaleOf(design, options), sheet);
     const look = threadLook(parseDrawn(options.drawn ?? 'flat')) ?? 'flat';
-    await writeStream(options.output, unitToPng(unit, order, nodeCompressor, look));
+    await writeStream(options.output, unitToPng(unit, order, nodeCompressor, look, options.mixing));
   } else {
     throw new CoreError('file/kind', { name: options.output, kinds: ['png', 'svg'] });
   }
   return EXIT.fine;
+}
+
+function underlapOf({ underlap }: RenderOptions): Rational | undefined {
+  return underlap === undefined ? undefined : parseLengthOrNone(underlap);
 }
 
 function scaleOf(design: Design, { perThread, dpi }: RenderOptions): PictureScale {

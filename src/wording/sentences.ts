@@ -1,4 +1,5 @@
 import type { Facts } from '../core/error.ts';
+import { growthSentence } from './tiling-words.ts';
 
 /** A sentence for one kind of wrong data: what is wrong, and what to do. */
 type Sentence = (facts: Readonly<Record<string, string>>) => string;
@@ -47,6 +48,22 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'tiling/proportion': ({ text, most }) =>
     `A proportion must be above 0, at most ${most}, and a fraction of at most ${most}ths, got ${text}.`,
   'tiling/part': ({ text }) => `That must be a part of the whole, from 0 to 1, got ${text}.`,
+  'tiling/between': ({ text, low, high }) => `That must lie between ${low} and ${high}, got ${text}.`,
+  'tiling/diagonal': ({ text, most }) =>
+    `A diagonal goes up and across by whole repeats, at most ${most} of each, such as 1/2; got ${text}.`,
+  'tiling/level': ({ diagonal }) =>
+    `With the diagonal ${diagonal} level, this tiling has no upright repeat. Take 0, or a tiling whose repeat is as high as wide.`,
+  'tiling/shear': () =>
+    'A tiling without an upright repeat cannot lean by a part of it. Turn it another way first.',
+  'tiling/across': ({ measured }) =>
+    `The width of that face across its ${measured} is no sum of square roots. Measure it across its ${measured === 'corners' ? 'flats' : 'corners'}, or give its side.`,
+  'tiling/vanished': ({ by }) => `Taken in by ${by}, no face is left. Take in less.`,
+  'growth/side': ({ face }) => `Face ${face} has no side to lie on.`,
+  'growth/taken': ({ face }) => `Face ${face} would lie where there is a face already.`,
+  'growth/overlap': ({ face }) => `Face ${face} would lie over another one.`,
+  'growth/no-shift': () => growthSentence({ kind: 'no-shift' }),
+  'growth/one-way': () => growthSentence({ kind: 'one-way' }),
+  'growth/gaps': ({ open }) => growthSentence({ kind: 'gaps', open: Number(open) / 100 }),
   'tiling/ring': ({ text, before, behind }) =>
     `A ring lies between its neighbours, from ${behind} to ${before}, got ${text}.`,
   'tiling/size': ({ text, most }) => `A side or a repeat is at most ${most} m long, got ${text}.`,

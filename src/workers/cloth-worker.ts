@@ -22,6 +22,8 @@ export interface PatchOrder {
   /** How it is seen; it changes nothing of the design. */
   readonly proof: Proof;
   readonly marks: ClothMarks;
+  /** Pixels of the screen that one painted pixel stands for each way; 1 paints all of them. */
+  readonly coarse: number;
   /** The piece of the cloth, from the repeat's upper left corner; the whole tile when it is not too large. */
   readonly x: number;
   readonly y: number;
@@ -39,6 +41,18 @@ function unitOf(design: Design): RepeatUnit {
   return compiled.unit;
 }
 
+/** The same piece in fewer pixels. */
+function coarser({ tile, x, y, width, height, coarse }: PatchOrder) {
+  const fewer = (pixels: number) => Math.max(1, Math.round(pixels / coarse));
+  return {
+    tile: { width: fewer(tile.width), height: fewer(tile.height) },
+    x: Math.round(x / coarse),
+    y: Math.round(y / coarse),
+    width: fewer(width),
+    height: fewer(height),
+  };
+}
+
 const api = {
   /** Size of one repeat in threads; in millimetres where there are none. */
   measure: (design: Design): Attempt<{ ends: number; picks: number }> =>
@@ -51,19 +65,23 @@ const api = {
 
   paint: (order: PatchOrder): Attempt<ImageBitmap> => {
     const answer = attempt(() => {
-      const { design, tile, look, x, y, width, height } = order;
+      const { design, look, width, height } = order;
       const unit = markedUnit(proofed(unitOf(design), order.proof), design, order.marks);
+      const small = coarser(order);
       const painting = preparePainting(unit, {
-        tile,
+        tile: small.tile,
         look,
-        width,
-        offset: { x, y },
+        width: small.width,
+        offset: { x: small.x, y: small.y },
       });
-      const image = new ImageData(width, height);
-      paintRows(painting, 0, height, new Uint32Array(image.data.buffer));
-      const canvas = new OffscreenCanvas(width, height);
+      const image = new ImageData(small.width, small.height);
+      paintRows(painting, 0, small.height, new Uint32Array(image.data.buffer));
+      const canvas = new OffscreenCanvas(small.width, small.height);
       canvas.getContext('2d')!.putImageData(image, 0, 0);
-      return canvas.transferToImageBitmap();
+      if (order.coarse === 1) return canvas.transferToImageBitmap();
+      const whole = new OffscreenCanvas(width, height);
+      whole.getContext('2d')!.drawImage(canvas, 0, 0, width, height);
+      return whole.transferToImageBitmap();
     });
     return 'value' in answer ? Comlink.transfer(answer, [answer.value]) : answer;
   },

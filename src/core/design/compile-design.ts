@@ -3,6 +3,7 @@ import type { Vector } from '../exact/vector.ts';
 import { type RepeatUnit, straightUnit } from '../repeat/repeat-unit.ts';
 import type { Cells } from '../thread/cells.ts';
 import type { Partition } from '../tiling/partition.ts';
+import type { Stack } from '../tiling/stack.ts';
 import type { BandScale } from '../units/band-width.ts';
 import { parseDensity, threadPitch } from '../units/density.ts';
 import { toMillimetres } from '../units/length.ts';
@@ -17,7 +18,8 @@ import { compileTiling } from './tiling/compile-tiling.ts';
  * @throws CoreError of the construction
  */
 export function compile(design: PlaidDesign): RepeatUnit<Cells>;
-export function compile(design: StripeDesign | TilingDesign): RepeatUnit<Partition>;
+export function compile(design: StripeDesign): RepeatUnit<Partition>;
+export function compile(design: TilingDesign): RepeatUnit<Partition | Stack>;
 export function compile(design: Design): RepeatUnit;
 export function compile(design: Design): RepeatUnit {
   const { construction, shades, lay } = design;

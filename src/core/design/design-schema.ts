@@ -13,7 +13,7 @@ import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 7;
+export const DESIGN_VERSION = 8;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;

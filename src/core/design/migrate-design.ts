@@ -12,6 +12,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   4: addStripes,
   5: addWeaves,
   6: addTilings,
+  7: addLayers,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -52,6 +53,27 @@ function addWeaves(document: Readonly<Record<string, unknown>>): Record<string, 
 /** Version 6 knew no tilings; everything else is as it was. */
 function addTilings(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
   return { ...document, version: 7 };
+}
+
+/** Version 7 had tilings without lines, fades and gaps, told their colours by a word and knew no stretching. */
+function addLayers(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const construction = Object(document['construction']) as Record<string, unknown>;
+  if (construction['kind'] !== 'tiling') return { ...document, version: 8 };
+  const more = {
+    stretch: '1',
+    shear: '0',
+    diagonal: '0',
+    repeats: 1,
+    scatter: null,
+    fade: null,
+    gaps: null,
+    lines: [],
+  };
+  return {
+    ...document,
+    version: 8,
+    construction: { ...construction, ...more, colours: { by: construction['colours'] } },
+  };
 }
 
 /** How a plaid is printed that was never printed: at half strength, the warp on top. */

@@ -15,7 +15,7 @@ import { USUAL_PRINT } from './migrate-design.ts';
 import type { PrintChoice } from './plaid/plaid-schema.ts';
 import type { Weave } from './plaid/weave-schema.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
-import type { TilingSpec } from './tiling/tiling-schema.ts';
+import type { TilingColours, TilingSpec } from './tiling/tiling-schema.ts';
 import { USUAL_YARN } from './yarn-schema.ts';
 
 /** What every new design is made of; what is left out takes the usual value. */
@@ -81,7 +81,14 @@ export function newStripe(order: StripeOrder): StripeDesign {
 }
 
 /** What a new tiling is made of; what is left out takes the usual value: sides of 20 mm, faces alike by their sides. */
-export type TilingOrder = CommonOrder & Pick<TilingSpec, 'form'> & Partial<Omit<TilingSpec, 'kind' | 'form'>>;
+export type TilingOrder = CommonOrder &
+  Pick<TilingSpec, 'form'> &
+  Partial<Omit<TilingSpec, 'kind' | 'form' | 'colours'>> & {
+    readonly colours?: TilingSpec['colours'] | PlainColours;
+  };
+
+/** Colours that need no more than their name. */
+export type PlainColours = Exclude<TilingColours, 'rows' | 'hand'>;
 
 /** A tiling's design document, checked later where it is read. */
 export function newTiling(order: TilingOrder): TilingDesign {
@@ -92,11 +99,19 @@ export function newTiling(order: TilingOrder): TilingDesign {
       form: { ...order.form },
       dual: order.dual ?? false,
       turn: order.turn ?? 0,
+      stretch: order.stretch ?? '1',
+      shear: order.shear ?? '0',
+      diagonal: order.diagonal ?? '0',
       size: order.size ?? '20 mm',
       measured: order.measured ?? 'side',
-      colours: order.colours ?? 'sides',
+      repeats: order.repeats ?? 1,
+      colours: typeof order.colours === 'object' ? { ...order.colours } : { by: order.colours ?? 'sides' },
       faces: [...(order.faces ?? order.shades.map(({ key }) => key))],
+      scatter: order.scatter ?? null,
       rings: (order.rings ?? []).map((ring) => ({ ...ring })),
+      fade: order.fade ?? null,
+      gaps: order.gaps ?? null,
+      lines: (order.lines ?? []).map((each) => ({ ...each })),
     },
   };
 }

@@ -30,6 +30,12 @@ export function shadesUsed(construction: Plaid | Stripe | TilingSpec): readonly 
         ...construction.rings.flatMap(({ shade }, index) =>
           shade === null ? [] : [{ path: ['rings', index, 'shade'], key: shade }],
         ),
+        ...(construction.colours.by === 'hand'
+          ? construction.colours.shades.map((key, index) => ({ path: ['colours', 'shades', index], key }))
+          : []),
+        ...(construction.fade?.shades ?? []).map((key, index) => ({ path: ['fade', 'shades', index], key })),
+        ...(construction.gaps === null ? [] : [{ path: ['gaps', 'shade'], key: construction.gaps.shade }]),
+        ...construction.lines.map(({ shade }, index) => ({ path: ['lines', index, 'shade'], key: shade })),
       ];
     default:
       return construction satisfies never;
@@ -59,12 +65,22 @@ export function withShadeReplaced(
       return { ...within(construction), clear };
     }
     case 'tiling':
-      return {
-        ...construction,
-        faces: construction.faces.map((key) => (key === from ? to : key)),
-        rings: construction.rings.map((ring) => (ring.shade === from ? { ...ring, shade: to } : ring)),
-      };
+      return tilingWithShadeReplaced(construction, from, to);
     default:
       return construction satisfies never;
   }
+}
+
+function tilingWithShadeReplaced(tiling: TilingSpec, from: string, to: string): TilingSpec {
+  const other = (key: string) => (key === from ? to : key);
+  const { colours, fade, gaps } = tiling;
+  return {
+    ...tiling,
+    faces: tiling.faces.map(other),
+    rings: tiling.rings.map((ring) => (ring.shade === from ? { ...ring, shade: to } : ring)),
+    colours: colours.by === 'hand' ? { ...colours, shades: colours.shades.map(other) } : colours,
+    fade: fade && { ...fade, shades: fade.shades.map(other) },
+    gaps: gaps && { ...gaps, shade: other(gaps.shade) },
+    lines: tiling.lines.map((each) => ({ ...each, shade: other(each.shade) })),
+  };
 }

@@ -85,6 +85,33 @@ const OTHERS: readonly TilingStart[] = [
     order: { form: { kind: 'bricks', height: '1/2', step: '1/2' }, colours: 'neighbours', size: '40 mm' },
   },
   {
+    key: 'herringbone',
+    name: 'Herringbone bricks',
+    what: 'Bricks twice as long as wide, lying and standing along rising steps.',
+    order: { form: { kind: 'herringbone', width: '1/2' }, colours: 'directions', size: '40 mm' },
+  },
+  {
+    key: 'uneven',
+    name: 'Uneven hexagons',
+    what: 'Hexagons with long and short sides in turn, large and small triangles between.',
+    order: { form: { kind: 'hexagons-triangles', other: '1/2' }, colours: 'directions' },
+  },
+  {
+    key: 'right-triangles',
+    name: 'Right triangles',
+    what: 'Squares cut along one diagonal.',
+    order: { form: { kind: 'triangles', height: '1', tip: '0' }, colours: 'directions' },
+  },
+  {
+    key: 'leaning',
+    name: 'Leaning blocks',
+    what: 'Parallelograms, the upper side moved by a half.',
+    order: {
+      form: { kind: 'parallelograms', height: '1', lean: '1/2' },
+      colours: { by: 'rows', way: 'second', count: 3 },
+    },
+  },
+  {
     key: 'basket',
     name: 'Basket bricks',
     what: 'Two bricks lying, two standing, in turn.',

@@ -25,9 +25,11 @@ const SEAM = { covered: 1 / 16, clear: 1 / 400 } as const;
 /**
  * One repeat of a partition as paths, one a shade, in millimetres from the upper left corner. A viewer blends every
  * path's edge with what lies under it: so that this is never the ground, the edges between faces lie first, as lines
- * in the colour of one of their faces.
+ * in the colour of the face that is painted first.
+ *
+ * @param underlap  how far a face runs under its neighbours, in millimetres; left out, a part of the repeat
  */
-export function drawPartition(partition: Partition, size: Rectangle): string {
+export function drawPartition(partition: Partition, size: Rectangle, underlap?: Rational): string {
   const seams = partition.shades.map((): string[] => []);
   const fills = partition.shades.map((): string[] => []);
   const sides = new Map<string, number>();
@@ -39,14 +41,18 @@ export function drawPartition(partition: Partition, size: Rectangle): string {
       sides.set(name, face.shade);
       const seen = other !== undefined && other !== face.shade;
       if (seen && !partition.clear[other] && !partition.clear[face.shade]) {
-        seams[face.shade]!.push(...inRepeat([pointOf(partition, from), pointOf(partition, to)], size, false));
+        // The one of both that is painted first, so that the second's edge is blended with it and nothing else.
+        seams[Math.min(face.shade, other)]!.push(
+          ...inRepeat([pointOf(partition, from), pointOf(partition, to)], size, false),
+        );
       }
     }
     if (partition.clear[face.shade]) continue;
     fills[face.shade]!.push(...inRepeat(pointsOf(partition, face), size, true));
   }
   const seam = partition.clear.includes(true) ? SEAM.clear : SEAM.covered;
-  const width = (Math.min(toNumber(size.width), toNumber(size.height)) * seam).toFixed(PLACES);
+  const usual = Math.min(toNumber(size.width), toNumber(size.height)) * seam;
+  const width = (underlap === undefined ? usual : 2 * toNumber(underlap)).toFixed(PLACES);
   const lines = seams.map(
     (d, shade) =>
       d.length > 0 &&

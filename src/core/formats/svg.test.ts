@@ -33,7 +33,7 @@ describe('unitToSvg', () => {
   });
 
   it('fills a sheet with one repeat as a pattern', () => {
-    const svg = unitToSvg(UNIT, 'Sample', parseSheet('254 x 127', 'mm'));
+    const svg = unitToSvg(UNIT, 'Sample', { sheet: parseSheet('254 x 127', 'mm') });
     expect(svg).toContain('width="254mm" height="127mm" viewBox="0 0 240 120"');
     expect(svg).toContain('<pattern id="repeat" width="24" height="24" patternUnits="userSpaceOnUse">');
   });

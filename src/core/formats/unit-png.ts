@@ -1,3 +1,4 @@
+import type { Mixing } from '../colour/mixing.ts';
 import { type Look, type PaintWindow, paintRows, preparePainting } from '../paint/painting.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { PictureOrder } from './picture-order.ts';
@@ -16,9 +17,10 @@ export function unitToPng(
   order: PictureOrder,
   compressor: Compressor,
   look: Look = 'flat',
+  mixing: Mixing = 'light',
 ): AsyncIterable<Uint8Array> {
   const { width, height, pixelsPerMetre, tile } = order;
-  const painted = () => paintedRows(unit, order, look);
+  const painted = () => paintedRows(unit, order, look, mixing);
   const colours = coloursOf(painted());
   const channels = colours !== undefined ? 1 : hasClear(unit) ? 4 : 3;
   const writeRow = (pixels: Uint32Array, line: Uint8Array) => {
@@ -74,9 +76,10 @@ function* paintedRows(
   unit: RepeatUnit,
   { tile, width, height }: PictureOrder,
   look: Look,
+  mixing: Mixing,
 ): Iterable<Uint32Array> {
   const once = Math.min(width, tile.width);
-  const window: PaintWindow = { tile, width: once, offset: { x: 0, y: 0 }, look };
+  const window: PaintWindow = { tile, width: once, offset: { x: 0, y: 0 }, look, mixing };
   const painting = preparePainting(unit, window);
   const pixels = new Uint32Array(once);
   for (let y = 0; y < Math.min(height, tile.height); y += 1) {

@@ -1,14 +1,23 @@
 import { CoreError } from '../error.ts';
-import { divide, ONE, type Rational, toDecimal } from '../exact/rational.ts';
+import { divide, ONE, type Rational, toDecimal, toNumber } from '../exact/rational.ts';
 import { nearFraction } from '../exact/surd.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
-import { nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
+import { facesOf, nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
 import type { Cells } from '../thread/cells.ts';
 import { escapeXml } from './escape-xml.ts';
+import { drawLayers } from './layers-svg.ts';
 import { drawPartition, PLACES } from './partition-svg.ts';
 
 /** Most rectangles of one drawing; beyond it a picture is the better file. */
 export const MAX_SVG_BOXES = 1_000_000;
+
+/** How much is drawn, and how. */
+export interface DrawingWish {
+  /** Size in millimetres of a sheet of repeats; left out, one repeat is drawn. */
+  readonly sheet?: Rectangle | undefined;
+  /** How far, in millimetres, a face runs under its neighbours; left out, as far as does no harm. */
+  readonly underlap?: Rational | undefined;
+}
 
 /**
  * Writes one repeat, or a sheet of repeats of the given size in millimetres, as SVG at true size. One step of the
@@ -16,11 +25,11 @@ export const MAX_SVG_BOXES = 1_000_000;
  *
  * @throws CoreError "svg/too-many" {boxes, most} | "svg/no-repeat"
  */
-export function unitToSvg(unit: RepeatUnit, title: string, sheet?: Rectangle): string {
+export function unitToSvg(unit: RepeatUnit, title: string, { sheet, underlap }: DrawingWish = {}): string {
   const exact = repeatSize(unit);
   if (exact === null) throw new CoreError('svg/no-repeat', {});
   const size = nearSize(exact);
-  const { shapes, width, height, step, crisp } = drawUnit(unit);
+  const { shapes, width, height, step, crisp } = drawUnit(unit, underlap);
   const box = sheet ?? size;
   const view = sheet === undefined ? `0 0 ${width} ${height}` : viewOf(step, sheet);
   const body =
@@ -45,7 +54,7 @@ interface Drawing {
 }
 
 /** Cells are drawn in threads, a partition in millimetres. */
-function drawUnit(unit: RepeatUnit): Drawing {
+function drawUnit(unit: RepeatUnit, underlap: Rational | undefined): Drawing {
   const { content, pitch } = unit;
   switch (content.kind) {
     case 'cells': {
@@ -53,11 +62,16 @@ function drawUnit(unit: RepeatUnit): Drawing {
       const [width, height] = [String(content.width), String(content.height)];
       return { shapes: drawCells(content), width, height, step, crisp: true };
     }
-    case 'partition': {
+    case 'partition':
+    case 'stack': {
       const size = nearSize(repeatSize(unit)!);
       const [width, height] = [toDecimal(size.width, PLACES), toDecimal(size.height, PLACES)];
       const step = { x: ONE, y: ONE };
-      return { shapes: drawPartition(content, size), width, height, step, crisp: false };
+      const base = facesOf(content);
+      const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
+      const above = content.kind === 'stack' ? drawLayers(content.layers, base.shades, lengths) : '';
+      const shapes = [drawPartition(base, size, underlap), above].filter((part) => part !== '').join('\n');
+      return { shapes, width, height, step, crisp: false };
     }
     default:
       return content satisfies never;

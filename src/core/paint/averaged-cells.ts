@@ -1,5 +1,5 @@
 import { rgbOf } from '../colour/hex.ts';
-import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../colour/linear.ts';
+import { type MixingTables, mixingTables } from '../colour/mixing.ts';
 import { modulo } from '../exact/modulo.ts';
 import type { Cells } from '../thread/cells.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
@@ -9,8 +9,9 @@ import type { PaintWindow, RowPainter } from './painting.ts';
  * exact shares. Weights are integers and the sums stay below 2^53 (65535 × 10^6 × 10^5), so the result does not
  * depend on where the window lies. Rounded once, at the end, a half up.
  */
-export function paintAveragedCells(cells: Cells, { tile, width, offset }: PaintWindow): RowPainter {
-  const light = lightOf(cells);
+export function paintAveragedCells(cells: Cells, { tile, width, offset, mixing }: PaintWindow): RowPainter {
+  const tables = mixingTables(mixing);
+  const light = lightOf(cells, tables);
   const averaged = new Map<number, Float64Array>();
   const painted = new Map<string, Uint32Array>();
   const columns: Columns = {
@@ -29,7 +30,7 @@ export function paintAveragedCells(cells: Cells, { tile, width, offset }: PaintW
     const name = shares.map(([key, weight]) => `${key}:${weight}`).join();
     let line = painted.get(name);
     if (line === undefined) {
-      const once = mixRows(shares, across, cells.width * cells.height, sums);
+      const once = mixRows(shares, across, cells.width * cells.height, { sums, byteOf: tables.byteOf });
       line = new Uint32Array(width);
       for (let x = 0; x < width; x += once.length) line.set(once.subarray(0, width - x), x);
       if (painted.size < MOST_KEPT) painted.set(name, line);
@@ -49,8 +50,8 @@ interface Columns {
 /** Most different rows that are kept; further ones are computed again. */
 const MOST_KEPT = 4096;
 
-function lightOf({ shades }: Cells): Float64Array {
-  return Float64Array.from(shades.flatMap((shade) => rgbOf(shade.hex).map((byte) => LINEAR_OF_BYTE[byte]!)));
+function lightOf({ shades }: Cells, { levelOf }: MixingTables): Float64Array {
+  return Float64Array.from(shades.flatMap((shade) => rgbOf(shade.hex).map((byte) => levelOf[byte]!)));
 }
 
 /** The different rows under pixel row `y` of `height`, each with its share; the shares add up to the cell rows. */
@@ -102,7 +103,7 @@ function mixRows(
   shares: readonly (readonly [key: number, weight: number])[],
   across: (key: number) => Float64Array,
   total: number,
-  sums: Float64Array,
+  { sums, byteOf }: { readonly sums: Float64Array; readonly byteOf: Uint8Array },
 ): Uint32Array {
   sums.fill(0);
   for (const [key, weight] of shares) {
@@ -112,9 +113,9 @@ function mixRows(
   const bytes = new Uint8Array((sums.length / 3) * 4);
   const whole = 2 * total;
   for (let from = 0, to = 0; from < sums.length; from += 3, to += 4) {
-    bytes[to] = BYTE_OF_LINEAR[((2 * sums[from]! + total) / whole) | 0]!;
-    bytes[to + 1] = BYTE_OF_LINEAR[((2 * sums[from + 1]! + total) / whole) | 0]!;
-    bytes[to + 2] = BYTE_OF_LINEAR[((2 * sums[from + 2]! + total) / whole) | 0]!;
+    bytes[to] = byteOf[((2 * sums[from]! + total) / whole) | 0]!;
+    bytes[to + 1] = byteOf[((2 * sums[from + 1]! + total) / whole) | 0]!;
+    bytes[to + 2] = byteOf[((2 * sums[from + 2]! + total) / whole) | 0]!;
     bytes[to + 3] = 255;
   }
   return new Uint32Array(bytes.buffer);

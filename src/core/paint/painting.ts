@@ -1,10 +1,13 @@
+import type { Mixing } from '../colour/mixing.ts';
 import { CoreError } from '../error.ts';
+import { surdToNumber } from '../exact/surd.ts';
 import type { Content, RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Cells } from '../thread/cells.ts';
 import { paintAveragedCells } from './averaged-cells.ts';
 import { litCells } from './lit-cells.ts';
 import { paintPartition } from './partition-painter.ts';
 import { paintSharpCells } from './sharp-cells.ts';
+import { paintStack } from './stack-painter.ts';
 import type { ThreadLook } from './thread-light.ts';
 import { paintThreads } from './threads.ts';
 
@@ -18,6 +21,8 @@ export interface PaintWindow {
   readonly offset: { readonly x: number; readonly y: number };
   /** Flat shades, or threads drawn over and under (cloth only). */
   readonly look: Look;
+  /** How colours that share a pixel are mixed; left out, as light. */
+  readonly mixing?: Mixing;
 }
 
 export type Look = 'flat' | ThreadLook;
@@ -48,7 +53,7 @@ export function isSharp(content: Content, tile: PaintWindow['tile']): boolean {
   return content.kind === 'cells' && tile.width % content.width === 0 && tile.height % content.height === 0;
 }
 
-function painterFor({ content }: RepeatUnit, window: PaintWindow): RowPainter {
+function painterFor({ content, pitch }: RepeatUnit, window: PaintWindow): RowPainter {
   switch (content.kind) {
     case 'cells': {
       const { look, tile } = window;
@@ -58,6 +63,8 @@ function painterFor({ content }: RepeatUnit, window: PaintWindow): RowPainter {
     }
     case 'partition':
       return paintPartition(content, window);
+    case 'stack':
+      return paintStack(content, { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) }, window);
     default:
       return content satisfies never;
   }

@@ -1,6 +1,7 @@
 import { rational } from '../exact/rational.ts';
 import { roundSurd, type Surd, scaleSurd } from '../exact/surd.ts';
 import type { Partition } from '../tiling/partition.ts';
+import type { Place } from '../tiling/taken-in.ts';
 import type { PaintWindow } from './painting.ts';
 
 /** Parts of a pixel along each axis that vertices are rounded to. */
@@ -26,7 +27,7 @@ export interface Edges {
 }
 
 /** A face's edge in the window's subpixels, not wrapped. */
-interface Side {
+export interface Side {
   readonly x: number;
   readonly y: number;
   readonly dx: number;
@@ -50,40 +51,94 @@ export function sidesOf(partition: Partition, { tile, offset }: PaintWindow): re
       const to = corners[(index + 1) % corners.length]!;
       const [x0, y0] = [xs[from.vertex]! + from.across * width, ys[from.vertex]! - from.up * height];
       const [x1, y1] = [xs[to.vertex]! + to.across * width, ys[to.vertex]! - to.up * height];
-      const ahead = y1 > y0 || (y1 === y0 && x1 > x0);
-      return ahead
-        ? { x: x0, y: y0, dx: x1 - x0, dy: y1 - y0, shade, ahead }
-        : { x: x1, y: y1, dx: x0 - x1, dy: y0 - y1, shade, ahead };
+      return sideBetween({ x: x0, y: y0 }, { x: x1, y: y1 }, shade);
     }),
   );
+}
+
+/** A side walked by a face from one place to another. */
+export function sideBetween(from: Place, to: Place, shade: number): Side {
+  const ahead = to.y > from.y || (to.y === from.y && to.x > from.x);
+  const [start, end] = ahead ? [from, to] : [to, from];
+  return { x: start.x, y: start.y, dx: end.x - start.x, dy: end.y - start.y, shade, ahead };
 }
 
 function subpixels(part: Surd, whole: number): number {
   return Number(roundSurd(scaleSurd(part, rational(whole))));
 }
 
+/** Faces by their sides, and the edges that those make. */
+export interface Walked {
+  readonly sides: readonly Side[];
+  readonly edges: Edges;
+}
+
+/** The sides of a partition's faces, each edge joined of two. */
+export function walkPartition(partition: Partition, window: PaintWindow): Walked {
+  const { width, height } = sizeOf(window);
+  const sides = sidesOf(partition, window);
+  return { sides, edges: joinSides(sides, width, height) };
+}
+
+/** Sides of faces that have nothing of their kind beside them: beyond each lies shade 1. */
+export function walkAlone(sides: readonly Side[], window: PaintWindow): Walked {
+  const { width, height } = sizeOf(window);
+  const edges = sides.map((side) => ({
+    side: { ...side, x: wrap(side.x, width), y: wrap(side.y, height) },
+    ahead: side.ahead ? side.shade : NOTHING,
+    back: side.ahead ? NOTHING : side.shade,
+  }));
+  return { sides, edges: packEdges(edges, width, height) };
+}
+
+/** The shade of what lies beyond. */
+const NOTHING = 1;
+
+function sizeOf({ tile }: PaintWindow) {
+  return { width: tile.width * SUBPIXELS, height: tile.height * SUBPIXELS };
+}
+
 /** Joins the two sides of each edge. */
 export function joinSides(sides: readonly Side[], width: number, height: number): Edges {
-  const known = new Map<string, { side: Side; ahead: number; back: number }>();
+  const edges: { side: Side; ahead: number; back: number }[] = [];
+  // By the place where an edge begins, the edges that begin there.
+  const known = new Map<number, number[]>();
   for (const side of sides) {
     if (side.dx === 0 && side.dy === 0) continue;
     const [x, y] = [wrap(side.x, width), wrap(side.y, height)];
-    const name = `${x} ${y} ${side.dx} ${side.dy}`;
+    const place = x * height + y;
+    let there = known.get(place);
+    if (there === undefined) {
+      there = [];
+      known.set(place, there);
+    }
     // Where rounding laid edges upon each other, the second pair makes an edge of its own.
-    const free = (suffix: string): string => {
-      const edge = known.get(name + suffix);
-      const taken = edge !== undefined && (side.ahead ? edge.ahead : edge.back) >= 0;
-      return taken ? free(`${suffix}'`) : name + suffix;
-    };
-    const place = free('');
-    const edge = known.get(place) ?? { side: { ...side, x, y }, ahead: -1, back: -1 };
+    let edge = there
+      .map((index) => edges[index]!)
+      .find(
+        (each) =>
+          each.side.dx === side.dx && each.side.dy === side.dy && (side.ahead ? each.ahead : each.back) < 0,
+      );
+    if (edge === undefined) {
+      edge = { side: { ...side, x, y }, ahead: -1, back: -1 };
+      there.push(edges.length);
+      edges.push(edge);
+    }
     if (side.ahead) edge.ahead = side.shade;
     else edge.back = side.shade;
-    known.set(place, edge);
   }
-  const edges = [...known.values()];
   const lonely = edges.filter(({ ahead, back }) => ahead < 0 || back < 0).length;
   if (lonely > 0) throw new Error(`expected two faces at every edge, got ${lonely} edges with one`);
+  return packEdges(edges, width, height);
+}
+
+interface LooseEdge {
+  readonly side: Side;
+  readonly ahead: number;
+  readonly back: number;
+}
+
+function packEdges(edges: readonly LooseEdge[], width: number, height: number): Edges {
   const all = (read: (side: Side) => number) => Float64Array.from(edges, ({ side }) => read(side));
   return {
     width,

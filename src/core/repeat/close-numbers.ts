@@ -32,6 +32,9 @@ export function closeNumbers(unit: RepeatUnit): NumberProof {
       return closeCells(content, unit.lattice);
     case 'partition':
       return { kind: 'partition', misses: 0, ...checkPartition(content) };
+    // Layers lie on the torus of the faces below them and are closed with it.
+    case 'stack':
+      return { kind: 'partition', misses: 0, ...checkPartition(content.base) };
     default:
       return content satisfies never;
   }

@@ -4,12 +4,18 @@ import { nearFraction, root, type Surd, scaleSurd } from '../exact/surd.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
 import type { Cells } from '../thread/cells.ts';
 import type { Partition } from '../tiling/partition.ts';
+import type { Stack } from '../tiling/stack.ts';
 
 /** Two exact vectors that carry a pattern onto itself. */
 export type Lattice = readonly [Vector, Vector];
 
-/** What a unit shows. A further kind, Stack, comes with motifs. */
-export type Content = Cells | Partition;
+/** What a unit shows. */
+export type Content = Cells | Partition | Stack;
+
+/** The faces that cover everything, where there are any. */
+export function facesOf(content: Partition | Stack): Partition {
+  return content.kind === 'stack' ? content.base : content;
+}
 
 /** A size in millimetres, exact though it may be irrational. */
 export interface TrueSize {

@@ -1,39 +1,44 @@
 import type { PlaneLattice } from '../exact/lattice.ts';
 import { modulo } from '../exact/modulo.ts';
-import { addPoints, type Point, scalePoint, subtractPoints } from '../exact/plane.ts';
-import { equalSurds, surd } from '../exact/surd.ts';
+import { type Point, subtractPoints } from '../exact/plane.ts';
+import { equalSurds } from '../exact/surd.ts';
 import { edgeName, type TorusFaces } from './check-partition.ts';
 import type { Tiling } from './tiling-form.ts';
 import type { FaceColours } from './upright-partition.ts';
+import { cellOf, cellsOf, keptLattice, ONE_CELL, sublattices, type Within } from './within.ts';
 
-/** Classes of faces, each of which takes a shade of its own. */
+/** Classes of faces, each of which takes a shade of its own; they come round on whole cells of the tiling. */
 export interface Colouring extends FaceColours {
   readonly classes: number;
+  readonly within: Within;
+}
+
+/** Colours that are the same in every cell. */
+function inEveryCell({ lattice }: Tiling, classes: number, shadeOf: (face: number) => number): Colouring {
+  return { keeps: lattice, within: ONE_CELL, classes, shadeOf };
 }
 
 /** Faces by their numbers of sides, fewest first. */
-export function bySides({ lattice, faces }: Tiling): Colouring {
+export function bySides(tiling: Tiling): Colouring {
+  const { faces } = tiling;
   const sizes = [...new Set(faces.map((corners) => corners.length))].sort((a, b) => a - b);
-  return {
-    keeps: lattice,
-    classes: sizes.length,
-    shadeOf: (face) => sizes.indexOf(faces[face]!.length),
-  };
+  return inEveryCell(tiling, sizes.length, (face) => sizes.indexOf(faces[face]!.length));
 }
 
 /** Every face of a cell by itself. */
-export function byFace({ lattice, faces }: Tiling): Colouring {
-  return { keeps: lattice, classes: faces.length, shadeOf: (face) => face };
+export function byFace(tiling: Tiling): Colouring {
+  return inEveryCell(tiling, tiling.faces.length, (face) => face);
 }
 
 /** Faces by the way that they lie: those that a shift carries onto each other are alike; three for isometric cubes. */
-export function byDirection({ lattice, faces }: Tiling): Colouring {
+export function byDirection(tiling: Tiling): Colouring {
+  const { faces } = tiling;
   const kinds: (readonly Point[])[] = [];
   const kindOf = faces.map((corners) => {
     const known = kinds.findIndex((kind) => isShifted(kind, corners));
     return known >= 0 ? known : kinds.push(corners) - 1;
   });
-  return { keeps: lattice, classes: kinds.length, shadeOf: (face) => kindOf[face]! };
+  return inEveryCell(tiling, kinds.length, (face) => kindOf[face]!);
 }
 
 function isShifted(a: readonly Point[], b: readonly Point[]): boolean {
@@ -45,6 +50,50 @@ function isShifted(a: readonly Point[], b: readonly Point[]): boolean {
       return equalSurds(one.x, other.x) && equalSurds(one.y, other.y);
     }),
   );
+}
+
+/** Which cells are alike: those along the lattice's first vector, along its second, or along the other diagonal. */
+export const ROW_WAYS = { first: [0, 1], second: [1, 0], diagonal: [1, 1] } as const;
+export type RowWay = keyof typeof ROW_WAYS;
+
+/** Rows of cells, so many shades in turn. */
+export function byRows({ lattice }: Tiling, way: RowWay, count: number): Colouring {
+  const [across, up] = ROW_WAYS[way];
+  // The lattice of cells at which across·i + up·j is a multiple of the count.
+  const within: Within =
+    up === 0
+      ? { columns: count, rows: 1, lean: 0 }
+      : across === 0
+        ? { columns: 1, rows: count, lean: 0 }
+        : { columns: count, rows: 1, lean: count - 1 };
+  return {
+    keeps: keptLattice(lattice, within),
+    within,
+    classes: count,
+    shadeOf: (_, i, j) => modulo(across * i + up * j, count),
+  };
+}
+
+/** Faces one by one in a block of cells, those of the first cell first, then cell by cell across and up. */
+export function byHand({ lattice, faces }: Tiling, across: number, up: number): Colouring {
+  const within: Within = { columns: across, rows: up, lean: 0 };
+  return {
+    keeps: keptLattice(lattice, within),
+    within,
+    classes: across * up * faces.length,
+    shadeOf: (face, i, j) => cellOf(within, i, j) * faces.length + face,
+  };
+}
+
+/** The same colours on `times` × `times` of their own cells, so that what is scattered over them comes round. */
+export function enlarged(
+  { lattice }: Tiling,
+  { within }: Colouring,
+  times: number,
+): { readonly keeps: PlaneLattice; readonly within: Within } {
+  const { columns, rows, lean } = within;
+  const large: Within = { columns: columns * times, rows: rows * times, lean: lean * times };
+  return { keeps: keptLattice(lattice, large), within: large };
 }
 
 /** Most shades, and most cells that they take to come round, that are tried so that no neighbours are alike. */
@@ -66,6 +115,7 @@ export function byNeighbours({ lattice }: Tiling, torus: TorusFaces): Colouring 
         if (own === undefined) continue;
         return {
           keeps: keptLattice(lattice, within),
+          within,
           classes: shades,
           shadeOf: (face, i, j) => own[cellOf(within, i, j) * torus.faces.length + face]!,
         };
@@ -73,33 +123,6 @@ export function byNeighbours({ lattice }: Tiling, torus: TorusFaces): Colouring 
     }
   }
   return undefined;
-}
-
-/** Vectors within a lattice in its own steps: (columns, 0) and (lean, rows). */
-interface Within {
-  readonly columns: number;
-  readonly rows: number;
-  readonly lean: number;
-}
-
-/** All lattices within one that have so many of its cells (Hermite normal forms). */
-function sublattices(cells: number): readonly Within[] {
-  return Array.from({ length: cells }, (_, at) => at + 1)
-    .filter((rows) => cells % rows === 0)
-    .flatMap((rows) =>
-      Array.from({ length: cells / rows }, (_, lean) => ({ columns: cells / rows, rows, lean })),
-    );
-}
-
-/** The cell, of those of a lattice within, that a cell is like. */
-function cellOf({ columns, rows, lean }: Within, i: number, j: number): number {
-  const up = Math.floor(j / rows);
-  return (j - up * rows) * columns + modulo(i - up * lean, columns);
-}
-
-function keptLattice([a, b]: PlaneLattice, { columns, rows, lean }: Within): PlaneLattice {
-  const at = (i: number, j: number) => addPoints(scalePoint(a, surd(i)), scalePoint(b, surd(j)));
-  return [at(columns, 0), at(lean, rows)];
 }
 
 /** Two faces along an edge, the second moved by whole steps. */
@@ -129,9 +152,10 @@ function neighbours({ faces }: TorusFaces): readonly Pair[] {
 
 /** Which faces of all cells meet, for each the others. */
 function meetings(faces: number, pairs: readonly Pair[], within: Within): readonly (readonly number[])[] {
-  const { columns, rows } = within;
-  const meet = Array.from({ length: faces * columns * rows }, (): number[] => []);
-  for (let cell = 0; cell < columns * rows; cell += 1) {
+  const { columns } = within;
+  const cells = cellsOf(within);
+  const meet = Array.from({ length: faces * cells }, (): number[] => []);
+  for (let cell = 0; cell < cells; cell += 1) {
     const [i, j] = [cell % columns, Math.floor(cell / columns)];
     for (const pair of pairs) {
       const one = cell * faces + pair.one;

@@ -15,6 +15,12 @@ export interface FacePart {
   readonly shade: number;
 }
 
+/** A face made smaller about its middle. */
+export function shrunk(corners: readonly Point[], share: Rational): readonly Point[] {
+  const middle = middleOf(corners);
+  return corners.map((corner) => addPoints(middle, scalePoint(subtractPoints(corner, middle), surd(share))));
+}
+
 /**
  * A face as rings round its middle, each made of as many four-sided parts as the face has sides, and what is left inside.
  * The parts cover the face once and share their corners; convex faces only.
@@ -22,15 +28,12 @@ export interface FacePart {
  * @param rings  shares falling, above 0 and at most 1; a share of 1 gives the whole face that shade
  */
 export function ringed({ corners, shade }: FacePart, rings: readonly FaceRing[]): readonly FacePart[] {
-  const middle = middleOf(corners);
   const parts: FacePart[] = [];
   let [outer, current] = [corners, shade];
   for (const ring of rings) {
     const whole = ring.share.n === ring.share.d;
     if (!whole) {
-      const inner = corners.map((corner) =>
-        addPoints(middle, scalePoint(subtractPoints(corner, middle), surd(ring.share))),
-      );
+      const inner = shrunk(corners, ring.share);
       outer.forEach((corner, at) => {
         const next = (at + 1) % outer.length;
         parts.push({ corners: [corner, outer[next]!, inner[next]!, inner[at]!], shade: current });

@@ -1,5 +1,5 @@
 import { latticePoint, type PlaneLattice, reduce, reducedLattice, spanOf } from '../exact/lattice.ts';
-import { addPoints, dot, middleOf, type Point, subtractPoints } from '../exact/plane.ts';
+import { addPoints, dot, middleOf, type Point, pointName, subtractPoints } from '../exact/plane.ts';
 import { gcd, isWhole, rational } from '../exact/rational.ts';
 import {
   addSurds,
@@ -10,7 +10,6 @@ import {
   scaleSurd,
   subtractSurds,
   surd,
-  surdText,
 } from '../exact/surd.ts';
 import type { Tiling } from './tiling-form.ts';
 
@@ -76,7 +75,7 @@ export function planeGroup(
   );
   const seen = new Set<string>();
   const kept = reduced.faces.flatMap((corners, face) => {
-    const name = nameOf(inSteps(middleOf(corners), lattice));
+    const name = pointName(inSteps(middleOf(corners), lattice));
     if (seen.has(name)) return [];
     seen.add(name);
     return [{ corners, kind: kinds[face]! }];
@@ -103,9 +102,9 @@ function mapsOf({ lattice, faces }: Tiling, kinds: readonly string[]): readonly 
   const outlines = faces.map((corners) => corners.map((corner) => inSteps(corner, lattice)));
   // A face is known by its middle; its kind and its corners, in no order, have to be those of the one that comes there.
   const lookOf = (kind: string, corners: readonly Point[]) =>
-    `${kind}: ${corners.map(nameOf).sort().join(' ')}`;
+    `${kind}: ${corners.map(pointName).sort().join(' ')}`;
   const looks = new Map(
-    middles.map((middle, face) => [nameOf(middle), lookOf(kinds[face]!, outlines[face]!)]),
+    middles.map((middle, face) => [pointName(middle), lookOf(kinds[face]!, outlines[face]!)]),
   );
   const rarest = rarestOf(kinds);
   const from = middles[kinds.indexOf(rarest)]!;
@@ -115,7 +114,7 @@ function mapsOf({ lattice, faces }: Tiling, kinds: readonly string[]): readonly 
       const shift = subtractPoints(to, applied(linear, from));
       const image = (place: Point) => folded(addPoints(applied(linear, place), shift));
       const fits = middles.every((middle, each) => {
-        const there = looks.get(nameOf(image(middle)));
+        const there = looks.get(pointName(image(middle)));
         return there !== undefined && there === lookOf(kinds[each]!, outlines[each]!.map(image));
       });
       return fits ? [{ linear, shift: folded(shift) }] : [];
@@ -127,10 +126,6 @@ function rarestOf(kinds: readonly string[]): string {
   const counts = new Map<string, number>();
   for (const kind of kinds) counts.set(kind, (counts.get(kind) ?? 0) + 1);
   return [...counts].reduce((best, each) => (each[1] < best[1] ? each : best))[0];
-}
-
-function nameOf({ x, y }: Point): string {
-  return `${surdText(x)};${surdText(y)}`;
 }
 
 function applied([a, b, c, d]: Linear, { x, y }: Point): Point {

@@ -1,6 +1,5 @@
 import { type PlaneLattice, reduce } from '../exact/lattice.ts';
-import type { Point } from '../exact/plane.ts';
-import { surdText } from '../exact/surd.ts';
+import { type Point, pointName } from '../exact/plane.ts';
 import type { Corner, TorusFaces } from './check-partition.ts';
 import type { Tiling } from './tiling-form.ts';
 
@@ -18,7 +17,7 @@ export function foldTiling({ lattice, faces }: Tiling): Torus {
   const known = new Map<string, number>();
   const cornerOf = (point: Point): Corner => {
     const { u, v, i, j } = reduce(point, lattice);
-    const name = `${surdText(u)};${surdText(v)}`;
+    const name = pointName({ x: u, y: v });
     let vertex = known.get(name);
     if (vertex === undefined) {
       vertex = vertices.length;

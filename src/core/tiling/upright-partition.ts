@@ -1,22 +1,15 @@
 import type { Shade } from '../colour/shade.ts';
 import { CoreError } from '../error.ts';
 import { latticePoint, type PlaneLattice, pointsIn, uprightRepeat } from '../exact/lattice.ts';
-import { addPoints } from '../exact/plane.ts';
+import { addPoints, type Point } from '../exact/plane.ts';
 import { type Surd, ZERO_SURD } from '../exact/surd.ts';
 import type { Partition } from './partition.ts';
 import { type FaceRing, ringed } from './rings.ts';
 import type { Tiling } from './tiling-form.ts';
 import { foldTiling } from './torus.ts';
 
-/** Most faces of one upright repeat. */
-export const MAX_FACES = 20_000;
-
-/** A tiling in one upright repeat, and how large that is in the tiling's own unit. */
-export interface UprightTiling {
-  readonly width: Surd;
-  readonly height: Surd;
-  readonly partition: Partition;
-}
+/** Most faces of one upright repeat, parts between rings counted. */
+export const MAX_FACES = 100_000;
 
 /** How faces are coloured: what of the lattice keeps the shades, and the shade of a face of the cell at whole steps. */
 export interface FaceColours {
@@ -24,53 +17,84 @@ export interface FaceColours {
   readonly shadeOf: (face: number, i: number, j: number) => number;
 }
 
+/** A face where it lies, in the tiling's own unit. */
+export interface LaidFace {
+  /** Which of the tiling's faces, and how many steps of its lattice away. */
+  readonly face: number;
+  readonly cell: readonly [i: number, j: number];
+  readonly corners: readonly Point[];
+  readonly shade: number;
+}
+
+/** A coloured tiling in one upright repeat. */
+export interface LaidTiling {
+  readonly width: Surd;
+  readonly height: Surd;
+  readonly faces: readonly LaidFace[];
+}
+
 /**
  * Lays a coloured tiling out in the smallest upright rectangle that repeats.
- * @param shades  those that `shadeOf` counts, from 0
- * @param rings   inside every face
+ * @param parts  of which each face will be made, by its number of sides
+ * @param most   parts in all
  * @throws CoreError "tiling/no-repeat" where no upright rectangle repeats, "tiling/faces" {most}
  */
 export function layUpright(
   tiling: Tiling,
   colours: FaceColours,
-  shades: readonly Shade[],
-  rings: readonly FaceRing[] = [],
-): UprightTiling {
+  parts: (sides: number) => number = () => 1,
+  most: number = MAX_FACES,
+): LaidTiling {
   const upright = uprightRepeat(colours.keeps);
   if (upright === undefined) throw new CoreError('tiling/no-repeat', {});
-  const whole: PlaneLattice = [
-    { x: upright.width, y: ZERO_SURD },
-    { x: ZERO_SURD, y: upright.height },
-  ];
-  const cells = pointsIn(tiling.lattice, whole, Math.floor(MAX_FACES / partsOf(tiling, rings)));
-  if (cells === undefined) throw new CoreError('tiling/faces', { most: MAX_FACES });
-  const placed = cells.flatMap(([i, j]) => {
-    const shift = latticePoint(tiling.lattice, [i, j]);
-    return tiling.faces.flatMap((corners, face) =>
-      ringed(
-        {
-          corners: corners.map((corner) => addPoints(corner, shift)),
-          shade: colours.shadeOf(face, i, j),
-        },
-        rings,
-      ),
-    );
+  const perCell = tiling.faces.reduce((sum, { length }) => sum + parts(length), 0);
+  const cells = pointsIn(tiling.lattice, wholeOf(upright), Math.floor(most / perCell));
+  if (cells === undefined) throw new CoreError('tiling/faces', { most });
+  const faces = cells.flatMap((cell) => {
+    const shift = latticePoint(tiling.lattice, cell);
+    return tiling.faces.map((corners, face) => ({
+      face,
+      cell,
+      corners: corners.map((corner) => addPoints(corner, shift)),
+      shade: colours.shadeOf(face, cell[0], cell[1]),
+    }));
   });
-  const torus = foldTiling({ lattice: whole, faces: placed.map(({ corners }) => corners) });
+  return { ...upright, faces };
+}
+
+/**
+ * A laid tiling as a partition.
+ * @param shades  those that the faces' shades count, from 0
+ * @param rings   inside every face
+ */
+export function partitionOf(
+  { width, height, faces }: LaidTiling,
+  shades: readonly Shade[],
+  rings: readonly FaceRing[] = [],
+): Partition {
+  const parts = faces.flatMap((face) => ringed(face, rings));
+  const torus = foldTiling({
+    lattice: wholeOf({ width, height }),
+    faces: parts.map(({ corners }) => corners),
+  });
   return {
-    width: upright.width,
-    height: upright.height,
-    partition: {
-      kind: 'partition',
-      shades,
-      clear: shades.map(() => false),
-      vertices: torus.vertices,
-      faces: torus.faces.map(({ corners }, index) => ({ corners, shade: placed[index]!.shade })),
-    },
+    kind: 'partition',
+    shades,
+    clear: shades.map(() => false),
+    vertices: torus.vertices,
+    faces: torus.faces.map(({ corners }, index) => ({ corners, shade: parts[index]!.shade })),
   };
 }
 
-/** Parts that the faces of a cell are made of. */
-function partsOf({ faces }: Tiling, rings: readonly FaceRing[]): number {
-  return faces.reduce((sum, { length }) => sum + 1 + length * rings.length, 0);
+/** The vectors of an upright repeat. */
+function wholeOf({ width, height }: Pick<LaidTiling, 'width' | 'height'>): PlaneLattice {
+  return [
+    { x: width, y: ZERO_SURD },
+    { x: ZERO_SURD, y: height },
+  ];
+}
+
+/** Parts that a face of so many sides is made of, at most. */
+export function partsOf(sides: number, rings: number): number {
+  return 1 + sides * rings;
 }

@@ -7,6 +7,7 @@ import { parseBandWidths, parseDirection } from '../../core/design/exchange/stri
 import { parseDensityPair } from '../../core/design/exchange/text-parts.ts';
 import { newPlaid, newStripe, newTiling } from '../../core/design/new-design.ts';
 import { readDesign } from '../../core/design/read-design.ts';
+import { shadesUsed } from '../../core/design/shades-used.ts';
 import { parseThreadCount } from '../../core/formats/thread-count.ts';
 import { parseWeave } from '../../core/thread/weaves/weave-text.ts';
 import { insertDesign } from '../db/design-table.ts';
@@ -84,9 +85,9 @@ export function stripeOf({ name, number, bands, slope, asked, measured }: DemoSt
 /** The document of one demo tiling. */
 export function tilingOf({ faces, range: _, ...order }: DemoTiling): Design {
   const keys = faces.split(' ');
-  const rings = (order.rings ?? []).flatMap(({ shade }) => (shade === null ? [] : [shade]));
-  const shades = lineShades([...keys, ...rings].map((shade) => ({ shade })));
-  return readDesign(newTiling({ ...order, shades, faces: keys }));
+  const design = newTiling({ ...order, shades: [], faces: keys });
+  const shades = lineShades(shadesUsed(design.construction).map(({ key }) => ({ shade: key })));
+  return readDesign({ ...design, shades });
 }
 
 /** The line's shades that some bands use, in order of appearance. */

@@ -60,18 +60,12 @@ export const LARKMERE_STRIPES: readonly DemoStripe[] = [
 ];
 
 /** A tiling of the demo: its form, a side or the width of its repeat, and a shade for each kind of face. */
-export interface DemoTiling {
+export interface DemoTiling extends Omit<Partial<TilingOrder>, 'faces' | 'shades'> {
   readonly number: string;
   readonly name: string;
   readonly range: string;
   readonly form: TilingOrder['form'];
-  readonly dual?: boolean;
-  readonly turn?: number;
-  readonly size: string;
-  readonly measured?: 'side' | 'repeat';
-  readonly colours: NonNullable<TilingOrder['colours']>;
   readonly faces: string;
-  readonly rings?: NonNullable<TilingOrder['rings']>;
 }
 
 export const LARKMERE_TILINGS: readonly DemoTiling[] = [
@@ -89,6 +83,18 @@ export const LARKMERE_TILINGS: readonly DemoTiling[] = [
       { share: '2/3', shade: 'Y' },
       { share: '7/12', shade: 'C' },
     ],
+    lines: [
+      { what: 'sides', of: '4|8', width: '4 mm', shade: 'K', ends: 'sharp', dashes: null, skip: 1 },
+      {
+        what: 'spokes',
+        of: '4',
+        width: '3 mm',
+        shade: 'C',
+        ends: 'round',
+        dashes: null,
+        skip: 1,
+      },
+    ],
   },
   {
     number: 'LLR 028',
@@ -98,6 +104,7 @@ export const LARKMERE_TILINGS: readonly DemoTiling[] = [
     size: '50 mm',
     colours: 'neighbours',
     faces: 'C S R',
+    gaps: { by: '1.5 mm', corner: '4 mm', shade: 'K' },
   },
   {
     number: 'LLR 029',
@@ -107,6 +114,61 @@ export const LARKMERE_TILINGS: readonly DemoTiling[] = [
     size: '200 mm',
     colours: 'faces',
     faces: 'S L H',
+    scatter: { times: 4, seed: 11, share: '1/2', by: '1/12' },
+    gaps: { by: '4 mm', corner: '15 mm', shade: 'M' },
+  },
+  {
+    number: 'LLR 030',
+    name: 'Parcels-office parquet',
+    range: 'Stations',
+    form: { kind: 'herringbone', width: '1/4' },
+    turn: 3,
+    size: '240 mm',
+    colours: 'directions',
+    faces: 'P Y',
+    fade: { shades: ['P', 'Y'], angle: 0, turned: true, of: null },
+    gaps: { by: '1 mm', corner: '0', shade: 'K' },
+  },
+  {
+    number: 'LLR 049',
+    name: 'Tea-room tiles',
+    range: 'Tea room',
+    // Grown: a hexagon in squares, triangles between them, and two hexagons beyond.
+    form: {
+      kind: 'grown',
+      faces: [
+        { on: null, shape: 6 },
+        ...[0, 1, 2, 3, 4, 5].map((side) => ({ on: { face: 0, side }, shape: 4 as const })),
+        { on: { face: 1, side: 1 }, shape: 3 },
+        { on: { face: 2, side: 1 }, shape: 3 },
+        { on: { face: 1, side: 2 }, shape: 6 },
+        { on: { face: 2, side: 2 }, shape: 6 },
+      ],
+    },
+    size: '50 mm',
+    colours: 'sides',
+    faces: 'Y C B',
+    lines: [
+      { what: 'stars', of: '6', width: '3 mm', shade: 'L', ends: 'sharp', dashes: null, skip: 1 },
+      {
+        what: 'sides',
+        of: null,
+        width: '2 mm',
+        shade: 'W',
+        ends: 'round',
+        dashes: null,
+        skip: 1,
+      },
+      {
+        what: 'rays',
+        of: '4',
+        width: '2 mm',
+        shade: 'R',
+        ends: 'flat',
+        dashes: { count: 3, share: '1/2' },
+        skip: 1,
+      },
+    ],
   },
   {
     number: 'LLR 048',

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { inColourway } from '../../core/design/colourway.ts';
 import { compile } from '../../core/design/compile-design.ts';
-import type { Design } from '../../core/design/design-schema.ts';
+import { type Design, isTiling, type TilingDesign } from '../../core/design/design-schema.ts';
 import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
 import { designToText } from '../../core/design/exchange/counts-text.ts';
 import {
@@ -9,9 +9,12 @@ import {
   designToPaperSvg,
   structureOf,
 } from '../../core/design/exchange/structure-files.ts';
+import { tilingGeometry, tilingToCsv } from '../../core/design/exchange/tiling-geometry.ts';
 import { designToWif } from '../../core/design/exchange/wif-design.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
+import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../../core/error.ts';
+import type { Rational } from '../../core/exact/rational.ts';
 import { divide, multiply, rational } from '../../core/exact/rational.ts';
 import {
   orderPicture,
@@ -34,10 +37,16 @@ const SENDERS: Readonly<Record<string, Sender>> = {
     const unit = compile(design);
     const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query));
     const look = threadLook(parseDrawn(query.get('drawn') ?? 'flat')) ?? 'flat';
-    return picture(unitToPng(unit, order, nodeCompressor, look));
+    const mixing = query.get('mixing') === 'bytes' ? 'bytes' : 'light';
+    return picture(unitToPng(unit, order, nodeCompressor, look, mixing));
   },
   'tile.svg': (design, query) =>
-    text('image/svg+xml', unitToSvg(compile(design), design.name, sheetOf(design, query))),
+    text(
+      'image/svg+xml',
+      unitToSvg(compile(design), design.name, { sheet: sheetOf(design, query), underlap: underlapOf(query) }),
+    ),
+  'faces.json': (design) => text('application/json', JSON.stringify(tilingGeometry(asFaces(design)))),
+  'faces.csv': (design) => text('text/csv; charset=utf-8', tilingToCsv(asFaces(design))),
   'swatch.png': (design, query) => picture(swatch(design, query)),
   'design.json': (design) => text('application/json', writeDesignText(design)),
   'counts.csv': (design) => text('text/csv; charset=utf-8', designToCsv(design)),
@@ -49,8 +58,20 @@ const SENDERS: Readonly<Record<string, Sender>> = {
   'counts.txt': (design) => text('text/plain; charset=utf-8', designToText(design)),
 };
 
+/** @throws CoreError "tiling/none" for what has no faces */
+function asFaces(design: Design): TilingDesign {
+  if (!isTiling(design)) throw new CoreError('tiling/none');
+  return design;
+}
+
+/** How far faces run under their neighbours; left out, as far as does no harm. */
+function underlapOf(query: URLSearchParams): Rational | undefined {
+  const underlap = query.get('underlap') ?? '';
+  return underlap === '' ? undefined : parseLengthOrNone(underlap);
+}
+
 /**
- * The file of that name for a design. Query: `perThread` or `dpi`, `size` for a sheet; `drawn` for how a picture's threads look; `colourway` by name; `save` to download it.
+ * The file of that name for a design. Query: `perThread` or `dpi`, `size` for a sheet; `mixing` for a picture's; `underlap` for a drawing's faces; `drawn` for how a picture's threads look; `colourway` by name; `save` to download it.
  * @throws CoreError "request/missing", or of the sender
  */
 export function sendFile(design: Design, file: string, query: URLSearchParams): Response {

@@ -1,6 +1,7 @@
 import type { Shade } from '../../colour/shade.ts';
 import { cellArea, latticePoint, pointsIn } from '../../exact/lattice.ts';
 import { addPoints, type Point } from '../../exact/plane.ts';
+import { equals, ONE, toNumber } from '../../exact/rational.ts';
 import {
   addSurds,
   equalSurds,
@@ -8,18 +9,21 @@ import {
   type Surd,
   subtractSurds,
   surd,
+  surdToNumber,
   ZERO_SURD,
 } from '../../exact/surd.ts';
-import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
+import { facesOf, type RepeatUnit } from '../../repeat/repeat-unit.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
 import { checkPartition, cornerAt, faceArea, type PartitionProof } from '../../tiling/check-partition.ts';
-import type { Colouring } from '../../tiling/colourings.ts';
+import type { Stack } from '../../tiling/stack.ts';
 import { MOST_FACES, type PlaneGroup, planeGroup } from '../../tiling/symmetry.ts';
+import { takenIn } from '../../tiling/taken-in.ts';
 import type { Tiling } from '../../tiling/tiling-form.ts';
 import { foldTiling } from '../../tiling/torus.ts';
+import { type FaceColours, MAX_FACES } from '../../tiling/upright-partition.ts';
 import type { TilingDesign } from '../design-schema.ts';
-import { colouringOf, compileTiling, tilingOf } from './compile-tiling.ts';
-import { parseSize, type TilingSpec } from './tiling-schema.ts';
+import { compileLaid, compileTiling, layTiling } from './compile-tiling.ts';
+import { parsePart, parseProportion, parseSize, type TilingSpec } from './tiling-schema.ts';
 
 /** What there is to know of a tiling. */
 export interface TilingFacts {
@@ -38,42 +42,51 @@ export interface TilingFacts {
   readonly faces: number;
   /** Share of the cloth of each shade that there is some of, exact. */
   readonly shares: readonly { readonly shade: Shade; readonly share: Surd }[];
+  /** Faces of which gaps leave nothing. */
+  readonly vanished: number;
 }
 
-/** @throws CoreError as `compileTiling` */
-export function tilingFacts({ construction, shades }: TilingDesign): TilingFacts {
-  const tiling = tilingOf(construction);
+/**
+ * @param most  faces of a repeat
+ * @throws CoreError as `compileTiling`
+ */
+export function tilingFacts({ construction, shades }: TilingDesign, most: number = MAX_FACES): TilingFacts {
+  const laid = layTiling(construction, shades, most);
+  const { tiling, classes, colours } = laid;
   const torus = foldTiling(tiling);
-  const colouring = colouringOf(tiling, construction);
-  const { content } = compileTiling(construction, shades);
-  const areas = shades.map((): Surd => ZERO_SURD);
-  for (const face of content.faces) areas[face.shade] = addSurds(areas[face.shade]!, faceArea(content, face));
+  const { content, pitch } = compileLaid(construction, laid, shades);
+  const base = facesOf(content);
+  const areas = base.shades.map((): Surd => ZERO_SURD);
+  for (const face of base.faces) areas[face.shade] = addSurds(areas[face.shade]!, faceArea(base, face));
   return {
     proof: checkPartition(torus),
     cell: cellArea(tiling.lattice),
     configurations: [...new Set(configurations(torus))].sort(),
     group: planeGroup(tiling, () => ''),
-    colouredGroup: colouredGroup(construction, tiling, colouring),
-    classes: colouring.classes,
-    faces: content.faces.length,
-    shares: shades.flatMap((shade, at) =>
+    colouredGroup: colouredGroup(tiling, colours),
+    classes,
+    faces: base.faces.length,
+    shares: base.shades.flatMap((shade, at) =>
       areas[at]!.terms.length === 0 ? [] : [{ shade, share: areas[at]! }],
     ),
+    vanished: content.kind === 'stack' ? vanished(content, pitch) : 0,
   };
 }
 
+function vanished({ layers }: Stack, { x, y }: RepeatUnit['pitch']): number {
+  const pitch = { x: surdToNumber(x), y: surdToNumber(y) };
+  const gaps = layers.find((layer) => layer.kind === 'gaps');
+  return gaps?.faces.filter((face) => takenIn(face, pitch, toNumber(gaps.by)).length === 0).length ?? 0;
+}
+
 /** The plane group of the cells that colours take to come round, faces of one shade being alike. */
-function colouredGroup(
-  spec: TilingSpec,
-  tiling: Tiling,
-  { keeps, shadeOf }: Colouring,
-): PlaneGroup | undefined {
+function colouredGroup(tiling: Tiling, { keeps, shadeOf }: FaceColours): PlaneGroup | undefined {
   const cells = pointsIn(tiling.lattice, keeps, Math.floor(MOST_FACES / tiling.faces.length));
   if (cells === undefined) return undefined;
   const faces = cells.flatMap(([i, j]) =>
     tiling.faces.map((corners, face) => ({
       corners: corners.map((corner) => addPoints(corner, latticePoint(tiling.lattice, [i, j]))),
-      shade: spec.faces[shadeOf(face, i, j) % spec.faces.length]!,
+      shade: String(shadeOf(face, i, j)),
     })),
   );
   return planeGroup(
@@ -82,20 +95,31 @@ function colouredGroup(
   );
 }
 
+/** A tiling's faces alone. */
+const NOTHING_OVER = { rings: [], fade: null, gaps: null, lines: [] } as const satisfies Partial<TilingSpec>;
+
+/** Whether nothing that changes lengths is done to a form. */
+function keepsLengths({ stretch, shear }: TilingSpec): boolean {
+  return equals(parseProportion(stretch), ONE) && parsePart(shear).n === 0n;
+}
+
 /**
  * How much of a laid out tiling does not follow from what it is called, counted without looking at how it was laid out:
  * vertices whose faces are not those of its name, and sides that are not as long as they were typed.
  */
 export function missesOfTiling(spec: TilingSpec, unit: RepeatUnit): number {
-  const { form, dual, size, measured, rings } = spec;
+  const { form, dual, size, measured } = spec;
   if ((form.kind !== 'regular' && form.kind !== 'two-kinds') || dual) return 0;
+  const { content: whole, pitch } = unit;
+  if (whole.kind === 'cells') throw new Error(`expected faces, got ${whole.kind}`);
   // Rings have vertices of their own: without them, in the same size, the tiling is looked at itself.
-  const plain = rings.length === 0 ? unit : compileTiling({ ...spec, rings: [] }, unit.content.shades);
-  const { content } = plain;
-  const { pitch } = unit;
-  if (content.kind !== 'partition') throw new Error(`expected a partition, got ${content.kind}`);
+  const plain =
+    spec.rings.length === 0
+      ? whole
+      : compileTiling({ ...spec, ...NOTHING_OVER }, facesOf(whole).shades).content;
+  const content = facesOf(plain);
   const strange = configurations(content).filter((name) => !form.name.split(/, | \+ /).includes(name)).length;
-  if (measured !== 'side') return strange;
+  if (measured !== 'side' || !keepsLengths(spec)) return strange;
   const side = surd(parseSize(size));
   const square = multiplySurds(side, side);
   const wrong = content.faces.flatMap(({ corners }) =>

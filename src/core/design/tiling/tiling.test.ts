@@ -25,6 +25,9 @@ function tiling(form: FormSpec, more: Partial<TilingOrder> = {}): TilingDesign {
   return newTiling({ name: 'Floor', shades: SHADES, form, ...more });
 }
 
+/** Nothing done to a form. */
+const LEVEL = { stretch: '1', shear: '0', diagonal: '0' } as const;
+
 const FLOOR: FormSpec = { kind: 'regular', name: '4.8.8' };
 
 describe('a tiling as a document', () => {
@@ -102,8 +105,8 @@ describe('a tiling compiled', () => {
   });
 
   it('has an upright repeat at some turns; at others it says at which', () => {
-    expect(uprightTurns({ form: FLOOR, dual: false })).toEqual([0, 3, 6, 9, 12, 15, 18, 21]);
-    expect(uprightTurns({ form: { kind: 'regular', name: '6.6.6' }, dual: true })).toEqual(
+    expect(uprightTurns({ ...LEVEL, form: FLOOR, dual: false })).toEqual([0, 3, 6, 9, 12, 15, 18, 21]);
+    expect(uprightTurns({ ...LEVEL, form: { kind: 'regular', name: '6.6.6' }, dual: true })).toEqual(
       Array.from({ length: 12 }, (_, step) => 2 * step),
     );
     expect(() => compile(tiling(FLOOR, { turn: 1 }))).toThrow(
@@ -115,8 +118,9 @@ describe('a tiling compiled', () => {
     expect(() => compile(tiling(FLOOR, { size: '99 000' }))).toThrow('number/syntax');
     expect(() => compile(tiling(FLOOR, { size: '99000' }))).toThrow('tiling/too-large');
     const lean: FormSpec = { kind: 'triangles', height: '1', tip: '1/997' };
-    const rings = [1, 2, 3, 4].map((ring) => ({ share: `${9 - ring}/9`, shade: 'A' }));
-    expect(() => compile(tiling(lean, { size: '1', rings }))).toThrow('tiling/faces');
+    const colours = { by: 'rows', way: 'second', count: 12 } as const;
+    const rings = Array.from({ length: 8 }, (_, ring) => ({ share: `${9 - ring}/10`, shade: 'A' }));
+    expect(() => compile(tiling(lean, { size: '1', colours, rings }))).toThrow('tiling/faces');
   });
 
   it('rolls back to itself when it is painted, with rings too, at any size', () => {
@@ -129,7 +133,7 @@ describe('a tiling compiled', () => {
         pixels,
         pixels,
         ({ order }, turn, ringed, width, height) => {
-          fc.pre(uprightTurns({ form: order.form, dual: order.dual ?? false }).includes(turn));
+          fc.pre(uprightTurns({ ...LEVEL, form: order.form, dual: order.dual ?? false }).includes(turn));
           const rings = ringed ? [{ share: '2/3', shade: 'C' }] : [];
           const unit = compile(tiling(order.form, { ...order, turn, rings }));
           expect(paintRoll(unit, { width, height }).differingBytes).toBe(0);
@@ -140,7 +144,7 @@ describe('a tiling compiled', () => {
   });
 
   it('is drawn with a path a shade, at true size', () => {
-    const svg = unitToSvg(compile(tiling(FLOOR, { size: '10' })), 'Floor', undefined);
+    const svg = unitToSvg(compile(tiling(FLOOR, { size: '10' })), 'Floor');
     expect(svg).toContain('width="24.142136mm"');
     expect(svg.match(/<path fill="#/g)).toHaveLength(2);
   });

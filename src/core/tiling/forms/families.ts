@@ -1,5 +1,5 @@
-import type { Point } from '../../exact/plane.ts';
-import { divide, ONE, type Rational, rational, subtract } from '../../exact/rational.ts';
+import { direction, type Point, scalePoint } from '../../exact/plane.ts';
+import { divide, multiply, ONE, type Rational, rational, subtract } from '../../exact/rational.ts';
 import { divideSurds, hypotenuse, root, type Surd, scaleSurd, surd } from '../../exact/surd.ts';
 import type { TilingForm } from '../tiling-form.ts';
 
@@ -153,5 +153,104 @@ export function rows(squares: number, triangleRows: number): TilingForm {
         ];
       }),
     ],
+  };
+}
+
+/** Rhombuses of side 1, their diagonals level and upright, whose slanting sides rise by so many times 15°, 1 to 5. */
+export function rhombusByAngle(rise: number): TilingForm {
+  const [p, q] = [rise, 12 - rise];
+  return { lattice: [`${p}`, `${q}`], faces: [{ at: '', outline: `${p} ${q} ${p + 12} ${q + 12}` }] };
+}
+
+/** Parallelograms of a base of 1 and a height, the upper side moved to the right. */
+export function parallelograms(height: Rational, lean: Rational): TilingForm {
+  return {
+    lattice: ['w', 't'],
+    faces: [{ at: '', outline: 'w t -w -t' }],
+    sides: { w: at(ONE, NONE), t: at(lean, height) },
+  };
+}
+
+/** Kites twice as wide as 1, each with its like turned by 180° beside it; tips lie above and below the widest place. */
+export function kites(above: Rational, below: Rational): TilingForm {
+  const back = rational(-1);
+  return {
+    // The diagonals.
+    lattice: ['p q', 'q r'],
+    faces: [
+      { at: '', outline: 'p q r s' },
+      { at: 'p q p', outline: '-p -q -r -s' },
+    ],
+    sides: {
+      p: at(ONE, multiply(below, back)),
+      q: at(ONE, below),
+      r: at(back, above),
+      s: at(back, multiply(above, back)),
+    },
+  };
+}
+
+/**
+ * Pentagons of four ways to lie, each with two right angles. From the middles of square fields four sides go out; what
+ * joins them are slanting sides. Fields are 2 wide, and half a slanting side reaches `half` across and up, 0 < half < 1/2.
+ */
+export function pentagons(half: Rational): TilingForm {
+  const [t, u] = [half, subtract(ONE, half)];
+  const [less, minus] = [multiply(t, rational(-1)), multiply(u, rational(-1))];
+  const twice = multiply(half, rational(2));
+  return {
+    lattice: ['w', 'z'],
+    faces: [
+      // From the middle (0, 0) along the slanting side through (1, 0) to the middle (1, 1) and back; then turned by 90°.
+      { at: '', outline: 'a d b e -n' },
+      { at: '', outline: 'n g e -b a' },
+      { at: '', outline: '-a -d -b -e n' },
+      { at: '', outline: '-n -g -e b -a' },
+    ],
+    sides: {
+      w: at(rational(2), NONE),
+      z: at(NONE, rational(2)),
+      a: at(u, less),
+      b: at(less, u),
+      d: at(twice, twice),
+      e: at(minus, less),
+      g: at(multiply(twice, rational(-1)), twice),
+      n: at(t, u),
+    },
+  };
+}
+
+/** Bricks 1 long and `width` wide, 0 < width < 1, lying and standing in turn along rising steps. */
+export function herringbone(width: Rational): TilingForm {
+  const rest = subtract(ONE, width);
+  return {
+    lattice: ['r n n -s', 'n h'],
+    faces: [
+      // Where a long side meets two bricks, the corner between them is a corner here too.
+      { at: '', outline: 'r n h -r -n -h' },
+      { at: 'r n -s n', outline: 'h s -n -h -s n' },
+    ],
+    sides: { n: at(width, NONE), r: at(rest, NONE), h: at(NONE, width), s: at(NONE, rest) },
+  };
+}
+
+/** Hexagons with sides of 1 and `other` in turn, between triangles with sides of 1 that point up and of `other` that point down. */
+export function hexagonsAndTriangles(other: Rational): TilingForm {
+  const along = (steps: number, length: Rational) => scalePoint(direction(steps), surd(length));
+  return {
+    lattice: ['p u', '-r -w'],
+    faces: [
+      { at: '', outline: 'u -r v -p w -q' },
+      { at: 'u', outline: 'p q r' },
+      { at: 'u', outline: '-u -v -w' },
+    ],
+    sides: {
+      p: along(0, ONE),
+      q: along(8, ONE),
+      r: along(16, ONE),
+      u: along(0, other),
+      v: along(8, other),
+      w: along(16, other),
+    },
   };
 }

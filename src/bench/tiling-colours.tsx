@@ -1,0 +1,220 @@
+import { useMemo } from 'react';
+import type { TilingDesign } from '../core/design/design-schema.ts';
+import { colouringOf, tilingOf } from '../core/design/tiling/compile-tiling.ts';
+import {
+  MAX_BLOCK,
+  MAX_ROWS,
+  parseShare,
+  TILING_COLOURS,
+  type TilingSpec,
+  type TilingColours as Ways,
+} from '../core/design/tiling/tiling-schema.ts';
+import { ROW_WAYS, type RowWay } from '../core/tiling/colourings.ts';
+import { NumberField } from '../kit/number-field.tsx';
+import { SelectField } from '../kit/select-field.tsx';
+import { valueIfAny } from '../wording/attempt.ts';
+import { polygonText } from '../wording/tiling-words.ts';
+import { FoldOut } from './fold-out.tsx';
+import { few, keptBy, putTiling } from './put-tiling.ts';
+import { blockByHand, resizedBlock } from './tiling-edits.ts';
+
+/** Largest seed. */
+const MAX_SEED = 0xffff_ffff;
+
+const COLOUR_NAMES: Readonly<Record<Ways, string>> = {
+  sides: 'Number of sides',
+  directions: 'The way they lie',
+  neighbours: 'Neighbours differ',
+  faces: 'Each by itself',
+  rows: 'Rows, in turn',
+  hand: 'By hand, on the cloth',
+};
+
+const ROW_NAMES: Readonly<Record<RowWay, string>> = {
+  first: 'Along the first way of the cells',
+  second: 'Along the second',
+  diagonal: 'Along both',
+};
+
+/** Which faces are alike, and their shades. */
+export function TilingColours({ design }: { design: TilingDesign }) {
+  const { construction } = design;
+  const { colours } = construction;
+  return (
+    <>
+      <SelectField
+        label="Faces are told apart by"
+        value={colours.by}
+        options={TILING_COLOURS.map((each) => ({ value: each, text: COLOUR_NAMES[each] }))}
+        onChange={(by) => putTiling({ colours: usualColours(by, design) })}
+      />
+      {colours.by === 'rows' && (
+        <div className="grid grid-cols-[minmax(0,1fr)_90px] gap-3">
+          <SelectField
+            label="Rows"
+            value={colours.way}
+            options={(Object.keys(ROW_WAYS) as RowWay[]).map((way) => ({ value: way, text: ROW_NAMES[way] }))}
+            onChange={(way) => putTiling({ colours: { ...colours, way } })}
+          />
+          <NumberField
+            label="Shades in turn"
+            text={String(colours.count)}
+            resolve={(text) => String(few(text, 2, MAX_ROWS))}
+            onChange={(text) => putTiling({ colours: { ...colours, count: few(text, 2, MAX_ROWS) } }, 'rows')}
+          />
+        </div>
+      )}
+      {colours.by === 'hand' ? <HandBlock design={design} /> : <FaceShades design={design} />}
+      <Scatter construction={construction} />
+    </>
+  );
+}
+
+function usualColours(by: Ways, design: TilingDesign): TilingSpec['colours'] {
+  switch (by) {
+    case 'rows':
+      return { by, way: 'first', count: Math.max(2, Math.min(3, design.construction.faces.length)) };
+    case 'hand':
+      return blockByHand(design.construction, 2, 2);
+    default:
+      return { by };
+  }
+}
+
+/** How many cells are coloured one by one. */
+function HandBlock({ design: { construction } }: { design: TilingDesign }) {
+  const { colours } = construction;
+  if (colours.by !== 'hand') return null;
+  const size = (label: string, side: 'across' | 'up') => (
+    <NumberField
+      label={label}
+      text={String(colours[side])}
+      resolve={(text) => String(few(text, 1, MAX_BLOCK))}
+      onChange={(text) =>
+        putTiling(
+          { colours: resizedBlock(construction, { [side]: few(text, 1, MAX_BLOCK) }) },
+          `block-${side}`,
+        )
+      }
+    />
+  );
+  return (
+    <>
+      <div className="grid grid-cols-2 gap-3">
+        {size('Cells across', 'across')}
+        {size('Cells up', 'up')}
+      </div>
+      <p className="hint">
+        Click a face on the cloth and give it a shade below; the whole repeats after so many cells.
+      </p>
+    </>
+  );
+}
+
+/** Single faces lighter or darker than their shade. */
+function Scatter({ construction }: { construction: TilingSpec }) {
+  const { scatter } = construction;
+  return (
+    <FoldOut title="Lighter and darker faces" state={scatter === null ? '' : `seed ${scatter.seed}`}>
+      <label className="flex items-center gap-2 text-[13px]">
+        <input
+          type="checkbox"
+          className="accent-woad"
+          checked={scatter !== null}
+          onChange={(event) =>
+            putTiling({
+              scatter: event.target.checked ? { times: 4, seed: 1, share: '1/3', by: '1/10' } : null,
+            })
+          }
+        />
+        Scatter them
+      </label>
+      {scatter !== null && (
+        <>
+          <div className="grid grid-cols-2 gap-3">
+            <NumberField
+              label="Over so many cells"
+              text={String(scatter.times)}
+              resolve={(text) => String(few(text, 1, MAX_BLOCK))}
+              onChange={(text) =>
+                putTiling({ scatter: { ...scatter, times: few(text, 1, MAX_BLOCK) } }, 'times')
+              }
+            />
+            <NumberField
+              label="Share of the faces"
+              text={scatter.share}
+              resolve={keptBy(parseShare)}
+              onChange={(text) => putTiling({ scatter: { ...scatter, share: text.trim() } }, 'share')}
+            />
+            <NumberField
+              label="Lighter by up to"
+              text={scatter.by}
+              resolve={keptBy(parseShare)}
+              onChange={(text) => putTiling({ scatter: { ...scatter, by: text.trim() } }, 'by')}
+            />
+            <NumberField
+              label="Seed"
+              text={String(scatter.seed)}
+              resolve={(text) => String(few(text, 0, MAX_SEED))}
+              onChange={(text) =>
+                putTiling({ scatter: { ...scatter, seed: few(text, 0, MAX_SEED) } }, 'seed')
+              }
+            />
+          </div>
+          <button
+            type="button"
+            className="button self-start"
+            onClick={() => putTiling({ scatter: { ...scatter, seed: scatter.seed + 1 } })}
+          >
+            Scatter anew
+          </button>
+        </>
+      )}
+    </FoldOut>
+  );
+}
+
+/** A shade for each kind of face. */
+function FaceShades({ design }: { design: TilingDesign }) {
+  const { construction, shades } = design;
+  const kinds = useMemo(() => kindsOf(construction), [construction]);
+  const { faces } = construction;
+  return (
+    <div className="flex flex-col gap-2">
+      {kinds.map((name, kind) => {
+        const key = faces[kind % faces.length]!;
+        return (
+          <div key={name} className="grid grid-cols-[22px_minmax(0,1fr)] items-end gap-2">
+            <span
+              className="chip mb-2 h-5 w-5"
+              style={{ backgroundColor: shades.find((shade) => shade.key === key)?.hex }}
+            />
+            <SelectField
+              label={name}
+              value={key}
+              options={shades.map((shade) => ({ value: shade.key, text: `${shade.key} ${shade.name}` }))}
+              onChange={(next) =>
+                putTiling({ faces: kinds.map((_, at) => (at === kind ? next : faces[at % faces.length]!)) })
+              }
+            />
+          </div>
+        );
+      })}
+    </div>
+  );
+}
+
+/** The kinds of faces by name; none while they cannot be told apart. */
+function kindsOf(construction: TilingSpec): readonly string[] {
+  return (
+    valueIfAny(() => {
+      const tiling = tilingOf(construction);
+      const { classes } = colouringOf(tiling, construction);
+      if (construction.colours.by === 'sides') {
+        return [...new Set(tiling.faces.map(({ length }) => length))].sort((a, b) => a - b).map(polygonText);
+      }
+      const word = construction.colours.by === 'rows' ? 'Row' : 'Faces';
+      return Array.from({ length: classes }, (_, kind) => `${word} ${kind + 1}`);
+    }) ?? []
+  );
+}

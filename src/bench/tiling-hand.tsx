@@ -1,0 +1,150 @@
+import { useEffect, useMemo } from 'react';
+import { isTiling, type TilingDesign } from '../core/design/design-schema.ts';
+import type { Place } from '../core/tiling/taken-in.ts';
+import { followPointer } from '../kit/follow-pointer.ts';
+import { valueIfAny } from '../wording/attempt.ts';
+import { dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { layGeometry } from './cloth-camera.ts';
+import { useCloth } from './cloth-store.ts';
+import { type FamilyHandle, familyHandles } from './family-handles.ts';
+import { panCloth } from './pan-cloth.ts';
+import { putTiling } from './put-tiling.ts';
+import { type LaidPlaces, laidPlaces, placeAt, type TilingPlace } from './tiling-places.ts';
+
+/** CSS pixels within which a corner or a side is meant and not the face. */
+const REACH = 7;
+
+/** Between the cloth's millimetres, from the lower left corner of its repeat, and the view's pixels. */
+interface View {
+  readonly toView: (place: Place) => Place;
+  readonly toCloth: (point: Place) => Place;
+  readonly perMillimetre: number;
+}
+
+/** What is pointed at on the cloth of a tiling, and the corners of a family that can be dragged. */
+export function TilingHand() {
+  const design = useDesign();
+  const step = useBenchState((state) => state.step);
+  return step === 'Build' && isTiling(design) ? <Hand design={design} /> : null;
+}
+
+function Hand({ design }: { design: TilingDesign }) {
+  const places = useMemo(() => valueIfAny(() => laidPlaces(design)), [design]);
+  const chosen = useCloth((cloth) => cloth.place);
+  const view = useView();
+  const { form, dual } = design.construction;
+  // Another tiling has other faces: what was chosen is not among them.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the tiling is what is waited for
+  useEffect(() => useCloth.setState({ place: undefined }), [form, dual]);
+  if (places === undefined || view === undefined) return null;
+  const handles = isPlain(design) ? familyHandles(design.construction.form) : [];
+  return (
+    <>
+      <button
+        type="button"
+        tabIndex={-1}
+        aria-label="Choose what is here"
+        className="absolute inset-0 cursor-grab bg-transparent active:cursor-grabbing"
+        onPointerDown={(event) => startPick(event, places, view)}
+      />
+      {chosen !== undefined && <Mark places={places} chosen={chosen} view={view} />}
+      {handles.map((handle) => (
+        <Handle key={handle.name} handle={handle} scale={places.side} view={view} />
+      ))}
+    </>
+  );
+}
+
+/** Whether a form lies as its numbers put it. */
+function isPlain({ construction }: TilingDesign): boolean {
+  const { dual, turn, stretch, shear, diagonal } = construction;
+  return !dual && turn === 0 && stretch === '1' && shear === '0' && diagonal === '0';
+}
+
+function useView(): View | undefined {
+  const { camera, repeat, ratio } = useCloth();
+  if (camera === undefined || repeat === undefined) return undefined;
+  const { stepX, stepY } = layGeometry(repeat, camera.perEnd, ratio, window.devicePixelRatio);
+  return {
+    toView: ({ x, y }) => ({ x: camera.x + x * stepX, y: camera.y - y * stepY }),
+    toCloth: ({ x, y }) => ({ x: (x - camera.x) / stepX, y: (camera.y - y) / stepY }),
+    perMillimetre: stepX,
+  };
+}
+
+/** Chooses what is under the pointer, unless it is dragged: then the cloth is panned. */
+function startPick(event: React.PointerEvent<HTMLElement>, places: LaidPlaces, view: View): void {
+  const box = event.currentTarget.getBoundingClientRect();
+  const point = { x: event.clientX - box.left, y: event.clientY - box.top };
+  panCloth(event, () =>
+    useCloth.setState({ place: placeAt(places, view.toCloth(point), REACH / view.perMillimetre) }),
+  );
+}
+
+/** What is chosen, outlined. */
+function Mark({ places, chosen, view }: { places: LaidPlaces; chosen: TilingPlace; view: View }) {
+  const face = places.faces[chosen.index];
+  if (face === undefined) return null;
+  const points = face.corners.map(({ x, y }) =>
+    view.toView({ x: x + chosen.across * places.width, y: y + chosen.up * places.height }),
+  );
+  const [from, to] = [points[chosen.at]!, points[(chosen.at + 1) % points.length]!];
+  const outline = points.map(({ x, y }) => `${x},${y}`).join(' ');
+  return (
+    <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
+      {chosen.kind === 'face' && (
+        <>
+          <polygon points={outline} fill="none" stroke="#fffdf8" strokeWidth="5" />
+          <polygon points={outline} fill="none" stroke="#2c5f7c" strokeWidth="2.5" />
+        </>
+      )}
+      {chosen.kind === 'side' && (
+        <>
+          <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="#fffdf8" strokeWidth="7" />
+          <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="#2c5f7c" strokeWidth="4" />
+        </>
+      )}
+      {chosen.kind === 'corner' && (
+        <circle cx={from.x} cy={from.y} r="8" fill="#fffdf8" stroke="#2c5f7c" strokeWidth="3" />
+      )}
+    </svg>
+  );
+}
+
+/** A corner that is dragged along what the numbers allow; arrow keys move it by the same steps. */
+function Handle({ handle, scale, view }: { handle: FamilyHandle; scale: number; view: View }) {
+  const at = view.toView({ x: handle.at.x * scale, y: handle.at.y * scale });
+  const move = (place: Place, tag: string) => putTiling({ form: handle.moved(place) }, tag);
+  return (
+    <button
+      type="button"
+      aria-label={handle.name}
+      title={`${handle.name}: drag it, or use the arrows`}
+      className="-translate-x-1/2 -translate-y-1/2 absolute h-5 w-5 cursor-move touch-none rounded-full border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)]"
+      style={{ left: at.x, top: at.y }}
+      onPointerDown={(event) => {
+        if (event.button !== 0) return;
+        event.stopPropagation();
+        const box = event.currentTarget.parentElement!.getBoundingClientRect();
+        const tag = `corner-${event.timeStamp}`;
+        followPointer(
+          event,
+          ({ clientX, clientY }) => {
+            const { x, y } = view.toCloth({ x: clientX - box.left, y: clientY - box.top });
+            move({ x: x / scale, y: y / scale }, tag);
+          },
+          () => dispatch({ kind: 'settle' }),
+        );
+      }}
+      onKeyDown={(event) => {
+        const way = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[
+          event.key
+        ];
+        if (way === undefined) return;
+        event.preventDefault();
+        event.stopPropagation();
+        move({ x: handle.at.x + way[0]! / 20, y: handle.at.y + way[1]! / 20 }, 'corner-keys');
+      }}
+    />
+  );
+}

@@ -1,0 +1,103 @@
+import { useMemo } from 'react';
+import type { TilingDesign } from '../core/design/design-schema.ts';
+import { uprightTurns } from '../core/design/tiling/compile-tiling.ts';
+import {
+  parseDiagonal,
+  parsePart,
+  parseProportion,
+  parseSize,
+  type TilingSpec,
+} from '../core/design/tiling/tiling-schema.ts';
+import { NumberField } from '../kit/number-field.tsx';
+import { SelectField } from '../kit/select-field.tsx';
+import { valueIfAny } from '../wording/attempt.ts';
+import { lengthText } from '../wording/measures.ts';
+import { few, keptBy, putTiling } from './put-tiling.ts';
+
+const MEASURED: Readonly<Record<TilingSpec['measured'], string>> = {
+  side: 'A side of 1',
+  repeat: 'Repeats, across',
+  flats: 'The largest face, across its flats',
+  corners: 'The largest face, across its corners',
+};
+
+/** How large a tiling is, how it lies, and how it is stretched. */
+export function TilingShape({ design: { construction } }: { design: TilingDesign }) {
+  const { form, dual, turn, stretch, shear, diagonal, size, measured, repeats } = construction;
+  const turns = useMemo(
+    () => valueIfAny(() => uprightTurns({ form, dual, stretch, shear, diagonal })) ?? [],
+    [form, dual, stretch, shear, diagonal],
+  );
+  const shown = turns.includes(turn) ? turns : [...turns, turn].sort((a, b) => a - b);
+  return (
+    <>
+      <div className={measured === 'repeat' ? 'grid grid-cols-[minmax(0,1fr)_90px] gap-3' : ''}>
+        <NumberField
+          label={
+            measured === 'side'
+              ? 'A side of 1 is'
+              : measured === 'repeat'
+                ? 'Together they are wide'
+                : 'It is wide'
+          }
+          text={size}
+          resolve={(text) => `${lengthText(parseSize(text), 'mm')} mm`}
+          onChange={(text) => putTiling({ size: text }, 'size')}
+        />
+        {measured === 'repeat' && (
+          <NumberField
+            label="Repeats"
+            text={String(repeats)}
+            resolve={(text) => String(few(text, 1, 10_000))}
+            onChange={(text) => putTiling({ repeats: few(text, 1, 10_000) }, 'repeats')}
+          />
+        )}
+      </div>
+      <SelectField
+        label="That is the size of"
+        value={measured}
+        options={(Object.keys(MEASURED) as TilingSpec['measured'][]).map((value) => ({
+          value,
+          text: MEASURED[value],
+        }))}
+        onChange={(of) => putTiling({ measured: of })}
+      />
+      <SelectField
+        label="Turned by"
+        value={String(turn)}
+        options={shown.map((steps) => ({
+          value: String(steps),
+          // Of what is not closed yet nothing is known.
+          text: `${steps * 15}°${turns.length === 0 || turns.includes(steps) ? '' : ', without an upright repeat'}`,
+        }))}
+        onChange={(steps) => putTiling({ turn: Number(steps) })}
+      />
+      <div className="grid grid-cols-3 gap-3">
+        <NumberField
+          label="Heights ×"
+          text={stretch}
+          resolve={keptBy(parseProportion)}
+          onChange={(text) => putTiling({ stretch: text.trim() }, 'stretch')}
+        />
+        <NumberField
+          label="Lean"
+          text={shear}
+          resolve={keptBy(parsePart)}
+          onChange={(text) => putTiling({ shear: text.trim() }, 'shear')}
+        />
+        <NumberField
+          label="Level"
+          text={diagonal}
+          resolve={keptBy(parseDiagonal)}
+          onChange={(text) => putTiling({ diagonal: text.trim() }, 'diagonal')}
+        />
+      </div>
+      {(shear !== '0' || diagonal !== '0') && (
+        <p className="hint">
+          Lean moves each repeat by that part of its width beside the one below. Level turns the diagonal of
+          so many repeats up/across until it lies flat.
+        </p>
+      )}
+    </>
+  );
+}

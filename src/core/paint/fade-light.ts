@@ -1,0 +1,147 @@
+import { modulo } from '../exact/modulo.ts';
+import type { FadedFace, FadeLayer } from '../tiling/stack.ts';
+import { type Place, placesOf } from '../tiling/taken-in.ts';
+import type { PaintWindow } from './painting.ts';
+import { type Edges, type Side, SUBPIXELS, sideBetween } from './partition-edges.ts';
+import { accumulateEdge, CHANNELS, emptySums, type RowSums, WHOLE } from './row-sums.ts';
+import type { LightPainter } from './stack-painter.ts';
+
+/** A face in subpixels from a whole pixel at its upper left, and that pixel in the repeat. */
+interface PlacedFace {
+  readonly left: number;
+  readonly top: number;
+  readonly across: number;
+  readonly down: number;
+  readonly edges: Edges;
+  readonly differences: Float64Array;
+  /** How far along the fade a pixel's middle lies: start at the face's first pixel, and what a pixel across and down adds. */
+  readonly start: number;
+  readonly perX: number;
+  readonly perY: number;
+}
+
+/**
+ * The light of faded faces: the share that a face takes of a pixel in its shade at the pixel's middle; shares of a pixel
+ * add up, so that faces side by side let nothing through.
+ *
+ * @param light  CHANNELS numbers for each of the layer's shades
+ */
+export function fadeLight(
+  layer: FadeLayer,
+  light: readonly Float64Array[],
+  window: PaintWindow,
+): LightPainter {
+  const { tile, width, offset } = window;
+  const across = Math.min(width, tile.width);
+  const faces = layer.faces.map((face) => placeFace(face, tile));
+  const sums = emptySums(Math.max(...faces.map((face) => face.across), 1));
+  return (row, line) => {
+    line.fill(0);
+    for (const face of faces) {
+      // All rows of the face that are this row of the repeat.
+      const first = modulo(row + offset.y - face.top, tile.height);
+      for (let y = first; y < face.down; y += tile.height) {
+        paintFaceRow(
+          face,
+          y,
+          sums,
+          light,
+          (x) => {
+            const at = modulo(face.left + x - offset.x, tile.width);
+            return at < across ? at : undefined;
+          },
+          line,
+        );
+      }
+    }
+  };
+}
+
+/** Adds one row of one face. A hot loop. */
+function paintFaceRow(
+  face: PlacedFace,
+  y: number,
+  sums: RowSums,
+  light: readonly Float64Array[],
+  placeOf: (x: number) => number | undefined,
+  line: Float64Array,
+): void {
+  for (let edge = 0; edge < face.edges.count; edge += 1) {
+    const top = face.edges.y[edge]!;
+    accumulateEdge(face.edges, { edge, top }, y, face.differences, sums);
+  }
+  let cover = 0;
+  for (let x = 0; x < face.across; x += 1) {
+    cover += sums.sums[x * CHANNELS + 3]!;
+    if (cover === 0) continue;
+    const place = placeOf(x);
+    if (place === undefined) continue;
+    const share = cover / WHOLE;
+    const along = (face.start + x * face.perX + y * face.perY) * (light.length - 1);
+    const step = Math.min(light.length - 2, Math.max(0, Math.floor(along)));
+    const part = Math.min(1, Math.max(0, along - step));
+    const [one, other] = [light[step]!, light[step + 1]!];
+    for (let channel = 0; channel < CHANNELS; channel += 1) {
+      line[place * CHANNELS + channel]! += share * (one[channel]! + (other[channel]! - one[channel]!) * part);
+    }
+  }
+  sums.sums.fill(0, 0, (face.across + 2) * CHANNELS);
+  sums.touched.fill(0, 0, face.across + 2);
+}
+
+function placeFace({ corners, from, to }: FadedFace, tile: PaintWindow['tile']): PlacedFace {
+  const size = { x: tile.width * SUBPIXELS, y: tile.height * SUBPIXELS };
+  const places = placesOf(corners, size).map(({ x, y }) => ({
+    x: Math.round(x),
+    y: size.y - Math.round(y),
+  }));
+  const left = Math.floor(Math.min(...places.map(({ x }) => x)) / SUBPIXELS);
+  const top = Math.floor(Math.min(...places.map(({ y }) => y)) / SUBPIXELS);
+  const local = places.map(({ x, y }) => ({ x: x - left * SUBPIXELS, y: y - top * SUBPIXELS }));
+  const [across, down] = [
+    Math.ceil(Math.max(...local.map(({ x }) => x)) / SUBPIXELS),
+    Math.ceil(Math.max(...local.map(({ y }) => y)) / SUBPIXELS),
+  ];
+  const edges = edgesAlone(local);
+  const start = { x: from.x * tile.width - left, y: (1 - from.y) * tile.height - top };
+  const way = { x: (to.x - from.x) * tile.width, y: (from.y - to.y) * tile.height };
+  const square = way.x * way.x + way.y * way.y;
+  const [perX, perY] = square === 0 ? [0, 0] : [way.x / square, way.y / square];
+  return {
+    left,
+    top,
+    across,
+    down,
+    edges,
+    // Walked as it stands, a side has its face on the right: it adds it where it goes down.
+    differences: Float64Array.from({ length: edges.count * CHANNELS }, (_, at) =>
+      at % CHANNELS !== 3 ? 0 : edges.ahead[Math.floor(at / CHANNELS)]! === 1 ? 1 : -1,
+    ),
+    start: (0.5 - start.x) * perX + (0.5 - start.y) * perY,
+    perX,
+    perY,
+  };
+}
+
+/** Wider than any window, so that nothing comes round. */
+const ENDLESS = 2 ** 40;
+
+/** The sides of one face, walked downward each; `ahead` is 1 where the face walks a side so. */
+function edgesAlone(places: readonly Place[]): Edges {
+  const sides: Side[] = places
+    .map((from, at) => sideBetween(from, places[(at + 1) % places.length]!, 0))
+    .filter(({ dy }) => dy !== 0);
+  const all = (read: (side: Side) => number) => Float64Array.from(sides, read);
+  const ahead = Uint16Array.from(sides, (side) => (side.ahead ? 1 : 0));
+  return {
+    width: ENDLESS,
+    height: ENDLESS,
+    count: sides.length,
+    x: all(({ x }) => x),
+    y: all(({ y }) => y),
+    dx: all(({ dx }) => dx),
+    dy: all(({ dy }) => dy),
+    ahead,
+    back: ahead.map((one) => 1 - one),
+  };
+}

@@ -1,0 +1,119 @@
+import { type Edges, mulDivFloor, SUBPIXELS } from './partition-edges.ts';
+
+/** Red, green and blue light, and how much of a pixel is not clear: 0 … 65535 each. */
+export const CHANNELS = 4;
+
+/** One pixel wholly covered: subpixels across × subpixels down × 2, so that halves are whole. */
+export const WHOLE = 2 * SUBPIXELS * SUBPIXELS;
+
+/** An edge as it stands in the window, or a repeat above it. */
+export interface Placed {
+  readonly edge: number;
+  /** Height of its start, in subpixels. */
+  readonly top: number;
+}
+
+/** What one row takes up: differences of light along it, and which pixels have any. */
+export interface RowSums {
+  /** Pixels of the row. */
+  readonly across: number;
+  /** CHANNELS numbers a pixel, and one pixel more. */
+  readonly sums: Float64Array;
+  readonly touched: Uint8Array;
+}
+
+/**
+ * Adds what one edge changes in one pixel row: each pixel that it crosses takes its share of the difference, and the
+ * running sum carries the whole to all pixels on the right. A hot loop, longer than others for it.
+ */
+export function accumulateEdge(
+  edges: Edges,
+  { edge, top }: Placed,
+  row: number,
+  differences: Float64Array,
+  out: RowSums,
+): void {
+  const dy = edges.dy[edge]!;
+  const upper = Math.max(top, row * SUBPIXELS);
+  const lower = Math.min(top + dy, (row + 1) * SUBPIXELS);
+  if (upper >= lower) return;
+  const dx = edges.dx[edge]!;
+  const start = edges.x[edge]!;
+  const from = upper === top ? start : start + mulDivFloor(upper - top, dx, dy);
+  const to = lower === top + dy ? start + dx : start + mulDivFloor(lower - top, dx, dy);
+  const least = Math.min(from, to);
+  const most = Math.max(from, to);
+  const atLeast = from <= to ? upper : lower;
+  const atMost = from <= to ? lower : upper;
+  const end = out.across * SUBPIXELS;
+  const place = edge * CHANNELS;
+  const begin = -Math.floor(most / edges.width) * edges.width;
+  for (let shift = begin; least + shift < end; shift += edges.width) {
+    const left = least + shift;
+    const right = most + shift;
+    const first = left > 0 ? Math.floor(left / SUBPIXELS) : 0;
+    const last = Math.min(out.across - 1, Math.max(first, Math.ceil(right / SUBPIXELS) - 1));
+    let x = Math.max(left, 0);
+    let y = x === left ? atLeast : heightAt(x - shift - start, dx, dy, top, upper, lower);
+    if (least === most) {
+      if (right >= 0) share(out, first, 2 * (x - first * SUBPIXELS), lower - upper, differences, place);
+      continue;
+    }
+    for (let column = first; column <= last && right >= x; column += 1) {
+      const border = (column + 1) * SUBPIXELS;
+      const next = Math.min(right, border);
+      const nextY = next === right ? atMost : heightAt(next - shift - start, dx, dy, top, upper, lower);
+      const inside = x + next - 2 * column * SUBPIXELS;
+      share(out, column, inside, nextY > y ? nextY - y : y - nextY, differences, place);
+      x = next;
+      y = nextY;
+    }
+  }
+}
+
+/** How far down an edge has come at a way from its start, rounded down, kept within a row. */
+function heightAt(way: number, dx: number, dy: number, top: number, upper: number, lower: number): number {
+  const y = top + mulDivFloor(way, dy, dx);
+  return Math.min(lower, Math.max(upper, y));
+}
+
+/**
+ * A piece of an edge in one pixel.
+ * @param inside  twice the mean way from the pixel's left border to the piece, in subpixels
+ * @param height  of the piece, in subpixels
+ */
+function share(
+  { sums, touched }: RowSums,
+  column: number,
+  inside: number,
+  height: number,
+  differences: Float64Array,
+  place: number,
+): void {
+  const here = height * (2 * SUBPIXELS - inside);
+  const beyond = height * inside;
+  const at = column * CHANNELS;
+  const red = differences[place]!;
+  const green = differences[place + 1]!;
+  const blue = differences[place + 2]!;
+  const cover = differences[place + 3]!;
+  sums[at]! += here * red;
+  sums[at + 1]! += here * green;
+  sums[at + 2]! += here * blue;
+  sums[at + 3]! += here * cover;
+  sums[at + 4]! += beyond * red;
+  sums[at + 5]! += beyond * green;
+  sums[at + 6]! += beyond * blue;
+  sums[at + 7]! += beyond * cover;
+  touched[column] = 1;
+  touched[column + 1] = 1;
+}
+
+/** Room for the sums of a row of so many pixels. */
+export function emptySums(across: number): RowSums {
+  return {
+    across,
+    sums: new Float64Array((across + 2) * CHANNELS),
+    touched: new Uint8Array(across + 2),
+  };
+}

@@ -1,0 +1,139 @@
+import { addPoints, middleOf, type Point, scalePoint, subtractPoints } from '../exact/plane.ts';
+import { gcd, type Rational, rational } from '../exact/rational.ts';
+import { surd } from '../exact/surd.ts';
+import { chainEdges, type TorusEdge } from './chains.ts';
+import { cornerAt, edgeName, type TorusFaces } from './check-partition.ts';
+import type { LinePath } from './stack.ts';
+
+/** Which lines are drawn over a tiling. */
+export interface LineWish {
+  /** Sides of faces; from middles of faces to corners, or to middles of sides; middles of sides joined. */
+  readonly what: 'sides' | 'spokes' | 'rays' | 'stars';
+  /** Sides between faces of two numbers of sides, "4|8", or lines in faces of one, "8"; null for all. */
+  readonly of: string | null;
+  /** So many dashes a line, each that share of its place long; null for whole lines. */
+  readonly dashes: { readonly count: number; readonly share: Rational } | null;
+  /** For stars: how many middles further on each is joined to. */
+  readonly skip: number;
+}
+
+/**
+ * The lines as paths in repeats.
+ * @param torus  faces on the torus of one upright repeat
+ * @param pitch  lengths of one repeat, for the angles at which sides meet
+ */
+export function faceLines(
+  torus: TorusFaces,
+  { what, of, dashes, skip }: LineWish,
+  pitch: { readonly x: number; readonly y: number },
+): readonly LinePath[] {
+  if (what === 'sides') {
+    const edges = sidesOfKind(torus, of);
+    if (dashes === null) return chainEdges(torus, edges, pitch);
+    return edges.flatMap(([from, to]) => dashed(cornerAt(torus, from), cornerAt(torus, to), dashes));
+  }
+  const paths = torus.faces
+    .filter(({ corners }) => of === null || String(corners.length) === of)
+    .flatMap(({ corners }) =>
+      inFace(
+        corners.map((corner) => cornerAt(torus, corner)),
+        what,
+        skip,
+      ),
+    );
+  if (dashes === null) return paths;
+  return paths.flatMap(({ points, closed }) =>
+    points.flatMap((point, at) => {
+      const next = points[at + 1] ?? (closed ? points[0] : undefined);
+      return next === undefined ? [] : dashed(point, next, dashes);
+    }),
+  );
+}
+
+/** The kinds of sides of a tiling, "4|8" for one between a square and an octagon, the smaller first. */
+export function sideKinds(torus: TorusFaces): readonly string[] {
+  return [...new Set(edgesByName(torus).map(({ kind }) => kind))].sort((a, b) => numeric(a) - numeric(b));
+}
+
+function numeric(kind: string): number {
+  const [a, b] = kind.split('|').map(Number) as [number, number];
+  return a * 1000 + b;
+}
+
+function sidesOfKind(torus: TorusFaces, of: string | null): readonly TorusEdge[] {
+  return edgesByName(torus)
+    .filter(({ kind }) => of === null || kind === of)
+    .map(({ edge }) => edge);
+}
+
+/** Each edge once, with the numbers of sides of its two faces. */
+function edgesByName({ faces }: TorusFaces): readonly { edge: TorusEdge; kind: string }[] {
+  const known = new Map<string, { edge: TorusEdge; sides: number[] }>();
+  for (const { corners } of faces) {
+    corners.forEach((from, at) => {
+      const to = corners[(at + 1) % corners.length]!;
+      const [name] = edgeName(from, to);
+      const entry = known.get(name) ?? { edge: [from, to] as const, sides: [] };
+      entry.sides.push(corners.length);
+      known.set(name, entry);
+    });
+  }
+  return [...known.values()].map(({ edge, sides }) => ({
+    edge,
+    kind: sides.sort((a, b) => a - b).join('|'),
+  }));
+}
+
+function inFace(
+  corners: readonly Point[],
+  what: Exclude<LineWish['what'], 'sides'>,
+  skip: number,
+): readonly LinePath[] {
+  const middle = middleOf(corners);
+  const middles = corners.map((corner, at) => middleOf([corner, corners[(at + 1) % corners.length]!]));
+  switch (what) {
+    case 'spokes':
+      return corners.map((corner) => ({ points: [middle, corner], closed: false }));
+    case 'rays':
+      return middles.map((point) => ({ points: [middle, point], closed: false }));
+    case 'stars':
+      return stars(middles, skip);
+    default:
+      return what satisfies never;
+  }
+}
+
+/** Every point joined to the one `skip` further on: as many closed lines as the number of points and the skip share divisors. */
+function stars(points: readonly Point[], skip: number): readonly LinePath[] {
+  const step = skip % points.length;
+  // Half way round, lines go to and fro between two points.
+  if (step === 0) return [];
+  if (2 * step === points.length) {
+    return points.slice(0, step).map((point, at) => ({ points: [point, points[at + step]!], closed: false }));
+  }
+  const rounds = Number(gcd(BigInt(points.length), BigInt(step)));
+  return Array.from({ length: rounds }, (_, first) => ({
+    points: Array.from(
+      { length: points.length / rounds },
+      (_, at) => points[(first + at * step) % points.length]!,
+    ),
+    closed: true,
+  }));
+}
+
+/** A line cut into dashes, each in the middle of its place. */
+function dashed(
+  from: Point,
+  to: Point,
+  { count, share }: NonNullable<LineWish['dashes']>,
+): readonly LinePath[] {
+  const way = subtractPoints(to, from);
+  const { n, d } = share;
+  // Of a place from k to k + 1 the dash takes (1 − share)/2 … (1 + share)/2.
+  const at = (twice: bigint) =>
+    addPoints(from, scalePoint(way, surd(rational(twice, 2n * d * BigInt(count)))));
+  return Array.from({ length: count }, (_, place) => {
+    const start = 2n * d * BigInt(place);
+    return { points: [at(start + d - n), at(start + d + n)], closed: false };
+  });
+}

@@ -1,0 +1,33 @@
+import type { Point } from '../exact/plane.ts';
+import type { FadedFace } from './stack.ts';
+import { type Place, placesOf } from './taken-in.ts';
+
+/** Which way shades go across a face. */
+export interface FadeWish {
+  /** In steps of 15° from the right, or with `turned` from the face's first side. */
+  readonly angle: number;
+  readonly turned: boolean;
+}
+
+/**
+ * A face with the way of its fade: from the line square to its direction that touches the face first to the one that
+ * touches it last.
+ * @param corners  in repeats
+ * @param pitch    lengths of one repeat
+ */
+export function fadeAcross(corners: readonly Point[], { angle, turned }: FadeWish, pitch: Place): FadedFace {
+  const face = placesOf(corners, pitch);
+  const [first, second] = [face[0]!, face[1]!];
+  const own = turned ? Math.atan2(second.y - first.y, second.x - first.x) : 0;
+  const way = { x: Math.cos(own + (angle * Math.PI) / 12), y: Math.sin(own + (angle * Math.PI) / 12) };
+  const along = face.map(({ x, y }) => x * way.x + y * way.y);
+  const middle = {
+    x: face.reduce((sum, { x }) => sum + x, 0) / face.length,
+    y: face.reduce((sum, { y }) => sum + y, 0) / face.length,
+  };
+  const at = (reach: number): Place => {
+    const from = reach - (middle.x * way.x + middle.y * way.y);
+    return { x: (middle.x + way.x * from) / pitch.x, y: (middle.y + way.y * from) / pitch.y };
+  };
+  return { corners, from: at(Math.min(...along)), to: at(Math.max(...along)) };
+}
