@@ -126,7 +126,8 @@ test('tilings are made, checked, rendered, and told face by face', () => {
   });
   expect(vetro('check', 'floor.json').out).toContain('Tiling: 4.8.8');
   const geometry = JSON.parse(vetro('geometry', 'floor.json', '--json').out);
-  expect(geometry).toMatchObject({ unit: 'mm', edges: 6, configuration: ['4.8.8'] });
+  expect(geometry).toMatchObject({ unit: 'mm', configuration: ['4.8.8'] });
+  expect(geometry.edges).toHaveLength(6);
   expect(geometry.faces.map((face: { kind: number }) => face.kind).sort()).toEqual([4, 8]);
   expect(geometry.faces[0].exact[1]).toEqual(['20', '0']);
   expect(geometry.lattice[0][0]).toBeCloseTo(20 * (1 + Math.SQRT2), 12);
@@ -150,12 +151,43 @@ test('tilings are made, checked, rendered, and told face by face', () => {
     vetro('new', 'tiling', '--config', '3.6.3.6', '--dual', '--colours', 'directions', '-o', 'c.json').status,
   ).toBe(0);
   expect(vetro('geometry', 'c.json').out).toContain('4.4.4, 4.4.4.4.4.4');
+  const looked = vetro(
+    'new',
+    'tiling',
+    '--config',
+    '6.6.6',
+    '--side',
+    '30mm',
+    '--stretch',
+    '3/4',
+    '--gaps',
+    '1mm',
+    '--lines',
+    '1/2 mm',
+    '-o',
+    'l.json',
+  );
+  expect(looked.status).toBe(0);
+  expect(JSON.parse(vetro('check', 'l.json', '--json').out)).toMatchObject({
+    verdict: 'Fitted',
+    painted: { differingBytes: 0 },
+  });
+  expect(vetro('render', 'l.json', '-o', 'l.svg', '--underlap', '0.25 mm').status).toBe(0);
+  const drawn = read('l.svg').toString();
+  for (const part of ['fill-rule="evenodd"', 'stroke-width="0.5"', 'stroke-width="0.500000"']) {
+    expect(drawn).toContain(part);
+  }
+  const table = vetro('geometry', 'floor.json', '--csv').out.trim().split(/\r?\n/);
+  expect(table[0]).toBe('face,sides,shade,corner,x_mm,y_mm,x_exact,y_exact');
+  expect(table).toHaveLength(1 + 8 + 4);
   for (const [args, words] of [
     [['--config', '5.5.5'], '“5.5.5” is no tiling here'],
     [['--config', '4.8.8', '--turn', '15'], 'has no upright repeat'],
     [['--config', '4.8.8', '--turn', '20'], 'whole steps of 15°'],
     [['--config', '4.8.8', '--side', '0'], 'must be'],
     [['--rhombus', '1:9999999'], 'A proportion must be'],
+    [['--config', '3.3.3.4.4', '--level', '1/2'], 'no upright repeat'],
+    [['--config', '4.4.4.4', '--gaps', '40mm'], 'no face is left'],
     [[], 'Say one tiling'],
   ] as const) {
     const { status, err } = vetro('new', 'tiling', ...args);

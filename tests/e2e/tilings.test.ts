@@ -93,3 +93,129 @@ test('a tiling is worked by its numbers, its dual, its turn and its shades', asy
   expect(bytes.toString().match(/<path fill="#/g)).toHaveLength(4);
   await expect(page.getByRole('radio', { name: 'WIF' })).toHaveCount(0);
 });
+
+/** Chooses a free side of the patch and grows a face on it. */
+async function grow(page: Page, side: number, face: number, shape: string): Promise<void> {
+  const before = await page.getByLabel('Patch').locator('polygon').count();
+  await page.getByRole('button', { name: `Side ${side} of face ${face}`, exact: true }).press('Enter');
+  await page.getByRole('region', { name: 'Grow' }).getByRole('button', { name: shape, exact: true }).click();
+  await expect(page.getByLabel('Patch').locator('polygon:not([stroke-dasharray])')).toHaveCount(before + 1);
+}
+
+test('a patch is grown by hand until it closes: 3.4.6.4', async ({ page }) => {
+  await newTiling(page, 'Squares', '20 mm');
+  await page.getByLabel('Tiling', { exact: true }).selectOption('Grown by hand');
+  const status = page.getByRole('region', { name: 'Grow' }).getByRole('status');
+  await expect(status).toContainText('no face lies like another one');
+  // What was found of the squares before is not said of a patch that is not closed.
+  const measures = page.getByRole('region', { name: 'Measures' });
+  await expect(measures).toContainText('Open');
+  await expect(measures).not.toContainText('Fitted');
+  await expect(page.getByLabel('Steps').getByText('Cannot be made')).toBeVisible();
+  await expect(page.getByLabel('Patch').getByText('240°')).toHaveCount(6);
+  for (const side of [1, 2, 3, 4, 5, 6]) await grow(page, side, 1, 'Square');
+  await expect(page.getByLabel('Patch').getByText('60°')).toHaveCount(6);
+  // A hexagon has no room between two squares: it is refused and said, and nothing is lost.
+  await page.getByRole('button', { name: 'Side 2 of face 2', exact: true }).press('Enter');
+  await page.getByRole('region', { name: 'Grow' }).getByRole('button', { name: 'Hexagon' }).click();
+  await expect(status).toContainText('would lie over another one');
+  await expect(page.getByLabel('Patch').locator('polygon')).toHaveCount(7);
+  await page.getByRole('region', { name: 'Grow' }).getByRole('button', { name: 'Triangle' }).click();
+  await expect(status).toContainText('Not closed yet');
+  // Opposite squares lie alike, so a hexagon, three squares and two triangles are enough.
+  await grow(page, 2, 3, 'Triangle');
+  await expect(status).toContainText('It closes: 6 faces to a cell, 3.4.6.4 round its corners');
+  await page.getByRole('button', { name: 'Take the last one back' }).click();
+  await expect(status).toContainText('Not closed yet');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(status).toContainText('It closes');
+  await page.getByRole('radio', { name: 'The cloth it makes' }).click();
+  await clothShown(page);
+  await step(page, 'Check');
+  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+  await expect(measures).toContainText('Fitted');
+  await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('6 − 12 + 6 = 0');
+  await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('p6mm');
+});
+
+/** Clicks the cloth at a place in millimetres from the lower left corner of the middle repeat. */
+async function clickCloth(page: Page, x: number, y: number): Promise<void> {
+  const box = (await page.getByLabel('Choose what is here').boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2 + x, box.y + box.height / 2 + y);
+}
+
+test('faces are chosen on the cloth and coloured by hand; lines and gaps lie over them', async ({ page }) => {
+  await newTiling(page, 'Hexagons', '25 mm');
+  const chosen = page.getByRole('region', { name: 'Chosen on the cloth' });
+  // Somewhere near the middle lies a face: not a side, not a corner.
+  for (let dx = 0; dx < 60; dx += 9) {
+    await clickCloth(page, dx, dx / 3);
+    if (await chosen.getByText('Hexagons', { exact: true }).isVisible()) break;
+  }
+  await expect(chosen).toContainText('6 × 25 mm');
+  // 3√3/2 × 25² mm².
+  await expect(chosen).toContainText('16.238 cm²');
+  const before = await timesDrawn(page);
+  await chosen.getByLabel('Its shade').selectOption('D');
+  await expect(page.getByLabel('Faces are told apart by')).toHaveValue('hand');
+  await expect.poll(() => timesDrawn(page)).toBeGreaterThan(before);
+  await page.getByLabel('Cells across').fill('2');
+  await saved(page);
+  await page.getByText('Gaps between faces').click();
+  await page.getByLabel('Take every face in').check();
+  await page.getByLabel('Corners rounded by').fill('3 mm');
+  await page.getByLabel('By', { exact: true }).fill('40 mm');
+  await expect(page.getByText('Taken in by 40 mm, no face is left')).toBeVisible();
+  await page.getByLabel('By', { exact: true }).fill('1 mm');
+  await page
+    .getByRole('region', { name: 'Lines' })
+    .or(page.getByText('Lines', { exact: true }))
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Add lines' }).click();
+  await page.getByLabel('Dashed, whole dashes to each').check();
+  await page.getByLabel('Width', { exact: true }).fill('1/2 mm');
+  await saved(page);
+  await step(page, 'Check');
+  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+  await step(page, 'Send');
+  await page.getByRole('radio', { name: 'SVG', exact: true }).click();
+  await page.getByLabel('Faces run under their neighbours by').fill('0.2 mm');
+  const { bytes } = await take(page, () => page.getByRole('button', { name: 'Send the SVG' }).click());
+  const svg = bytes.toString();
+  expect(svg).toContain('fill-rule="evenodd"');
+  expect(svg).toContain('stroke-width="0.5" stroke-linejoin="round"');
+  expect(svg).toContain('stroke-width="0.400000"');
+  await page.getByRole('radio', { name: 'Faces', exact: true }).click();
+  const table = await take(page, () => page.getByRole('button', { name: 'Send the Faces' }).click());
+  expect(table.bytes.toString().split('\r\n')[0]).toBe('face,sides,shade,corner,x_mm,y_mm,x_exact,y_exact');
+});
+
+test('a corner of a family is dragged, and its numbers follow; a lean and a stretch close', async ({
+  page,
+}) => {
+  await newTiling(page, 'Bricks', '40 mm');
+  const handle = page.getByRole('button', { name: 'Corner of the next row' });
+  await expect(page.getByLabel('Step of a row')).toHaveValue('1/2');
+  const box = (await handle.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y - 30, { steps: 4 });
+  await page.mouse.move(x, y - 60, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Height of a brick')).not.toHaveValue('1/2');
+  await expect(page.getByLabel('Step of a row')).toHaveValue('1/2');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Height of a brick')).toHaveValue('1/2');
+  await handle.press('ArrowRight');
+  await expect(page.getByLabel('Step of a row')).toHaveValue('11/20');
+  await page.getByLabel('Tiling', { exact: true }).selectOption('4.4.4.4');
+  await page.getByLabel('Heights ×').fill('3/4');
+  await page.getByLabel('Lean').fill('1/3');
+  await saved(page);
+  await page.getByLabel('That is the size of').selectOption('repeat');
+  await page.getByLabel('Together they are wide').fill('600 mm');
+  await page.getByLabel('Repeats', { exact: true }).fill('5');
+  await expect(page.getByText('120 × 135 mm').first()).toBeVisible();
+});

@@ -126,7 +126,7 @@ describe('SVG, rendered by resvg', () => {
 
   it('equals the painter over a sheet', () => {
     const { width } = UNIT.content;
-    const svg = unitToSvg(UNIT, 'x', parseSheet('63.5 mm', 'mm'));
+    const svg = unitToSvg(UNIT, 'x', { sheet: parseSheet('63.5 mm', 'mm') });
     const rendered = render(svg, 60 * 2, 60 * 2);
     const painted = paintTile(UNIT, { width: width * 2, height: width * 2 });
     for (let y = 0; y < 120; y += 1) {

@@ -1,0 +1,101 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { analyze_cell, initSync, type MoyoCell } from '@spglib/moyo-wasm';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { colouringOf, tilingOf } from '../../src/core/design/tiling/compile-tiling.ts';
+import { tilingFacts } from '../../src/core/design/tiling/tiling-facts.ts';
+import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling-starts.ts';
+import { reduce } from '../../src/core/exact/lattice.ts';
+import { addPoints, middleOf, scalePoint, subtractPoints } from '../../src/core/exact/plane.ts';
+import { rational } from '../../src/core/exact/rational.ts';
+import { surd, surdToNumber } from '../../src/core/exact/surd.ts';
+import { dualOf } from '../../src/core/tiling/dual.ts';
+import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
+import { TWO_KINDS } from '../../src/core/tiling/forms/two-kinds.ts';
+import { type PlaneGroup, planeGroup } from '../../src/core/tiling/symmetry.ts';
+import { buildTiling, type Tiling } from '../../src/core/tiling/tiling-form.ts';
+
+/**
+ * The space group of a plane pattern that goes on upward unchanged: its plane group with a mirror across the axis.
+ * Source: International Tables for Crystallography, vol. A, the projections along the axis; from memory.
+ */
+const SPACE_GROUPS: Readonly<Record<PlaneGroup, number>> = {
+  p1: 6,
+  p2: 10,
+  pm: 25,
+  pg: 26,
+  cm: 38,
+  p2mm: 47,
+  p2mg: 51,
+  p2gg: 55,
+  c2mm: 65,
+  p4: 83,
+  p4mm: 123,
+  p4gm: 127,
+  p3: 174,
+  p3m1: 187,
+  p31m: 189,
+  p6: 175,
+  p6mm: 191,
+};
+
+/** How high a layer is: as no length in a plane of such sides is, so that no axis lies in it. */
+const HEIGHT = 0.7315;
+
+/** A tiling as a crystal: an atom for each corner of each face, pulled toward its middle, of a kind for each kind of face. */
+function crystalOf({ lattice, faces }: Tiling, kindOf: (face: number) => number): MoyoCell {
+  const atoms = faces.flatMap((corners, face) => {
+    const middle = middleOf(corners);
+    return corners.map((corner) => {
+      const pulled = addPoints(middle, scalePoint(subtractPoints(corner, middle), surd(rational(7, 10))));
+      const { u, v } = reduce(pulled, lattice);
+      return { at: [surdToNumber(u), surdToNumber(v), 0] as [number, number, number], kind: kindOf(face) };
+    });
+  });
+  const [a, b] = lattice.map(({ x, y }) => [surdToNumber(x), surdToNumber(y)]) as [number[], number[]];
+  return {
+    lattice: { basis: [a[0]!, a[1]!, 0, b[0]!, b[1]!, 0, 0, 0, HEIGHT] },
+    positions: atoms.map(({ at }) => at),
+    numbers: atoms.map(({ kind }) => kind),
+  };
+}
+
+/** The number of the space group that the library finds. */
+function numberOf(cell: MoyoCell): number {
+  return analyze_cell(JSON.stringify(cell), 1e-5, 'Standard').number;
+}
+
+describe('plane groups against a crystal-symmetry library (moyo, WebAssembly)', () => {
+  beforeAll(() => {
+    const file = createRequire(import.meta.url).resolve('@spglib/moyo-wasm/moyo_wasm_bg.wasm');
+    initSync({ module: readFileSync(file) });
+  });
+
+  const plain: readonly (readonly [string, Tiling])[] = [
+    ...(Object.keys(ARCHIMEDEAN) as Archimedean[]).flatMap((name) => {
+      const tiling = buildTiling(ARCHIMEDEAN[name]);
+      return [[name, tiling] as const, [`dual of ${name}`, dualOf(tiling)] as const];
+    }),
+    ...Object.entries(TWO_KINDS).map(([name, form]) => [name, buildTiling(form)] as const),
+  ];
+
+  it.each(plain)('%s', (_, tiling) => {
+    const found = planeGroup(tiling, () => '')!;
+    expect(numberOf(crystalOf(tiling, (face) => tiling.faces[face]!.length))).toBe(SPACE_GROUPS[found]);
+  });
+
+  it.each(
+    TILING_STARTS.filter(
+      ({ order }) => order.colours !== 'neighbours' && typeof order.colours !== 'object',
+    ).map(({ key }) => key),
+  )('%s in its shades', (key) => {
+    const design = tilingFromStart(key);
+    const tiling = tilingOf(design.construction);
+    const { shadeOf } = colouringOf(tiling, design.construction);
+    const { faces } = design.construction;
+    const found = tilingFacts(design).colouredGroup!;
+    expect(numberOf(crystalOf(tiling, (face) => 1 + (shadeOf(face, 0, 0) % faces.length)))).toBe(
+      SPACE_GROUPS[found],
+    );
+  });
+});
