@@ -38,6 +38,8 @@ async function takeShelf() {
   await shot('shelf');
   await page.getByRole('button', { name: 'New design' }).click();
   await shot('new-design');
+  await page.getByRole('radio', { name: 'Faces: a tiling of polygons' }).click();
+  await shot('tiling-starts');
 }
 
 async function takeBench() {
@@ -60,8 +62,6 @@ async function takeBench() {
   await step('Check');
   await page.getByText(/^Painted twice/).waitFor();
   await shot('bench-check');
-  await page.getByText('Colours on the cloth').scrollIntoViewIfNeeded();
-  await shot('bench-balance');
   await open('Booking-hall bench');
   await step('Send');
   await page.getByRole('radio', { name: 'A sheet of repeats' }).click();
@@ -86,18 +86,20 @@ async function takeBench() {
   await page.getByLabel('Any other weave').scrollIntoViewIfNeeded();
   await shot('bench-draft');
   await page.getByLabel('Show the draft').uncheck();
-  await step('Check');
-  await step('Send');
-  await page.getByRole('button', { name: 'Weave it on a loom…' }).click();
-  await page.getByText(/in the repeat/).waitFor();
-  await shot('bench-loom');
   await open('Booking-hall floor');
-  await page.getByRole('button', { name: 'Add a ring' }).scrollIntoViewIfNeeded();
+  await page.getByRole('button', { name: 'Add lines' }).scrollIntoViewIfNeeded();
   await shot('bench-tiling');
+  await open('Tea-room tiles');
+  await page.getByRole('radio', { name: 'The patch that grows' }).click();
+  await page.getByRole('button', { name: 'Side 2 of face 4', exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'Triangle', exact: true }).focus();
+  await shot('bench-growth');
   await open('Waiting-room floor');
   await step('Check');
   await page.getByRole('heading', { name: 'Pixels that keep the ratio' }).waitFor();
-  await page.getByText('Faces in one repeat').scrollIntoViewIfNeeded();
+  await page
+    .getByRole('heading', { name: 'Pixels that keep the ratio' })
+    .evaluate((heading) => heading.scrollIntoView());
   await shot('tiling-check');
   await open('Refreshment towel');
   await step('Check');
