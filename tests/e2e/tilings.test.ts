@@ -144,7 +144,7 @@ async function clickCloth(page: Page, x: number, y: number): Promise<void> {
   await page.mouse.click(box.x + box.width / 2 + x, box.y + box.height / 2 + y);
 }
 
-test('faces are chosen on the cloth and coloured by hand; lines and gaps lie over them', async ({ page }) => {
+test('faces are chosen on the cloth and coloured by hand', async ({ page }) => {
   await newTiling(page, 'Hexagons', '25 mm');
   const chosen = page.getByRole('region', { name: 'Chosen on the cloth' });
   // Somewhere near the middle lies a face: not a side, not a corner.
@@ -161,6 +161,12 @@ test('faces are chosen on the cloth and coloured by hand; lines and gaps lie ove
   await expect.poll(() => timesDrawn(page)).toBeGreaterThan(before);
   await page.getByLabel('Cells across').fill('2');
   await saved(page);
+  await step(page, 'Check');
+  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+});
+
+test('gaps and dashed lines lie over the faces, and are sent as a drawing and a table', async ({ page }) => {
+  await newTiling(page, 'Hexagons', '25 mm');
   await page.getByText('Gaps between faces').click();
   await page.getByLabel('Take every face in').check();
   await page.getByLabel('Corners rounded by').fill('3 mm');
