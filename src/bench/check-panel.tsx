@@ -8,6 +8,7 @@ import { VerdictMark } from '../kit/verdict-mark.tsx';
 import { exactSideText, perMetreText, ppmText, sizeText } from '../wording/measures.ts';
 import {
   directionSentence,
+  leaksSentence,
   numbersSentence,
   offerSentence,
   paintedSentence,
@@ -51,6 +52,7 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
   const facts = useThreadFacts();
   const { pixels, painted, size, repeat } = report;
   const { unit } = design.lay;
+  const leaks = leaksSentence(report);
   const [nearest, ...others] = pixels.fits;
   return (
     <>
@@ -73,6 +75,7 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
           </>
         )}
         <Reason holds={painted?.differingBytes === 0}>{paintedSentence(report)}</Reason>
+        {leaks !== undefined && <Reason holds={painted?.leakingPixels === 0}>{leaks}</Reason>}
       </ul>
       <ResolutionField label="At a resolution of, pixels per inch" />
       <dl className="m-0 flex flex-col gap-1.5">

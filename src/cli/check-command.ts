@@ -9,6 +9,7 @@ import { exactSideText, ppmText, sizeText } from '../wording/measures.ts';
 import { tilingText } from '../wording/tiling-words.ts';
 import {
   directionSentence,
+  leaksSentence,
   numbersSentence,
   offerSentence,
   paintedSentence,
@@ -57,6 +58,7 @@ function jsonReport(design: Design, { verdict, repeat, size, pixels, painted, of
       height: painted.height,
       comparedBytes: painted.comparedBytes,
       differingBytes: painted.differingBytes,
+      leakingPixels: painted.leakingPixels,
     },
     offers: offers.map((offer) => ({
       dpi: toText(offer.dpi),
@@ -89,6 +91,7 @@ function wordReport(design: Design, report: RepeatReport): string {
       `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${facts ? `, ${perThreadText(pixels)}` : ''}`,
     numbersSentence(report),
     paintedSentence(report),
+    leaksSentence(report),
     ...report.offers.map((offer) => `Offer: ${offerSentence(offer)}`),
   ];
   return lines.filter((line) => typeof line === 'string').join('\n');

@@ -32,6 +32,8 @@ const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
     `At ${toDecimal(dpi, 3)} dpi one repeat has more pixels than a file can hold.`,
   painted: ({ painted }) =>
     `Painted twice, half a tile apart, ${grouped(painted?.differingBytes ?? 0)} bytes differ.`,
+  leaks: ({ painted }) =>
+    `Painted over a loud ground, ${grouped(painted?.leakingPixels ?? 0)} pixels take some of it.`,
 };
 
 /** What proves that the numbers close. */
@@ -74,6 +76,15 @@ export function paintedSentence({ painted }: RepeatReport): string {
   if (painted === null) return 'Not painted.';
   const { width, height, comparedBytes, differingBytes } = painted;
   return `Painted twice at ${width} × ${height} px, half a tile apart, and rolled back: ${grouped(differingBytes)} of ${grouped(comparedBytes)} bytes differ.`;
+}
+
+/** Whether anything shows between faces; undefined where there are none, or nothing was painted. */
+export function leaksSentence({ painted }: RepeatReport): string | undefined {
+  if (painted === null || painted.leakingPixels === null) return undefined;
+  const { leakingPixels, width, height } = painted;
+  return leakingPixels === 0
+    ? 'Painted over a loud ground: no pixel takes any of it, so no hairline shows between faces.'
+    : `Painted over a loud ground: ${grouped(leakingPixels)} of ${grouped(width * height)} pixels take some of it.`;
 }
 
 /** "12 px a thread", "12.5 × 13.636 px a thread". */

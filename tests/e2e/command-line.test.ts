@@ -122,7 +122,7 @@ test('tilings are made, checked, rendered, and told face by face', () => {
     verdict: 'Fitted',
     repeat: { width: '20 + 20√2', height: '20 + 20√2' },
     symmetry: { plain: 'p4mm', coloured: 'p4mm' },
-    painted: { differingBytes: 0 },
+    painted: { differingBytes: 0, leakingPixels: 0 },
   });
   expect(vetro('check', 'floor.json').out).toContain('Tiling: 4.8.8');
   const geometry = JSON.parse(vetro('geometry', 'floor.json', '--json').out);

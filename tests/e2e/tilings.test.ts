@@ -20,6 +20,7 @@ test('a three-colour floor of hexagons goes from a typed size to a PNG that roll
   await step(page, 'Check');
   await expect(page.getByText(/6 faces cover the repeat once/)).toBeVisible();
   await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+  await expect(page.getByText('Painted over a loud ground: no pixel takes any of it')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('6.6.6');
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('p6mm, p3m1');
   // Hexagons repeat in 1 : √3: the best whole pixels are known, and taken with a click.

@@ -150,7 +150,7 @@ describe('every tiling that is offered', () => {
       const design = readDesign(JSON.parse(JSON.stringify(tilingFromStart(key))));
       const report = checkDesign({ ...design, resolution: '50' });
       expect(report.numbers.closed).toBe(true);
-      expect(report.painted?.differingBytes).toBe(0);
+      expect(report.painted).toMatchObject({ differingBytes: 0, leakingPixels: 0 });
       expect(report.verdict).not.toBe('Open');
       // Every pixel is opaque and lies between the shades in every channel of light: nothing else comes in.
       const tile = report.pixels.fits[0]!;

@@ -1,6 +1,7 @@
 import { modulo } from '../exact/modulo.ts';
 import type { PaintRoll } from '../repeat/check-repeat.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import { leaksOf } from './leaks.ts';
 import { isSharp, type PaintWindow, paintRows, preparePainting } from './painting.ts';
 
 /**
@@ -17,7 +18,7 @@ export const paintRoll: PaintRoll = rollWithin(MAX_PROOF_PIXELS);
 
 /**
  * A proof that paints one repeat at offset (0, 0) and again half a tile away each way, rolls the second back and
- * compares byte for byte.
+ * compares byte for byte; faces are painted once more over a loud ground, of which no pixel may take any.
  * @param most  pixels that may be painted, sharp or averaged
  */
 export function rollWithin(most: Readonly<Record<keyof typeof MAX_PROOF_PIXELS, number>>): PaintRoll {
@@ -26,19 +27,27 @@ export function rollWithin(most: Readonly<Record<keyof typeof MAX_PROOF_PIXELS, 
     const half = { x: Math.floor(width / 2), y: Math.floor(height / 2) };
     const straight = painter(unit, { width, height }, { x: 0, y: 0 });
     const shifted = painter(unit, { width, height }, half);
+    const leaks = leaksOf(unit, { width, height });
     const rows = Math.min(BAND, height);
     const first = new Uint32Array(width * rows);
     const second = new Uint32Array(width);
-    let differingBytes = 0;
+    let [differingBytes, leakingPixels] = [0, 0];
     for (let from = 0; from < height; from += rows) {
       const count = Math.min(rows, height - from);
       paintRows(straight, from, count, first);
       for (let row = 0; row < count; row += 1) {
         paintRows(shifted, modulo(from + row - half.y, height), 1, second);
         differingBytes += differences(first.subarray(row * width, (row + 1) * width), second, half.x);
+        leakingPixels += leaks?.(from + row) ?? 0;
       }
     }
-    return { width, height, comparedBytes: width * height * 4, differingBytes };
+    return {
+      width,
+      height,
+      comparedBytes: width * height * 4,
+      differingBytes,
+      leakingPixels: leaks === undefined ? null : leakingPixels,
+    };
   };
 }
 

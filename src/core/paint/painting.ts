@@ -53,7 +53,8 @@ export function isSharp(content: Content, tile: PaintWindow['tile']): boolean {
   return content.kind === 'cells' && tile.width % content.width === 0 && tile.height % content.height === 0;
 }
 
-function painterFor({ content, pitch }: RepeatUnit, window: PaintWindow): RowPainter {
+function painterFor({ content, pitch, ground }: RepeatUnit, window: PaintWindow): RowPainter {
+  const near = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
   switch (content.kind) {
     case 'cells': {
       const { look, tile } = window;
@@ -62,9 +63,10 @@ function painterFor({ content, pitch }: RepeatUnit, window: PaintWindow): RowPai
       return drawn ? paintThreads(content, window, look) : paintCells(litCells(content, look), window);
     }
     case 'partition':
-      return paintPartition(content, window);
+      if (ground === null) return paintPartition(content, window);
+      return paintStack({ kind: 'stack', base: content, layers: [] }, { ...near, ground }, window);
     case 'stack':
-      return paintStack(content, { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) }, window);
+      return paintStack(content, { ...near, ground }, window);
     default:
       return content satisfies never;
   }

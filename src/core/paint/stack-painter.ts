@@ -1,5 +1,7 @@
+import { rgbOf } from '../colour/hex.ts';
 import { LINEAR_ONE } from '../colour/linear.ts';
-import { mixingTables } from '../colour/mixing.ts';
+import { type MixingTables, mixingTables } from '../colour/mixing.ts';
+import type { Shade } from '../colour/shade.ts';
 import type { FadeLayer, Layer, Stack } from '../tiling/stack.ts';
 import type { Place } from '../tiling/taken-in.ts';
 import { fadeLight } from './fade-light.ts';
@@ -13,21 +15,30 @@ import { CHANNELS } from './row-sums.ts';
 /** Lays the light of a row over what is there: CHANNELS numbers a pixel, each multiplied by how much of it is covered. */
 export type LightPainter = (row: number, line: Float64Array) => void;
 
+/** Lengths of one repeat in millimetres, and what lies under everything. */
+interface Under extends Place {
+  readonly ground: Shade | null;
+}
+
 /**
  * Layers over a partition: each by coverage, laid over what is there in linear light, rounded once at the end.
- * @param pitch  lengths of one repeat in millimetres
  */
-export function paintStack({ base, layers }: Stack, pitch: Place, window: PaintWindow): RowPainter {
+export function paintStack(
+  { base, layers }: Stack,
+  { ground, ...pitch }: Under,
+  window: PaintWindow,
+): RowPainter {
   const { tile, width, mixing } = window;
   const across = Math.min(width, tile.width);
   const tables = mixingTables(mixing);
+  const below = emptyLine(across, ground, tables);
   const light = lightOf(base, tables);
   const under = laidOver(edgeLight(walkPartition(base, window), light, window, true));
   const painters = layers.map((layer) => layerPainter(layer, light, pitch, window));
   const line = new Float64Array(across * CHANNELS);
   const finish = base.clear.includes(true) ? packClear : packOpaque;
   return (row, out, at) => {
-    line.fill(0);
+    line.set(below);
     under(row, line);
     for (const paint of painters) paint(row, line);
     finish(line, out.subarray(at, at + across), tables.byteOf);
@@ -35,6 +46,12 @@ export function paintStack({ base, layers }: Stack, pitch: Place, window: PaintW
       out.copyWithin(at + x, at, at + Math.min(across, width - x));
     }
   };
+}
+
+/** A row of the ground's light, or of none. */
+function emptyLine(across: number, ground: Shade | null, { levelOf }: MixingTables): Float64Array {
+  const light = ground === null ? NOTHING : [...rgbOf(ground.hex).map((byte) => levelOf[byte]!), LINEAR_ONE];
+  return Float64Array.from({ length: across * CHANNELS }, (_, at) => light[at % CHANNELS]!);
 }
 
 function layerPainter(layer: Layer, light: Float64Array, pitch: Place, window: PaintWindow): LightPainter {

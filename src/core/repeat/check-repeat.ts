@@ -22,12 +22,14 @@ export interface PaintedProof {
   readonly comparedBytes: number;
   /** Bytes that differ after the second painting is rolled back by half a tile each way. */
   readonly differingBytes: number;
+  /** Pixels that take anything of a ground laid under the faces, clear ones filled; null for cells, which have no edges. */
+  readonly leakingPixels: number | null;
 }
 
 /** Paints one repeat at the given pixels twice, half a tile apart, and compares. */
 export type PaintRoll = (unit: RepeatUnit, tile: { width: number; height: number }) => PaintedProof;
 
-export type OpenReason = 'no-repeat' | 'numbers' | 'pixels-vanish' | 'pixels-too-many' | 'painted';
+export type OpenReason = 'no-repeat' | 'numbers' | 'pixels-vanish' | 'pixels-too-many' | 'painted' | 'leaks';
 
 export interface RepeatReport {
   readonly verdict: Verdict;
@@ -105,5 +107,6 @@ function openReason({ numbers, exact, tile, painted }: Findings): OpenReason | u
   if (exact === null) return 'no-repeat';
   if (tile === undefined) return 'pixels-vanish';
   if (painted === null) return 'pixels-too-many';
-  return painted.differingBytes === 0 ? undefined : 'painted';
+  if (painted.differingBytes !== 0) return 'painted';
+  return painted.leakingPixels === null || painted.leakingPixels === 0 ? undefined : 'leaks';
 }

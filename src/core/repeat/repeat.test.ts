@@ -56,7 +56,13 @@ describe('checkRepeat', () => {
     expect(report.verdict).toBe('Exact');
     expect(report.pixels.fits[0]).toMatchObject({ width: 300, height: 300 });
     expect(report.pixels.crisp).toBe(false);
-    expect(report.painted).toEqual({ width: 300, height: 300, comparedBytes: 360_000, differingBytes: 0 });
+    expect(report.painted).toEqual({
+      width: 300,
+      height: 300,
+      comparedBytes: 360_000,
+      differingBytes: 0,
+      leakingPixels: null,
+    });
   });
 
   it('is Fitted, by how much, when it is not, and offers resolutions that are', () => {
@@ -106,18 +112,22 @@ describe('checkRepeat', () => {
     });
   });
 
-  it('is Open without an upright repeat, and when painting twice differs', () => {
+  it('is Open without an upright repeat, when painting twice differs, and when faces let a ground through', () => {
     expect(checkRepeat({ ...UNIT, repeat: null }, rational(300), paintRoll)).toMatchObject({
       verdict: 'Open',
       open: 'no-repeat',
       size: null,
     });
-    const broken = checkRepeat(UNIT, rational(300), (_, tile) => ({
-      ...tile,
-      comparedBytes: 4,
-      differingBytes: 1,
-    }));
-    expect(broken).toMatchObject({ verdict: 'Open', open: 'painted' });
+    const broken = (differingBytes: number, leakingPixels: number) =>
+      checkRepeat(UNIT, rational(300), (_, tile) => ({
+        ...tile,
+        comparedBytes: 4,
+        differingBytes,
+        leakingPixels,
+      }));
+    expect(broken(1, 0)).toMatchObject({ verdict: 'Open', open: 'painted' });
+    expect(broken(0, 1)).toMatchObject({ verdict: 'Open', open: 'leaks' });
+    expect(broken(0, 0).open).toBeUndefined();
   });
 });
 
