@@ -6,6 +6,7 @@ import { BarChart } from '../kit/bar-chart.tsx';
 import { ShadeName } from '../kit/shade-name.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
 import { percentText } from '../wording/measures.ts';
+import { shadesKeepSentence } from '../wording/tiling-words.ts';
 import { Measure } from './panel.tsx';
 
 /** Most faces of a repeat whose facts are counted beside the cloth. */
@@ -21,7 +22,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
     [facts],
   );
   if (facts === undefined) return null;
-  const { proof, cell, configurations, group, colouredGroup, classes, faces, shares, vanished } = facts;
+  const { proof, cell, configurations, symmetry, colouredSymmetry, classes, faces, shares, vanished } = facts;
   return (
     <section aria-label="Tiling" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Tiling</h3>
@@ -32,7 +33,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
         </Measure>
         <Measure name="Its area, sides of 1">{surdText(cell)}</Measure>
         <Measure name="Symmetry, without and with shades">
-          {group ?? 'not looked for'}, {colouredGroup ?? 'not looked for'}
+          {symmetry?.group ?? 'not looked for'}, {colouredSymmetry?.group ?? 'not looked for'}
         </Measure>
         <Measure name="Kinds of faces">{classes}</Measure>
         <Measure name="Faces in one repeat">{faces}</Measure>
@@ -42,6 +43,9 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
           </Measure>
         )}
       </dl>
+      {symmetry && colouredSymmetry && (
+        <p className="hint">{shadesKeepSentence(symmetry, colouredSymmetry)}</p>
+      )}
       <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={44} />
       <table className="w-full border-collapse text-right">
         <thead>

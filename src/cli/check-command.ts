@@ -4,6 +4,7 @@ import { type Design, isPlaid, isStripe, isTiling, type TilingDesign } from '../
 import { tilingFacts } from '../core/design/tiling/tiling-facts.ts';
 import { toDecimal, toNumber, toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import { keptOneOf } from '../core/tiling/symmetry.ts';
 import { linesText } from '../wording/lines.ts';
 import { exactSideText, ppmText, sizeText } from '../wording/measures.ts';
 import { tilingText } from '../wording/tiling-words.ts';
@@ -69,10 +70,17 @@ function jsonReport(design: Design, { verdict, repeat, size, pixels, painted, of
   };
 }
 
-/** Plane groups of a tiling without its shades and with them; null where a cell has too many faces to look at. */
-function symmetryOf(design: TilingDesign): { plain: string | null; coloured: string | null } {
-  const { group, colouredGroup } = tilingFacts(design);
-  return { plain: group ?? null, coloured: colouredGroup ?? null };
+/**
+ * Plane groups of a tiling without its shades and with them, and of how many symmetries these keep one; null where a
+ * cell has too many faces to look at.
+ */
+function symmetryOf(design: TilingDesign) {
+  const { symmetry: plain, colouredSymmetry: coloured } = tilingFacts(design);
+  return {
+    plain: plain?.group ?? null,
+    coloured: coloured?.group ?? null,
+    index: plain && coloured ? keptOneOf(plain, coloured) : null,
+  };
 }
 
 function wordReport(design: Design, report: RepeatReport): string {

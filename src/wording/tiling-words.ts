@@ -1,5 +1,6 @@
 import type { FormSpec, TilingSpec } from '../core/design/tiling/tiling-schema.ts';
 import type { Closing } from '../core/tiling/close-growth.ts';
+import { keptOneOf, type PlaneSymmetry } from '../core/tiling/symmetry.ts';
 
 /** A form in a few words: "4.8.8", "rhombuses 3 : 4". */
 export function formText(form: FormSpec): string {
@@ -88,6 +89,25 @@ export function sideKindText(kind: string): string {
 /** "Octagons", "Faces of 10 sides". */
 export function polygonText(sides: number): string {
   return POLYGONS[sides] ?? `Faces of ${sides} sides`;
+}
+
+/** What the shades of a tiling take away of its symmetry, and what they leave. */
+export function shadesKeepSentence(plain: PlaneSymmetry, coloured: PlaneSymmetry): string {
+  const index = keptOneOf(plain, coloured);
+  if (index === 1) return 'The shades keep all of its symmetry.';
+  const cells = keptOneOf({ ...plain, order: 1, reflections: 0 }, { ...coloured, order: 1, reflections: 0 });
+  const changes = [
+    plain.order === coloured.order
+      ? ''
+      : coloured.order === 1
+        ? 'no turns'
+        : `turns of ${360 / coloured.order}° instead of ${360 / plain.order}°`,
+    plain.reflections === coloured.reflections
+      ? ''
+      : `${coloured.reflections === 0 ? 'none' : coloured.reflections} of ${plain.reflections} directions of reflection`,
+    cells === 1 ? '' : `a cell ${cells} times as large`,
+  ].filter((change) => change !== '');
+  return `The shades keep one symmetry of ${index}: ${changes.join(', ')}.`;
 }
 
 /** What a patch that is grown lacks. */

@@ -23,6 +23,7 @@ test('a three-colour floor of hexagons goes from a typed size to a PNG that roll
   await expect(page.getByText('Painted over a loud ground: no pixel takes any of it')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('6.6.6');
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('p6mm, p3m1');
+  await expect(page.getByText('The shades keep one symmetry of 6: turns of 120°')).toBeVisible();
   // Hexagons repeat in 1 : √3: the best whole pixels are known, and taken with a click.
   await page.getByRole('button', { name: 'Use 780 × 1351' }).click();
   await expect(page.getByText('Painted twice at 780 × 1351 px')).toBeVisible();

@@ -12,7 +12,7 @@ import { surd, surdToNumber } from '../../src/core/exact/surd.ts';
 import { dualOf } from '../../src/core/tiling/dual.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
 import { TWO_KINDS } from '../../src/core/tiling/forms/two-kinds.ts';
-import { type PlaneGroup, planeGroup } from '../../src/core/tiling/symmetry.ts';
+import { type PlaneGroup, planeSymmetry } from '../../src/core/tiling/symmetry.ts';
 import { buildTiling, type Tiling } from '../../src/core/tiling/tiling-form.ts';
 
 /**
@@ -80,7 +80,7 @@ describe('plane groups against a crystal-symmetry library (moyo, WebAssembly)', 
   ];
 
   it.each(plain)('%s', (_, tiling) => {
-    const found = planeGroup(tiling, () => '')!;
+    const found = planeSymmetry(tiling, () => '')!.group;
     expect(numberOf(crystalOf(tiling, (face) => tiling.faces[face]!.length))).toBe(SPACE_GROUPS[found]);
   });
 
@@ -93,7 +93,7 @@ describe('plane groups against a crystal-symmetry library (moyo, WebAssembly)', 
     const tiling = tilingOf(design.construction);
     const { shadeOf } = colouringOf(tiling, design.construction);
     const { faces } = design.construction;
-    const found = tilingFacts(design).colouredGroup!;
+    const found = tilingFacts(design).colouredSymmetry!.group;
     expect(numberOf(crystalOf(tiling, (face) => 1 + (shadeOf(face, 0, 0) % faces.length)))).toBe(
       SPACE_GROUPS[found],
     );

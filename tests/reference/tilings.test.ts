@@ -15,7 +15,7 @@ import { checkPartition, type TorusFaces } from '../../src/core/tiling/check-par
 import { byNeighbours } from '../../src/core/tiling/colourings.ts';
 import { dualOf } from '../../src/core/tiling/dual.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
-import { planeGroup } from '../../src/core/tiling/symmetry.ts';
+import { keptOneOf, planeSymmetry } from '../../src/core/tiling/symmetry.ts';
 import { buildTiling } from '../../src/core/tiling/tiling-form.ts';
 import { foldTiling } from '../../src/core/tiling/torus.ts';
 
@@ -72,15 +72,26 @@ describe('plane groups (International Tables for Crystallography, vol. A; from m
     ['4.8.8', 'p4mm'],
   ])('%s and its dual have %s', (name, group) => {
     const tiling = buildTiling(ARCHIMEDEAN[name]);
-    expect(planeGroup(tiling, () => '')).toBe(group);
-    expect(planeGroup(dualOf(tiling), () => '')).toBe(group);
+    expect(planeSymmetry(tiling, () => '')?.group).toBe(group);
+    expect(planeSymmetry(dualOf(tiling), () => '')?.group).toBe(group);
   });
 
   it('colours break symmetry: three tones of cubes leave p2, three of hexagons p3m1', () => {
     const facts = (key: string) => tilingFacts(tilingFromStart(key));
-    expect(facts('cubes')).toMatchObject({ group: 'p6mm', colouredGroup: 'p2' });
-    expect(facts('6.6.6')).toMatchObject({ group: 'p6mm', colouredGroup: 'p3m1' });
-    expect(facts('4.8.8')).toMatchObject({ group: 'p4mm', colouredGroup: 'p4mm' });
+    expect(facts('cubes')).toMatchObject({ symmetry: { group: 'p6mm' }, colouredSymmetry: { group: 'p2' } });
+    expect(facts('6.6.6')).toMatchObject({
+      symmetry: { group: 'p6mm' },
+      colouredSymmetry: { group: 'p3m1' },
+    });
+    // Three shades that all symmetries carry onto each other stand in 3! ways: one symmetry of six keeps them.
+    for (const start of ['cubes', '6.6.6']) {
+      const { symmetry, colouredSymmetry } = facts(start);
+      expect(keptOneOf(symmetry!, colouredSymmetry!)).toBe(6);
+    }
+    expect(facts('4.8.8')).toMatchObject({
+      symmetry: { group: 'p4mm' },
+      colouredSymmetry: { group: 'p4mm' },
+    });
   });
 });
 

@@ -6,14 +6,14 @@ import { surd, surdText } from '../exact/surd.ts';
 import { ARCHIMEDEAN } from './forms/archimedean.ts';
 import { basket, bricks, hexagons, octagons, rhombus, triangles, twoSquares } from './forms/families.ts';
 import { TWO_KINDS } from './forms/two-kinds.ts';
-import { planeGroup } from './symmetry.ts';
+import { keptOneOf, planeSymmetry } from './symmetry.ts';
 import { buildTiling, type Tiling, type TilingForm, turnTiling } from './tiling-form.ts';
 
 const half = rational(1, 2);
 const third = rational(1, 3);
 
 function alike(form: TilingForm): string | undefined {
-  return planeGroup(buildTiling(form), () => '');
+  return planeSymmetry(buildTiling(form), () => '')?.group;
 }
 
 /** Unit squares in some shades, rows from below, as a cell that repeats. */
@@ -30,7 +30,7 @@ function squares(rows: readonly string[]): { tiling: Tiling; kindOf: (face: numb
   };
 }
 
-describe('planeGroup', () => {
+describe('planeSymmetry', () => {
   it.each<[string, TilingForm, string]>([
     ['diamonds', rhombus(rational(3), rational(4)), 'c2mm'],
     ['bricks stepped by a half', bricks(half, half), 'c2mm'],
@@ -60,22 +60,39 @@ describe('planeGroup', () => {
     ['BBBBBB|BABBBB|BBBBBB|BBBBAB|BBBBBB|BBABBB|BBBBBB|BBBBBA', 'p2gg'],
   ])('of squares in shades %s is %s, whatever cell is given', (rows, group) => {
     const { tiling, kindOf } = squares(rows.split('|'));
-    expect(planeGroup(tiling, kindOf)).toBe(group);
-    expect(planeGroup(turnTiling(tiling, 5), kindOf)).toBe(group);
+    expect(planeSymmetry(tiling, kindOf)?.group).toBe(group);
+    expect(planeSymmetry(turnTiling(tiling, 5), kindOf)?.group).toBe(group);
   });
 
   it('of three turns only, with and without mirrors', () => {
     const alternate = (form: TilingForm, from: number) =>
-      planeGroup(buildTiling(form), (face) => (face >= from && face < from + 6 ? face % 2 : 'other'));
+      planeSymmetry(buildTiling(form), (face) => (face >= from && face < from + 6 ? face % 2 : 'other'))
+        ?.group;
     // Six triangles round a point in two shades in turn: mirrors run through them, along the lattice's shortest vectors.
     expect(alternate(TWO_KINDS['3.3.3.3.3.3 + 3.3.4.3.4'], 0)).toBe('p31m');
     // Six triangles round a hexagon in a tiling that has a hand.
     expect(alternate(ARCHIMEDEAN['3.3.3.3.6'], 1)).toBe('p3');
   });
 
+  it('is kept by shades as often as they are carried onto each other', () => {
+    const plain = squares(['A']);
+    const kept = (rows: readonly string[]) => {
+      const coloured = squares(rows);
+      return keptOneOf(
+        planeSymmetry(plain.tiling, plain.kindOf)!,
+        planeSymmetry(coloured.tiling, coloured.kindOf)!,
+      );
+    };
+    expect(kept(['AA', 'AA'])).toBe(1);
+    // Two shades change places, or not.
+    expect(kept(['AB', 'BA'])).toBe(2);
+    // Four change places as the corners of a square do: in eight ways.
+    expect(kept(['AB', 'CD'])).toBe(8);
+  });
+
   it('is not looked for in very large cells', () => {
     const { tiling, kindOf } = squares(Array.from({ length: 9 }, () => 'ABCDEFGHI'));
-    expect(planeGroup(tiling, kindOf)).toBeUndefined();
+    expect(planeSymmetry(tiling, kindOf)).toBeUndefined();
   });
 });
 

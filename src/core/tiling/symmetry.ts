@@ -1,8 +1,16 @@
-import { latticePoint, type PlaneLattice, reduce, reducedLattice, spanOf } from '../exact/lattice.ts';
+import {
+  cellArea,
+  latticePoint,
+  type PlaneLattice,
+  reduce,
+  reducedLattice,
+  spanOf,
+} from '../exact/lattice.ts';
 import { addPoints, dot, middleOf, type Point, pointName, subtractPoints } from '../exact/plane.ts';
 import { gcd, isWhole, rational } from '../exact/rational.ts';
 import {
   addSurds,
+  divideSurds,
   equalSurds,
   floorSurd,
   rationalOf,
@@ -10,6 +18,7 @@ import {
   scaleSurd,
   subtractSurds,
   surd,
+  surdToNumber,
 } from '../exact/surd.ts';
 import type { Tiling } from './tiling-form.ts';
 
@@ -33,6 +42,26 @@ export type PlaneGroup =
   | 'p6'
   | 'p6mm';
 
+/** What carries a tiling onto itself. */
+export interface PlaneSymmetry {
+  readonly group: PlaneGroup;
+  /** How often its least turn is done until it is none: 1, 2, 3, 4 or 6; 1 where there is no turn. */
+  readonly order: number;
+  /** Directions along which it is reflected, sliding or not. */
+  readonly reflections: number;
+  /** Area of its smallest cell. */
+  readonly cell: Surd;
+}
+
+/**
+ * The index of a subgroup: of how many symmetries one is kept, where the other tiling is this one with shades.
+ */
+export function keptOneOf(plain: PlaneSymmetry, coloured: PlaneSymmetry): number {
+  const cells = Math.round(surdToNumber(divideSurds(coloured.cell, plain.cell)));
+  const maps = ({ order, reflections }: PlaneSymmetry) => order * (reflections > 0 ? 2 : 1);
+  return (maps(plain) / maps(coloured)) * cells;
+}
+
 /** Whole numbers: a linear map in steps of a lattice, by its two columns. */
 type Linear = readonly [number, number, number, number];
 
@@ -47,7 +76,7 @@ interface Carrying {
 export const MOST_FACES = 80;
 
 /**
- * The plane group of a tiling whose faces are of some kinds.
+ * The plane group of a tiling whose faces are of some kinds, and what it is made of.
  *
  * The maps are found by trying: each linear map that keeps the lattice, moved so that a face of the rarest kind lies on
  * each of its like. The group follows from rotations, from reflections that are mirrors, and from whether the lattice is
@@ -58,10 +87,10 @@ export const MOST_FACES = 80;
  * @param kindOf  what has to be alike of faces besides their corners, such as a shade
  * @returns       undefined where a cell has more than `MOST_FACES` faces
  */
-export function planeGroup(
+export function planeSymmetry(
   tiling: Tiling,
   kindOf: (face: number) => string | number,
-): PlaneGroup | undefined {
+): PlaneSymmetry | undefined {
   if (tiling.faces.length > MOST_FACES) return undefined;
   const kinds = tiling.faces.map((corners, face) => `${corners.length} ${kindOf(face)}`);
   const reduced = { lattice: reducedLattice(tiling.lattice), faces: tiling.faces };
@@ -169,10 +198,15 @@ function isIdentity([a, b, c, d]: Linear): boolean {
 const ORDERS: Readonly<Record<number, number>> = { 2: 1, [-2]: 2, [-1]: 3, 0: 4, 1: 6 };
 
 /** The group that maps make up, of which those of the lattice alone are but one. */
-function named(maps: readonly Carrying[], lattice: PlaneLattice): PlaneGroup {
+function named(maps: readonly Carrying[], lattice: PlaneLattice): PlaneSymmetry {
   const rotations = maps.filter(({ linear: [a, b, c, d] }) => a * d - b * c === 1);
   const order = Math.max(...rotations.map(({ linear: [a, , , d] }) => ORDERS[a + d]!));
   const turning = maps.filter(({ linear: [a, b, c, d] }) => a * d - b * c === -1).map(reflectionOf);
+  const group = groupOf(order, turning, lattice);
+  return { group, order, reflections: turning.length, cell: cellArea(lattice) };
+}
+
+function groupOf(order: number, turning: readonly Reflection[], lattice: PlaneLattice): PlaneGroup {
   const mirrors = turning.filter(({ mirror }) => mirror);
   const centred = turning.some((reflection) => reflection.centred);
   if (order === 6) return turning.length > 0 ? 'p6mm' : 'p6';

@@ -16,7 +16,7 @@ import { facesOf, type RepeatUnit } from '../../repeat/repeat-unit.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
 import { checkPartition, cornerAt, faceArea, type PartitionProof } from '../../tiling/check-partition.ts';
 import type { Stack } from '../../tiling/stack.ts';
-import { MOST_FACES, type PlaneGroup, planeGroup } from '../../tiling/symmetry.ts';
+import { MOST_FACES, type PlaneSymmetry, planeSymmetry } from '../../tiling/symmetry.ts';
 import { takenIn } from '../../tiling/taken-in.ts';
 import type { Tiling } from '../../tiling/tiling-form.ts';
 import { foldTiling } from '../../tiling/torus.ts';
@@ -33,9 +33,9 @@ export interface TilingFacts {
   readonly cell: Surd;
   /** The different kinds of vertices, each by the faces round it. */
   readonly configurations: readonly string[];
-  /** Its plane group without colours, and with them; undefined where a cell has too many faces to look at. */
-  readonly group: PlaneGroup | undefined;
-  readonly colouredGroup: PlaneGroup | undefined;
+  /** What carries it onto itself without colours, and with them; undefined where a cell has too many faces to look at. */
+  readonly symmetry: PlaneSymmetry | undefined;
+  readonly colouredSymmetry: PlaneSymmetry | undefined;
   /** Kinds of faces that take a shade each. */
   readonly classes: number;
   /** Faces in one upright repeat, coloured. */
@@ -62,8 +62,8 @@ export function tilingFacts({ construction, shades }: TilingDesign, most: number
     proof: checkPartition(torus),
     cell: cellArea(tiling.lattice),
     configurations: [...new Set(configurations(torus))].sort(),
-    group: planeGroup(tiling, () => ''),
-    colouredGroup: colouredGroup(tiling, colours),
+    symmetry: planeSymmetry(tiling, () => ''),
+    colouredSymmetry: colouredSymmetry(tiling, colours),
     classes,
     faces: base.faces.length,
     shares: base.shades.flatMap((shade, at) =>
@@ -79,8 +79,8 @@ function vanished({ layers }: Stack, { x, y }: RepeatUnit['pitch']): number {
   return gaps?.faces.filter((face) => takenIn(face, pitch, toNumber(gaps.by)).length === 0).length ?? 0;
 }
 
-/** The plane group of the cells that colours take to come round, faces of one shade being alike. */
-function colouredGroup(tiling: Tiling, { keeps, shadeOf }: FaceColours): PlaneGroup | undefined {
+/** The symmetry of the cells that colours take to come round, faces of one shade being alike. */
+function colouredSymmetry(tiling: Tiling, { keeps, shadeOf }: FaceColours): PlaneSymmetry | undefined {
   const cells = pointsIn(tiling.lattice, keeps, Math.floor(MOST_FACES / tiling.faces.length));
   if (cells === undefined) return undefined;
   const faces = cells.flatMap(([i, j]) =>
@@ -89,7 +89,7 @@ function colouredGroup(tiling: Tiling, { keeps, shadeOf }: FaceColours): PlaneGr
       shade: String(shadeOf(face, i, j)),
     })),
   );
-  return planeGroup(
+  return planeSymmetry(
     { lattice: keeps, faces: faces.map(({ corners }) => corners) },
     (face) => faces[face]!.shade,
   );
