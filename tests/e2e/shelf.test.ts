@@ -105,13 +105,15 @@ test('files are brought in, and broken ones refused in words', async ({ page }) 
 });
 
 test('an empty shelf teaches, and its first design is made from it', async ({ page }) => {
-  const port = 4391;
+  // Beside the port of the other server.
+  const port = Number(process.env['VETRO_E2E_PORT'] ?? 4390) + 1;
   const data = join(mkdtempSync(join(tmpdir(), 'vetro-empty-')), 'vetro.db');
   const server = spawn('node', ['scripts/start.mjs'], {
     env: { ...process.env, VETRO_DATA: data, PORT: String(port) },
   });
   try {
-    await new Promise<void>((resolve) => {
+    await new Promise<void>((resolve, reject) => {
+      server.on('exit', (code) => reject(new Error(`expected a server, it ended with ${code}`)));
       server.stdout.on('data', (text: Buffer) => text.includes('Vetro is ready') && resolve());
     });
     await page.goto(`http://127.0.0.1:${port}/`);
