@@ -45,9 +45,9 @@ export function TilingForm({ form }: { form: FormSpec }) {
         label="Tiling"
         value={chosen}
         options={[
-          ...Object.keys(ARCHIMEDEAN).map((name) => ({ value: name, text: `${name}, regular polygons` })),
-          ...Object.keys(TWO_KINDS).map((name) => ({ value: name, text: name })),
-          ...FAMILIES.map(([text, { kind }]) => ({ value: kind as string, text })),
+          ...FAMILIES.map(([text, { kind }]) => ({ value: kind as string, text, group: 'By their numbers' })),
+          ...optionsOf(ARCHIMEDEAN, 'Regular polygons, all corners alike'),
+          ...optionsOf(TWO_KINDS, 'Regular polygons, two kinds of corners'),
         ]}
         onChange={(value) => {
           const family = FAMILIES.find(([, { kind }]) => kind === value);
@@ -60,6 +60,10 @@ export function TilingForm({ form }: { form: FormSpec }) {
       <Numbers form={form} />
     </>
   );
+}
+
+function optionsOf(forms: Readonly<Record<string, unknown>>, group: string) {
+  return Object.keys(forms).map((name) => ({ value: name, text: name, group }));
 }
 
 function put(form: FormSpec, tag?: string): void {

@@ -1,10 +1,17 @@
 import { useId } from 'react';
 
+interface Option<T extends string> {
+  readonly value: T;
+  readonly text: string;
+  /** A heading over the options that follow each other with it. */
+  readonly group?: string;
+}
+
 interface SelectFieldProps<T extends string> {
   readonly label: string;
   /** An option's value, or empty while none of them is chosen. */
   readonly value: T | '';
-  readonly options: readonly { readonly value: T; readonly text: string }[];
+  readonly options: readonly Option<T>[];
   /** What stands there while none is chosen; without it, one always is. */
   readonly none?: string;
   readonly onChange: (value: T) => void;
@@ -30,12 +37,32 @@ export function SelectField<T extends string>({
             {none}
           </option>
         )}
-        {options.map((option) => (
-          <option key={option.value} value={option.value}>
-            {option.text}
-          </option>
-        ))}
+        {headed(options).map(({ group, members }) => {
+          const lines = members.map((option) => (
+            <option key={option.value} value={option.value}>
+              {option.text}
+            </option>
+          ));
+          return group === undefined ? (
+            lines
+          ) : (
+            <optgroup key={group} label={group}>
+              {lines}
+            </optgroup>
+          );
+        })}
       </select>
     </div>
   );
+}
+
+/** Options by their headings, in their order. */
+function headed<T extends string>(options: readonly Option<T>[]) {
+  const groups: { readonly group: string | undefined; readonly members: Option<T>[] }[] = [];
+  for (const option of options) {
+    const last = groups.at(-1);
+    if (last !== undefined && last.group === option.group) last.members.push(option);
+    else groups.push({ group: option.group, members: [option] });
+  }
+  return groups;
 }

@@ -8,12 +8,13 @@ import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling-sta
 import { reduce } from '../../src/core/exact/lattice.ts';
 import { addPoints, middleOf, scalePoint, subtractPoints } from '../../src/core/exact/plane.ts';
 import { rational } from '../../src/core/exact/rational.ts';
-import { surd, surdToNumber } from '../../src/core/exact/surd.ts';
+import { surd, surdText, surdToNumber } from '../../src/core/exact/surd.ts';
 import { dualOf } from '../../src/core/tiling/dual.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
 import { TWO_KINDS } from '../../src/core/tiling/forms/two-kinds.ts';
 import { type PlaneGroup, planeSymmetry } from '../../src/core/tiling/symmetry.ts';
 import { buildTiling, type Tiling } from '../../src/core/tiling/tiling-form.ts';
+import { foldTiling } from '../../src/core/tiling/torus.ts';
 
 /**
  * The space group of a plane pattern that goes on upward unchanged: its plane group with a mirror across the axis.
@@ -60,9 +61,32 @@ function crystalOf({ lattice, faces }: Tiling, kindOf: (face: number) => number)
   };
 }
 
+function analysed(cell: MoyoCell) {
+  return analyze_cell(JSON.stringify(cell), 1e-5, 'Standard');
+}
+
 /** The number of the space group that the library finds. */
 function numberOf(cell: MoyoCell): number {
-  return analyze_cell(JSON.stringify(cell), 1e-5, 'Standard').number;
+  return analysed(cell).number;
+}
+
+/** A kind of atom that no face has. */
+const VERTEX = 99;
+
+/** Into how many orbits the library sorts a tiling's vertices, each an atom among those of the faces. */
+function vertexOrbits(tiling: Tiling): number {
+  const crystal = crystalOf(tiling, (face) => tiling.faces[face]!.length);
+  const vertices = foldTiling(tiling).vertices.map(({ x, y }): [number, number, number] => [
+    surdToNumber(x),
+    surdToNumber(y),
+    0,
+  ]);
+  const { orbits } = analysed({
+    ...crystal,
+    positions: [...crystal.positions, ...vertices],
+    numbers: [...crystal.numbers, ...vertices.map(() => VERTEX)],
+  });
+  return new Set(orbits.slice(crystal.positions.length)).size;
 }
 
 describe('plane groups against a crystal-symmetry library (moyo, WebAssembly)', () => {
@@ -82,6 +106,17 @@ describe('plane groups against a crystal-symmetry library (moyo, WebAssembly)', 
   it.each(plain)('%s', (_, tiling) => {
     const found = planeSymmetry(tiling, () => '')!.group;
     expect(numberOf(crystalOf(tiling, (face) => tiling.faces[face]!.length))).toBe(SPACE_GROUPS[found]);
+  });
+
+  it('sorts the vertices of the eleven into one orbit, and those of the twenty into two', () => {
+    for (const form of Object.values(ARCHIMEDEAN)) expect(vertexOrbits(buildTiling(form))).toBe(1);
+    for (const form of Object.values(TWO_KINDS)) expect(vertexOrbits(buildTiling(form))).toBe(2);
+    // Of two with the same kinds of vertices, either the plane group or the area of a cell differs.
+    const looks = Object.entries(TWO_KINDS).map(([name, form]) => {
+      const { group, cell } = planeSymmetry(buildTiling(form), () => '')!;
+      return `${name.split(',')[0]} ${group} ${surdText(cell)}`;
+    });
+    expect(new Set(looks).size).toBe(20);
   });
 
   it.each(

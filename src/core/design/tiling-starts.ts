@@ -55,6 +55,12 @@ const OTHERS: readonly TilingStart[] = [
     order: { form: { kind: 'two-kinds', name: '3.3.3.3.3.3 + 3.3.4.12' }, colours: 'sides', size: '10 mm' },
   },
   {
+    key: 'twelves-square',
+    name: 'Dodecagons in squares',
+    what: 'Dodecagons side by side, a square with four triangles between: two kinds of corners.',
+    order: { form: { kind: 'two-kinds', name: '3.12.12 + 3.4.3.12' }, colours: 'sides', size: '12 mm' },
+  },
+  {
     key: 'hexagon-rows',
     name: 'Rows of hexagons',
     what: 'Hexagons that touch at their corners, rows of squares between: two kinds of corners.',
