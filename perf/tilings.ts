@@ -67,7 +67,7 @@ const svg = unitToSvg(floor, 'Floor', { underlap: { n: 0n, d: 1n } }).replace(
   /width="[\d.]+mm" height="[\d.]+mm"/,
   `width="${SIDE}" height="${SIDE}"`,
 );
-const painted = race(5, {
+const painted = race(12, {
   ours: () =>
     paintRows(
       preparePainting(floor, { tile, width: SIDE, offset: { x: 0, y: 0 }, look: 'flat' }),

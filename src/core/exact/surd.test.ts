@@ -18,8 +18,10 @@ import {
   parseSurd,
   rationalOf,
   root,
+  roundMultiple,
   roundSurd,
   type Surd,
+  scaleSurd,
   signOf,
   subtractSurds,
   surd,
@@ -115,6 +117,15 @@ describe('surds, against decimals of 200 digits (decimal.js)', () => {
 
   it('round a half up', () => {
     expect(roundSurd(surd(rational(5, 2)))).toBe(3n);
+    // Halves and roots next to them, for which doubles cannot tell.
+    expect(roundMultiple(surd(rational(1, 2)), 5)).toBe(3);
+    expect(roundMultiple(surd(rational(-1, 2)), 5)).toBe(-2);
+    expect(roundMultiple(surd(rational(999_999_999_999_999n, 2_000_000_000_000_000n)), 1)).toBe(0);
+    fc.assert(
+      fc.property(someSurd, fc.integer({ min: 1, max: 1 << 24 }), (value, whole) => {
+        expect(roundMultiple(value, whole)).toBe(Number(roundSurd(scaleSurd(value, rational(whole)))));
+      }),
+    );
     expect(roundSurd(surd(rational(-5, 2)))).toBe(-2n);
     expect(roundSurd(root(rational(1), 2))).toBe(1n);
     expect(floorSurd(ZERO_SURD)).toBe(0n);

@@ -246,6 +246,17 @@ export function roundSurd(value: Surd): bigint {
   return floorSurd(addSurds(value, HALF));
 }
 
+/** The integer nearest to a whole multiple of a surd; a tie goes up. Many are asked for, so doubles are tried first. */
+export function roundMultiple(value: Surd, whole: number): number {
+  const { sum, size } = roughly(value);
+  const near = sum * whole + 0.5;
+  // Twice as wide, for the product and the sum are rounded too.
+  const slack = (size * Math.abs(whole) + 1) * 2 * SLACK;
+  const below = Math.floor(near - slack);
+  if (Math.abs(near) < 2 ** 50 && below === Math.floor(near + slack)) return below;
+  return Number(roundSurd(scaleSurd(value, rational(whole))));
+}
+
 /** The nearest double. Source of the rounding: a bigint becomes the nearest Number (ECMA-262, Number(value)). */
 export function surdToNumber(value: Surd): number {
   if (value.terms.length === 0) return 0;

@@ -3,7 +3,7 @@ import type { FadedFace, FadeLayer } from '../tiling/stack.ts';
 import { type Place, placesOf } from '../tiling/taken-in.ts';
 import type { PaintWindow } from './painting.ts';
 import { type Edges, type Side, SUBPIXELS, sideBetween } from './partition-edges.ts';
-import { accumulateEdge, CHANNELS, emptySums, type RowSums, WHOLE } from './row-sums.ts';
+import { accumulateRow, CHANNELS, emptySums, type Placed, type RowSums, WHOLE } from './row-sums.ts';
 import type { LightPainter } from './stack-painter.ts';
 
 /** A face in subpixels from a whole pixel at its upper left, and that pixel in the repeat. */
@@ -13,6 +13,7 @@ interface PlacedFace {
   readonly across: number;
   readonly down: number;
   readonly edges: Edges;
+  readonly placed: Placed;
   readonly differences: Float64Array;
   /** How far along the fade a pixel's middle lies: start at the face's first pixel, and what a pixel across and down adds. */
   readonly start: number;
@@ -66,10 +67,7 @@ function paintFaceRow(
   placeOf: (x: number) => number | undefined,
   line: Float64Array,
 ): void {
-  for (let edge = 0; edge < face.edges.count; edge += 1) {
-    const top = face.edges.y[edge]!;
-    accumulateEdge(face.edges, { edge, top }, y, face.differences, sums);
-  }
+  accumulateRow(face.edges, face.placed, y, face.differences, sums);
   let cover = 0;
   for (let x = 0; x < face.across; x += 1) {
     cover += sums.sums[x * CHANNELS + 3]!;
@@ -86,7 +84,7 @@ function paintFaceRow(
     }
   }
   sums.sums.fill(0, 0, (face.across + 2) * CHANNELS);
-  sums.touched.fill(0, 0, face.across + 2);
+  sums.touched.fill(0, 0, ((face.across + 1) >> 5) + 1);
 }
 
 function placeFace({ corners, from, to }: FadedFace, tile: PaintWindow['tile']): PlacedFace {
@@ -113,6 +111,7 @@ function placeFace({ corners, from, to }: FadedFace, tile: PaintWindow['tile']):
     across,
     down,
     edges,
+    placed: { edges: Uint32Array.from({ length: edges.count }, (_, edge) => edge), tops: edges.y },
     // Walked as it stands, a side has its face on the right: it adds it where it goes down.
     differences: Float64Array.from({ length: edges.count * CHANNELS }, (_, at) =>
       at % CHANNELS !== 3 ? 0 : edges.ahead[Math.floor(at / CHANNELS)]! === 1 ? 1 : -1,

@@ -1,5 +1,4 @@
-import { rational } from '../exact/rational.ts';
-import { roundSurd, type Surd, scaleSurd } from '../exact/surd.ts';
+import { roundMultiple } from '../exact/surd.ts';
 import type { Partition } from '../tiling/partition.ts';
 import type { Place } from '../tiling/taken-in.ts';
 import type { PaintWindow } from './painting.ts';
@@ -44,8 +43,8 @@ export interface Side {
 export function sidesOf(partition: Partition, { tile, offset }: PaintWindow): readonly Side[] {
   const width = tile.width * SUBPIXELS;
   const height = tile.height * SUBPIXELS;
-  const xs = partition.vertices.map(({ x }) => subpixels(x, width) - offset.x * SUBPIXELS);
-  const ys = partition.vertices.map(({ y }) => height - subpixels(y, height) - offset.y * SUBPIXELS);
+  const xs = partition.vertices.map(({ x }) => roundMultiple(x, width) - offset.x * SUBPIXELS);
+  const ys = partition.vertices.map(({ y }) => height - roundMultiple(y, height) - offset.y * SUBPIXELS);
   return partition.faces.flatMap(({ corners, shade }) =>
     corners.map((from, index) => {
       const to = corners[(index + 1) % corners.length]!;
@@ -61,10 +60,6 @@ export function sideBetween(from: Place, to: Place, shade: number): Side {
   const ahead = to.y > from.y || (to.y === from.y && to.x > from.x);
   const [start, end] = ahead ? [from, to] : [to, from];
   return { x: start.x, y: start.y, dx: end.x - start.x, dy: end.y - start.y, shade, ahead };
-}
-
-function subpixels(part: Surd, whole: number): number {
-  return Number(roundSurd(scaleSurd(part, rational(whole))));
 }
 
 /** Faces by their sides, and the edges that those make. */
@@ -100,9 +95,9 @@ function sizeOf({ tile }: PaintWindow) {
 
 /** Joins the two sides of each edge. */
 export function joinSides(sides: readonly Side[], width: number, height: number): Edges {
-  const edges: { side: Side; ahead: number; back: number }[] = [];
+  const edges: OpenEdge[] = [];
   // By the place where an edge begins, the edges that begin there.
-  const known = new Map<number, number[]>();
+  const known = new Map<number, OpenEdge[]>();
   for (const side of sides) {
     if (side.dx === 0 && side.dy === 0) continue;
     const [x, y] = [wrap(side.x, width), wrap(side.y, height)];
@@ -113,15 +108,13 @@ export function joinSides(sides: readonly Side[], width: number, height: number)
       known.set(place, there);
     }
     // Where rounding laid edges upon each other, the second pair makes an edge of its own.
-    let edge = there
-      .map((index) => edges[index]!)
-      .find(
-        (each) =>
-          each.side.dx === side.dx && each.side.dy === side.dy && (side.ahead ? each.ahead : each.back) < 0,
-      );
+    let edge = there.find(
+      (each) =>
+        each.side.dx === side.dx && each.side.dy === side.dy && (side.ahead ? each.ahead : each.back) < 0,
+    );
     if (edge === undefined) {
       edge = { side: { ...side, x, y }, ahead: -1, back: -1 };
-      there.push(edges.length);
+      there.push(edge);
       edges.push(edge);
     }
     if (side.ahead) edge.ahead = side.shade;
@@ -132,13 +125,14 @@ export function joinSides(sides: readonly Side[], width: number, height: number)
   return packEdges(edges, width, height);
 }
 
-interface LooseEdge {
+/** An edge, of which the sides found so far are told; below 0 where one is missing. */
+interface OpenEdge {
   readonly side: Side;
-  readonly ahead: number;
-  readonly back: number;
+  ahead: number;
+  back: number;
 }
 
-function packEdges(edges: readonly LooseEdge[], width: number, height: number): Edges {
+function packEdges(edges: readonly OpenEdge[], width: number, height: number): Edges {
   const all = (read: (side: Side) => number) => Float64Array.from(edges, ({ side }) => read(side));
   return {
     width,

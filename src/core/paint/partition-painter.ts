@@ -5,7 +5,7 @@ import type { Partition } from '../tiling/partition.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
 import { walkPartition } from './partition-edges.ts';
 import { edgeLight, type RowLight } from './row-light.ts';
-import { CHANNELS, WHOLE } from './row-sums.ts';
+import { CHANNELS, emptyRow, isTouched, WHOLE } from './row-sums.ts';
 
 /**
  * A partition by exact area coverage in linear light. Shares of a pixel add up to one, so that neighbours never let
@@ -39,63 +39,61 @@ export function lightOf({ shades, clear }: Partition, { levelOf }: MixingTables)
 const HALF = WHOLE / 2;
 export const PER_WHOLE = 1 / WHOLE;
 
-/** Turns the sums of an opaque row into pixels and empties them. A hot loop. */
-function resolveOpaque(
-  { start, row: { sums, touched } }: RowLight,
-  line: Uint32Array,
-  byteOf: Uint8Array,
-): void {
+/**
+ * Turns the sums of an opaque row into pixels and empties them: from one pixel that takes anything up to the next, all
+ * are alike. A hot loop.
+ */
+function resolveOpaque({ start, row }: RowLight, line: Uint32Array, byteOf: Uint8Array): void {
+  const { sums, touched } = row;
+  const across = line.length;
   let red = start[0]! + HALF;
   let green = start[1]! + HALF;
   let blue = start[2]! + HALF;
   let pixel = pack(red * PER_WHOLE, green * PER_WHOLE, blue * PER_WHOLE, byteOf);
-  for (let x = 0; x < line.length; x += 1) {
-    if (touched[x] === 1) {
+  let from = 0;
+  for (let word = 0; word < touched.length; word += 1) {
+    let bits = touched[word]!;
+    touched[word] = 0;
+    while (bits !== 0) {
+      const x = word * 32 + 31 - Math.clz32(bits & -bits);
+      bits &= bits - 1;
+      const to = Math.min(x, across);
+      for (; from < to; from += 1) line[from] = pixel;
       const at = x * CHANNELS;
       red += sums[at]!;
       green += sums[at + 1]!;
       blue += sums[at + 2]!;
       pixel = pack(red * PER_WHOLE, green * PER_WHOLE, blue * PER_WHOLE, byteOf);
-      touched[x] = 0;
       sums[at] = 0;
       sums[at + 1] = 0;
       sums[at + 2] = 0;
-      sums[at + 3] = 0;
     }
-    line[x] = pixel;
   }
-  clearLast(sums, touched, line.length);
+  for (; from < across; from += 1) line[from] = pixel;
 }
 
-/** Levels of light, not yet whole, as one opaque pixel. */
+/** Levels of light, not yet whole, as one opaque pixel: the 32 bits as a signed number, which loops keep as a machine word. */
 export function pack(red: number, green: number, blue: number, byteOf: Uint8Array): number {
   const r = byteOf[red | 0]!;
   const g = byteOf[green | 0]!;
   const b = byteOf[blue | 0]!;
-  return LITTLE
-    ? (0xff000000 | (b << 16) | (g << 8) | r) >>> 0
-    : ((r << 24) | (g << 16) | (b << 8) | 0xff) >>> 0;
+  return LITTLE ? (0xff << 24) | (b << 16) | (g << 8) | r : (r << 24) | (g << 16) | (b << 8) | 0xff;
 }
 
 /** Whether this machine puts the first byte of a word lowest. */
 const LITTLE = new Uint8Array(Uint32Array.of(1).buffer)[0] === 1;
 
 /** The same where some faces are clear: what is not clear shows its own light, unmixed, as opaque as it covers. */
-function resolveClear(
-  { start, row: { sums, touched } }: RowLight,
-  line: Uint32Array,
-  byteOf: Uint8Array,
-): void {
+function resolveClear({ start, row }: RowLight, line: Uint32Array, byteOf: Uint8Array): void {
+  const { sums, touched } = row;
   let [red, green, blue, cover] = start as unknown as [number, number, number, number];
   const bytes = new Uint8Array(line.buffer, line.byteOffset, line.byteLength);
   for (let x = 0, at = 0; x < line.length; x += 1, at += CHANNELS) {
-    if (touched[x] === 1) {
+    if (isTouched(touched, x)) {
       red += sums[at]!;
       green += sums[at + 1]!;
       blue += sums[at + 2]!;
       cover += sums[at + 3]!;
-      touched[x] = 0;
-      sums.fill(0, at, at + CHANNELS);
     } else if (x > 0) {
       line[x] = line[x - 1]!;
       continue;
@@ -106,11 +104,5 @@ function resolveClear(
     bytes[at + 2] = byteOf[Math.floor((2 * blue + whole) / (2 * whole))]!;
     bytes[at + 3] = Math.round((255 * cover) / (LINEAR_ONE * WHOLE));
   }
-  clearLast(sums, touched, line.length);
-}
-
-/** What was carried beyond the row's last pixel belongs to nothing. */
-function clearLast(sums: Float64Array, touched: Uint8Array, length: number): void {
-  sums.fill(0, length * CHANNELS);
-  touched.fill(0, length);
+  emptyRow(row);
 }

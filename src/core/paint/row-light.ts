@@ -1,7 +1,7 @@
 import { modulo } from '../exact/modulo.ts';
 import type { PaintWindow } from './painting.ts';
 import { type Edges, mulDivFloor, type Side, SUBPIXELS, type Walked } from './partition-edges.ts';
-import { accumulateEdge, CHANNELS, emptySums, type Placed, type RowSums } from './row-sums.ts';
+import { accumulateRow, CHANNELS, emptySums, type Placed, type RowSums } from './row-sums.ts';
 
 /** Rows whose edges are looked up together, and how many such lists are kept. */
 const ROWS = 32;
@@ -32,7 +32,7 @@ export function edgeLight(
   const sums = emptySums(Math.min(width, tile.width));
   return (row) => {
     const y = modulo(row, tile.height);
-    for (const placed of lists(Math.floor(y / ROWS))) accumulateEdge(edges, placed, y, differences, sums);
+    accumulateRow(edges, lists(Math.floor(y / ROWS)), y, differences, sums);
     return { start: left(y), row: sums };
   };
 }
@@ -140,8 +140,8 @@ function firstFrom(crossings: readonly { readonly at: number }[], height: number
 }
 
 /** The edges that change anything in some rows, listed when they are first asked for; few lists are kept. */
-function edgesByRows(edges: Edges): (list: number) => readonly Placed[] {
-  const kept = new Map<number, readonly Placed[]>();
+function edgesByRows(edges: Edges): (list: number) => Placed {
+  const kept = new Map<number, Placed>();
   return (list) => {
     const known = kept.get(list);
     if (known !== undefined) return known;
@@ -152,14 +152,16 @@ function edgesByRows(edges: Edges): (list: number) => readonly Placed[] {
   };
 }
 
-function edgesIn(edges: Edges, from: number, to: number): readonly Placed[] {
-  const found: Placed[] = [];
-  for (let edge = 0; edge < edges.count; edge += 1) {
-    const dy = edges.dy[edge]!;
-    if (dy === 0 || edges.ahead[edge] === edges.back[edge]) continue;
-    for (let top = edges.y[edge]!; top + dy > from; top -= edges.height) {
-      if (top < to) found.push({ edge, top });
+function edgesIn({ count, y, dy, ahead, back, height }: Edges, from: number, to: number): Placed {
+  const indexes: number[] = [];
+  const tops: number[] = [];
+  for (let edge = 0; edge < count; edge += 1) {
+    if (dy[edge] === 0 || ahead[edge] === back[edge]) continue;
+    for (let top = y[edge]!; top + dy[edge]! > from; top -= height) {
+      if (top >= to) continue;
+      indexes.push(edge);
+      tops.push(top);
     }
   }
-  return found;
+  return { edges: Uint32Array.from(indexes), tops: Float64Array.from(tops) };
 }

@@ -6,11 +6,11 @@ export const CHANNELS = 4;
 /** One pixel wholly covered: subpixels across × subpixels down × 2, so that halves are whole. */
 export const WHOLE = 2 * SUBPIXELS * SUBPIXELS;
 
-/** An edge as it stands in the window, or a repeat above it. */
+/** Edges as they stand in the window, or a repeat above it. */
 export interface Placed {
-  readonly edge: number;
-  /** Height of its start, in subpixels. */
-  readonly top: number;
+  readonly edges: Uint32Array;
+  /** Heights of their starts, in subpixels. */
+  readonly tops: Float64Array;
 }
 
 /** What one row takes up: differences of light along it, and which pixels have any. */
@@ -19,54 +19,59 @@ export interface RowSums {
   readonly across: number;
   /** CHANNELS numbers a pixel, and one pixel more. */
   readonly sums: Float64Array;
-  readonly touched: Uint8Array;
+  /** A bit a pixel, 32 to a word, the first lowest. */
+  readonly touched: Int32Array;
 }
 
 /**
- * Adds what one edge changes in one pixel row: each pixel that it crosses takes its share of the difference, and the
+ * Adds what edges change in one pixel row: each pixel that one crosses takes its share of the difference, and the
  * running sum carries the whole to all pixels on the right. A hot loop, longer than others for it.
  */
-export function accumulateEdge(
+export function accumulateRow(
   edges: Edges,
-  { edge, top }: Placed,
+  { edges: indexes, tops }: Placed,
   row: number,
   differences: Float64Array,
   out: RowSums,
 ): void {
-  const dy = edges.dy[edge]!;
-  const upper = Math.max(top, row * SUBPIXELS);
-  const lower = Math.min(top + dy, (row + 1) * SUBPIXELS);
-  if (upper >= lower) return;
-  const dx = edges.dx[edge]!;
-  const start = edges.x[edge]!;
-  const from = upper === top ? start : start + mulDivFloor(upper - top, dx, dy);
-  const to = lower === top + dy ? start + dx : start + mulDivFloor(lower - top, dx, dy);
-  const least = Math.min(from, to);
-  const most = Math.max(from, to);
-  const atLeast = from <= to ? upper : lower;
-  const atMost = from <= to ? lower : upper;
-  const end = out.across * SUBPIXELS;
-  const place = edge * CHANNELS;
-  const begin = -Math.floor(most / edges.width) * edges.width;
-  for (let shift = begin; least + shift < end; shift += edges.width) {
-    const left = least + shift;
-    const right = most + shift;
-    const first = left > 0 ? Math.floor(left / SUBPIXELS) : 0;
-    const last = Math.min(out.across - 1, Math.max(first, Math.ceil(right / SUBPIXELS) - 1));
-    let x = Math.max(left, 0);
-    let y = x === left ? atLeast : heightAt(x - shift - start, dx, dy, top, upper, lower);
-    if (least === most) {
-      if (right >= 0) share(out, first, 2 * (x - first * SUBPIXELS), lower - upper, differences, place);
-      continue;
-    }
-    for (let column = first; column <= last && right >= x; column += 1) {
-      const border = (column + 1) * SUBPIXELS;
-      const next = Math.min(right, border);
-      const nextY = next === right ? atMost : heightAt(next - shift - start, dx, dy, top, upper, lower);
-      const inside = x + next - 2 * column * SUBPIXELS;
-      share(out, column, inside, nextY > y ? nextY - y : y - nextY, differences, place);
-      x = next;
-      y = nextY;
+  const { x: starts, dx: ways, dy: heights, width } = edges;
+  const [rowTop, rowEnd, end] = [row * SUBPIXELS, (row + 1) * SUBPIXELS, out.across * SUBPIXELS];
+  for (let index = 0; index < indexes.length; index += 1) {
+    const edge = indexes[index]!;
+    const top = tops[index]!;
+    const dy = heights[edge]!;
+    const upper = Math.max(top, rowTop);
+    const lower = Math.min(top + dy, rowEnd);
+    if (upper >= lower) continue;
+    const dx = ways[edge]!;
+    const start = starts[edge]!;
+    const from = upper === top ? start : start + mulDivFloor(upper - top, dx, dy);
+    const to = lower === top + dy ? start + dx : start + mulDivFloor(lower - top, dx, dy);
+    const least = Math.min(from, to);
+    const most = Math.max(from, to);
+    const atLeast = from <= to ? upper : lower;
+    const atMost = from <= to ? lower : upper;
+    const place = edge * CHANNELS;
+    for (let shift = -Math.floor(most / width) * width; least + shift < end; shift += width) {
+      const left = least + shift;
+      const right = most + shift;
+      const first = left > 0 ? Math.floor(left / SUBPIXELS) : 0;
+      if (right >= 0 && right <= (first + 1) * SUBPIXELS && left >= 0) {
+        // All of it in one pixel, as most are.
+        share(out, first, left + right - 2 * first * SUBPIXELS, lower - upper, differences, place);
+        continue;
+      }
+      const last = Math.min(out.across - 1, Math.max(first, Math.ceil(right / SUBPIXELS) - 1));
+      let x = Math.max(left, 0);
+      let y = x === left ? atLeast : heightAt(x - shift - start, dx, dy, top, upper, lower);
+      for (let column = first; column <= last && right >= x; column += 1) {
+        const next = Math.min(right, (column + 1) * SUBPIXELS);
+        const nextY = next === right ? atMost : heightAt(next - shift - start, dx, dy, top, upper, lower);
+        const inside = x + next - 2 * column * SUBPIXELS;
+        share(out, column, inside, nextY > y ? nextY - y : y - nextY, differences, place);
+        x = next;
+        y = nextY;
+      }
     }
   }
 }
@@ -100,13 +105,16 @@ function share(
   sums[at]! += here * red;
   sums[at + 1]! += here * green;
   sums[at + 2]! += here * blue;
-  sums[at + 3]! += here * cover;
   sums[at + 4]! += beyond * red;
   sums[at + 5]! += beyond * green;
   sums[at + 6]! += beyond * blue;
-  sums[at + 7]! += beyond * cover;
-  touched[column] = 1;
-  touched[column + 1] = 1;
+  // Between faces that are not clear there is nothing to add.
+  if (cover !== 0) {
+    sums[at + 3]! += here * cover;
+    sums[at + 7]! += beyond * cover;
+  }
+  touched[column >> 5]! |= 1 << (column & 31);
+  touched[(column + 1) >> 5]! |= 1 << ((column + 1) & 31);
 }
 
 /** Room for the sums of a row of so many pixels. */
@@ -114,6 +122,17 @@ export function emptySums(across: number): RowSums {
   return {
     across,
     sums: new Float64Array((across + 2) * CHANNELS),
-    touched: new Uint8Array(across + 2),
+    touched: new Int32Array(((across + 1) >> 5) + 1),
   };
+}
+
+/** Whether a pixel of the row has anything to take up. */
+export function isTouched(touched: Int32Array, x: number): boolean {
+  return ((touched[x >> 5]! >> (x & 31)) & 1) === 1;
+}
+
+/** Empties what a row took up. */
+export function emptyRow({ sums, touched }: RowSums): void {
+  sums.fill(0);
+  touched.fill(0);
 }

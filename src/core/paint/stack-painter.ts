@@ -10,7 +10,7 @@ import type { PaintWindow, RowPainter } from './painting.ts';
 import { walkAlone, walkPartition } from './partition-edges.ts';
 import { lightOf, PER_WHOLE, pack } from './partition-painter.ts';
 import { edgeLight, type RowLight } from './row-light.ts';
-import { CHANNELS } from './row-sums.ts';
+import { CHANNELS, emptyRow, isTouched } from './row-sums.ts';
 
 /** Lays the light of a row over what is there: CHANNELS numbers a pixel, each multiplied by how much of it is covered. */
 export type LightPainter = (row: number, line: Float64Array) => void;
@@ -96,16 +96,14 @@ const NOTHING = Float64Array.of(0, 0, 0, 0);
  */
 function laidOver(lightAt: (row: number) => RowLight, everywhere: Float64Array = NOTHING): LightPainter {
   return (row, line) => {
-    const {
-      start,
-      row: { sums, touched },
-    } = lightAt(row);
+    const { start, row: changes } = lightAt(row);
+    const { sums, touched } = changes;
     let red = start[0]! * PER_WHOLE + everywhere[0]!;
     let green = start[1]! * PER_WHOLE + everywhere[1]!;
     let blue = start[2]! * PER_WHOLE + everywhere[2]!;
     let cover = start[3]! * PER_WHOLE + everywhere[3]!;
     for (let at = 0, x = 0; at < line.length; at += CHANNELS, x += 1) {
-      if (touched[x] === 1) {
+      if (isTouched(touched, x)) {
         red += sums[at]! * PER_WHOLE;
         green += sums[at + 1]! * PER_WHOLE;
         blue += sums[at + 2]! * PER_WHOLE;
@@ -113,8 +111,7 @@ function laidOver(lightAt: (row: number) => RowLight, everywhere: Float64Array =
       }
       if (cover > 0) over(line, at, red, green, blue, cover);
     }
-    sums.fill(0);
-    touched.fill(0);
+    emptyRow(changes);
   };
 }
 
