@@ -8,7 +8,7 @@ import { ensureBuilt, ensureInstalled, ROOT } from '../scripts/ready.mjs';
 const BENCHMARKS = [
   'paint',
   'sheet',
-  'rail-edit',
+  'edits',
   'partition',
   'picture',
   'offers',
