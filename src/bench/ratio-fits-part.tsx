@@ -3,7 +3,7 @@ import { multiply, type Rational, toDecimal, toNumber } from '../core/exact/rati
 import { type RatioFit, ratioFits } from '../core/repeat/pixel-fit.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { DotChart } from '../kit/dot-chart.tsx';
-import { perMetreText, ppmText } from '../wording/measures.ts';
+import { millionthsText, perMetreText } from '../wording/measures.ts';
 import { useDesign } from './bench-store.ts';
 import { setResolution } from './resolution-field.tsx';
 
@@ -48,7 +48,7 @@ export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
         <thead>
           <tr className="hint">
             <th className="text-left font-normal">Repeat</th>
-            <th className="font-normal">Error</th>
+            <th className="font-normal">Error, ppm</th>
             <th className="font-normal">At dpi</th>
             <th />
           </tr>
@@ -63,8 +63,8 @@ export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
               <td className="py-1 text-left">
                 {fit.width} × {fit.height}
               </td>
-              <td>{ppmText(fit.errorRatio)}</td>
-              <td>{Number(Number(dpi(fit)).toFixed(2))}</td>
+              <td>{millionthsText(fit.errorRatio)}</td>
+              <td className="pl-2">{Number(Number(dpi(fit)).toFixed(2))}</td>
               <td>
                 <button
                   type="button"
@@ -79,6 +79,7 @@ export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
           ))}
         </tbody>
       </table>
+      <p className="hint mt-1">A ppm is a thousandth of a millimetre in a metre of cloth.</p>
     </div>
   );
 }

@@ -1,8 +1,11 @@
 import { useMemo, useState } from 'react';
 import { asTiling, type TilingDesign } from '../core/design/design-schema.ts';
 import { readDesign } from '../core/design/read-design.ts';
-import { parseSize } from '../core/design/tiling/tiling-schema.ts';
+import { tilingOf } from '../core/design/tiling/compile-tiling.ts';
+import { parseSize, type TilingSpec } from '../core/design/tiling/tiling-schema.ts';
 import { TILING_STARTS, tilingFromStart } from '../core/design/tiling-starts.ts';
+import { cellArea } from '../core/exact/lattice.ts';
+import { nearNumber } from '../core/exact/surd.ts';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
@@ -16,12 +19,22 @@ interface NewTilingProps {
   readonly onMake: (design: TilingDesign) => void;
 }
 
-/** Size of a side in the little swatches, so that some repeats are seen. */
-const LITTLE = '9 mm';
+/** Square pixels of a little swatch, and the faces and cells of which it shows at least so many. */
+const ROOM = 92 * 64;
+const FACES = 28;
+const CELLS = 4;
+
+/** A side of 1 in the little swatches. */
+function littleSide(spec: TilingSpec): string {
+  const { lattice, faces } = tilingOf(spec);
+  const cells = Math.max(CELLS, FACES / faces.length);
+  return `${Math.sqrt(ROOM / (cells * nearNumber(cellArea(lattice)))).toFixed(2)} mm`;
+}
 
 const STARTS = TILING_STARTS.map((start) => {
   const design = tilingFromStart(start.key);
-  return { start, design: { ...design, construction: { ...design.construction, size: LITTLE } } };
+  const { construction } = design;
+  return { start, design: { ...design, construction: { ...construction, size: littleSide(construction) } } };
 });
 
 /** Begins a tiling: one of those that there are, and how long its sides are. */
@@ -52,7 +65,7 @@ export function NewTiling({ onClose, onMake }: NewTilingProps) {
         </div>
         {design !== undefined && (
           <div>
-            <ClothSwatch design={design} width={220} height={200} perThread={1} />
+            <ClothSwatch design={design} width={220} height={132} perThread={1} />
             <p className="hint mt-1">{tilingText(design.construction)}</p>
           </div>
         )}
@@ -65,6 +78,7 @@ export function NewTiling({ onClose, onMake }: NewTilingProps) {
           setSize(start.order.size ?? '20 mm');
         }}
         perThread={1}
+        tall
       />
     </StartForm>
   );

@@ -15,26 +15,42 @@ interface StartGridProps<S extends Start> {
   readonly onChoose: (start: S) => void;
   /** CSS pixels a thread, or a millimetre. */
   readonly perThread: number;
+  /** Whether swatches are taller, and more of them are seen at once. */
+  readonly tall?: boolean;
 }
 
 /** Examples as small swatches; one gives its numbers. */
-export function StartGrid<S extends Start>({ starts, chosen, onChoose, perThread }: StartGridProps<S>) {
+export function StartGrid<S extends Start>({
+  starts,
+  chosen,
+  onChoose,
+  perThread,
+  tall = false,
+}: StartGridProps<S>) {
   return (
     <fieldset className="m-0 border-0 p-0">
       <legend className="label">
         Begin with the numbers of{chosen === undefined ? '' : ` · ${chosen.name}: ${chosen.what}`}
       </legend>
-      <div className="grid max-h-[216px] grid-cols-6 gap-x-3 gap-y-1 overflow-y-auto max-[760px]:grid-cols-3">
+      <div
+        className={`grid grid-cols-6 gap-x-3 gap-y-1 overflow-y-auto max-[760px]:grid-cols-3 ${tall ? 'max-h-[300px]' : 'max-h-[216px]'}`}
+      >
         {starts.map(({ start, design }) => (
           <button
             key={start.key}
             type="button"
             title={start.what}
             aria-pressed={start.key === chosen?.key}
-            className={`rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${start.key === chosen?.key ? 'bg-woad-pale font-semibold text-woad' : ''}`}
+            className={`flex flex-col items-start rounded-lg p-1.5 text-left text-[12.5px] leading-tight hover:bg-linen ${start.key === chosen?.key ? 'bg-woad-pale font-semibold text-woad' : ''}`}
             onClick={() => onChoose(start)}
           >
-            <ClothSwatch design={design} width={92} height={40} perThread={perThread} decorative />
+            <ClothSwatch
+              design={design}
+              width={92}
+              height={tall ? 64 : 40}
+              perThread={perThread}
+              decorative
+            />
             <span className="mt-1 block">{start.name}</span>
           </button>
         ))}

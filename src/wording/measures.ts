@@ -35,10 +35,15 @@ export function exactSideText(side: Surd, unit: LengthUnit): string {
 
 /** A relative error in parts per million, signed: "−61 ppm", "+0.27 ppm", "0 ppm". */
 export function ppmText(error: Rational): string {
+  return `${millionthsText(error)} ppm`;
+}
+
+/** The same without its unit. */
+export function millionthsText(error: Rational): string {
   const millionths = multiply(error, rational(1_000_000));
   // Two places, more where those would show nothing of it.
   const text = [2, 4, 8].map((places) => toDecimal(millionths, places)).find((each) => each !== '0') ?? '0';
-  return `${signed(text)} ppm`;
+  return signed(text);
 }
 
 /** A relative error as what it makes over a metre: "−0.061 mm per metre". */
