@@ -22,22 +22,22 @@ interface PlacedFace {
 }
 
 /**
- * The light of faded faces: the share that a face takes of a pixel in its shade at the pixel's middle; shares of a pixel
- * add up, so that faces side by side let nothing through.
+ * Puts faded faces in the place of the shades that lie there: the share that a face takes of a pixel has the fade's light
+ * at the pixel's middle instead of its own. Shares are those of the faces below, so nothing of these is left at an edge.
  *
- * @param light  CHANNELS numbers for each of the layer's shades
+ * @param lightOf  CHANNELS numbers for a shade of the base
  */
 export function fadeLight(
   layer: FadeLayer,
-  light: readonly Float64Array[],
+  lightOf: (shade: number) => Float64Array,
   window: PaintWindow,
 ): LightPainter {
+  const light = layer.shades.map(lightOf);
   const { tile, width, offset } = window;
   const across = Math.min(width, tile.width);
-  const faces = layer.faces.map((face) => placeFace(face, tile));
+  const faces = layer.faces.map((face) => ({ ...placeFace(face, tile), instead: lightOf(face.instead) }));
   const sums = emptySums(Math.max(...faces.map((face) => face.across), 1));
   return (row, line) => {
-    line.fill(0);
     for (const face of faces) {
       // All rows of the face that are this row of the repeat.
       const first = modulo(row + offset.y - face.top, tile.height);
@@ -58,9 +58,9 @@ export function fadeLight(
   };
 }
 
-/** Adds one row of one face. A hot loop. */
+/** Puts one row of one face in its place. A hot loop. */
 function paintFaceRow(
-  face: PlacedFace,
+  face: PlacedFace & { readonly instead: Float64Array },
   y: number,
   sums: RowSums,
   light: readonly Float64Array[],
@@ -80,7 +80,8 @@ function paintFaceRow(
     const part = Math.min(1, Math.max(0, along - step));
     const [one, other] = [light[step]!, light[step + 1]!];
     for (let channel = 0; channel < CHANNELS; channel += 1) {
-      line[place * CHANNELS + channel]! += share * (one[channel]! + (other[channel]! - one[channel]!) * part);
+      const faded = one[channel]! + (other[channel]! - one[channel]!) * part;
+      line[place * CHANNELS + channel]! += share * (faded - face.instead[channel]!);
     }
   }
   sums.sums.fill(0, 0, (face.across + 2) * CHANNELS);

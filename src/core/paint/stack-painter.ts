@@ -2,7 +2,7 @@ import { rgbOf } from '../colour/hex.ts';
 import { LINEAR_ONE } from '../colour/linear.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
 import type { Shade } from '../colour/shade.ts';
-import type { FadeLayer, Layer, Stack } from '../tiling/stack.ts';
+import type { Layer, Stack } from '../tiling/stack.ts';
 import type { Place } from '../tiling/taken-in.ts';
 import { fadeLight } from './fade-light.ts';
 import { gapSides, lineSides } from './layer-sides.ts';
@@ -71,21 +71,10 @@ function layerPainter(layer: Layer, light: Float64Array, pitch: Place, window: P
       return laidOver(edgeLight(sides, taken, window, false), own);
     }
     case 'fade':
-      return fadeOver(layer, layer.shades.map(shadeLight), window);
+      return fadeLight(layer, shadeLight, window);
     default:
       return layer satisfies never;
   }
-}
-
-function fadeOver(layer: FadeLayer, light: readonly Float64Array[], window: PaintWindow): LightPainter {
-  const paint = fadeLight(layer, light, window);
-  const above = new Float64Array(Math.min(window.width, window.tile.width) * CHANNELS);
-  return (row, line) => {
-    paint(row, above);
-    for (let at = 0; at < line.length; at += CHANNELS) {
-      over(line, at, above[at]!, above[at + 1]!, above[at + 2]!, above[at + 3]!);
-    }
-  };
 }
 
 const NOTHING = Float64Array.of(0, 0, 0, 0);

@@ -103,6 +103,24 @@ describe('a fade', () => {
     }
   });
 
+  it('leaves nothing of the shades in whose place it lies, at any edge', () => {
+    const painted = (own: string, rings: NonNullable<TilingOrder['rings']>, of: string | null) =>
+      paintTile(
+        floor({
+          form: { kind: 'regular', name: '4.8.8' },
+          colours: 'sides',
+          faces: ['C', own],
+          rings,
+          fade: { shades: ['A', 'B'], angle: 3, turned: false, of },
+        }),
+        { width: 61, height: 61 },
+      );
+    expect(painted('B', [], '8')).toEqual(painted('C', [], '8'));
+    const ring = (inside: string) => [{ share: '3/4', shade: inside }];
+    expect(painted('B', ring('A'), null)).toEqual(painted('B', ring('C'), null));
+    expect(painted('B', ring('A'), null)).not.toEqual(painted('C', ring('A'), null));
+  });
+
   it('turns with faces or lies the same in all', () => {
     const form = { kind: 'herringbone', width: '1/2' } as const;
     const faded = (turned: boolean) =>

@@ -30,10 +30,13 @@ export interface GapsLayer {
   readonly shade: number;
 }
 
-/** Faces in shades that go over into each other at even steps along a way. */
+/** Shades that go over into each other at even steps along a way, in the place of the one shade of each of some faces. */
 export interface FadeLayer {
   readonly kind: 'fade';
-  readonly faces: readonly FadedFace[];
+  readonly faces: readonly (FadedFace & {
+    /** The base's shade that lies there. */
+    readonly instead: number;
+  })[];
   readonly shades: readonly number[];
 }
 

@@ -42,7 +42,7 @@ export function layersOf(
   const pitch = { x: surdToNumber(size.x), y: surdToNumber(size.y) };
   const whole = rings.length === 0 ? base : partitionOf(laid, base.shades);
   return [
-    ...(fade === null ? [] : [fadeLayer(fade, whole, rings.at(-1)?.share ?? null, base.shades, pitch)]),
+    ...(fade === null ? [] : [fadeLayer(fade, whole, rings.at(-1), base.shades, pitch)]),
     ...(gaps === null ? [] : [gapsLayer(gaps, whole, base.shades, pitch)]),
     ...lines.map((each) => linesLayer(each, whole, base.shades, pitch)),
   ];
@@ -80,17 +80,23 @@ function gapsLayer(
 
 function fadeLayer(
   { shades: keys, angle, turned, of }: FadeSpec,
-  torus: TorusFaces,
-  inner: string | null,
+  partition: Partition,
+  inside: TilingSpec['rings'][number] | undefined,
   shades: readonly Shade[],
   pitch: Pitch,
 ): FadeLayer {
-  const faces = facesOf(torus).filter((corners) => of === null || String(corners.length) === of);
+  const shadeInside = inside?.shade ?? null;
+  const faces = partition.faces.filter(({ corners }) => of === null || String(corners.length) === of);
   return {
     kind: 'fade',
-    faces: faces.map((corners) =>
-      fadeAcross(inner === null ? corners : shrunk(corners, parseShare(inner)), { angle, turned }, pitch),
-    ),
+    faces: faces.map(({ corners, shade }) => {
+      const whole = corners.map((corner) => cornerAt(partition, corner));
+      const faded = inside === undefined ? whole : shrunk(whole, parseShare(inside.share));
+      return {
+        ...fadeAcross(faded, { angle, turned }, pitch),
+        instead: shadeInside === null ? shade : indexOf(shadeInside, shades),
+      };
+    }),
     shades: keys.map((key) => indexOf(key, shades)),
   };
 }
