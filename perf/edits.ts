@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
-import { newTiling } from '../src/core/design/new-design.ts';
+import { ringedOctagons } from './ringed-octagons.ts';
 import { line, median } from './timing.ts';
 
 /** From a key press to the repainted cloth, in a rail of 400 threads and at a corner of a tiling; against an idle frame. */
@@ -24,21 +24,7 @@ const EDITED = [
   },
   {
     what: 'A corner of 4.8.8 with three rings moved by a step',
-    design: newTiling({
-      name: 'Octagons',
-      shades: [
-        { key: 'A', name: 'Dark', hex: '#203040' },
-        { key: 'B', name: 'Light', hex: '#f0e8d0' },
-        { key: 'C', name: 'Red', hex: '#a04030' },
-      ],
-      form: { kind: 'octagons', slant: '7/8' },
-      rings: [
-        { share: '7/8', shade: 'B' },
-        { share: '3/4', shade: 'C' },
-        { share: '1/2', shade: null },
-      ],
-      size: '20 mm',
-    }),
+    design: ringedOctagons(),
     part: '[aria-label="End of the slanting side"]',
     keys: ['ArrowRight', 'ArrowLeft'],
   },

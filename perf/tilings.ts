@@ -7,13 +7,8 @@ import { unitToSvg } from '../src/core/formats/unit-svg.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
 import { facesOf } from '../src/core/repeat/repeat-unit.ts';
 import { checkPartition, cornerAt } from '../src/core/tiling/check-partition.ts';
+import { ringedOctagons, SHADES } from './ringed-octagons.ts';
 import { line, race } from './timing.ts';
-
-const SHADES = [
-  { key: 'A', name: 'Dark', hex: '#203040' },
-  { key: 'B', name: 'Light', hex: '#f0e8d0' },
-  { key: 'C', name: 'Red', hex: '#a04030' },
-];
 
 /** Bricks that come level after 997 rows, scattered over so many of their own cells each way. */
 function ofCells(times: number) {
@@ -133,19 +128,7 @@ console.log(
 const view = { width: 900, height: 620 };
 const dragged = race(15, {
   ours: () => {
-    const unit = compile(
-      newTiling({
-        name: 'Dragged',
-        shades: SHADES,
-        form: { kind: 'octagons', slant: '7/8' },
-        rings: [
-          { share: '7/8', shade: 'B' },
-          { share: '3/4', shade: 'C' },
-          { share: '1/2', shade: null },
-        ],
-        size: '20 mm',
-      }),
-    );
+    const unit = compile(ringedOctagons());
     const repeat = { width: 146, height: 146 };
     const rows = new Uint32Array(repeat.width * repeat.height);
     const window = { tile: repeat, width: repeat.width, offset: { x: 0, y: 0 }, look: 'flat' } as const;

@@ -92,12 +92,11 @@ export function TilingShape({ design: { construction } }: { design: TilingDesign
           onChange={(text) => putTiling({ diagonal: text.trim() }, 'diagonal')}
         />
       </div>
-      {(shear !== '0' || diagonal !== '0') && (
-        <p className="hint">
-          Lean moves each repeat by that part of its width beside the one below. Level turns the diagonal of
-          so many repeats up/across until it lies flat.
-        </p>
-      )}
+      <p className="hint">
+        Heights × stretches upward: 3/4 makes diamonds of squares on their corners. Lean moves each repeat by
+        that part of its width beside the one below. Level turns the diagonal of so many repeats up/across
+        until it lies flat.
+      </p>
     </>
   );
 }
