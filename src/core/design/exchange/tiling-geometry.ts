@@ -9,6 +9,7 @@ import type { TilingDesign } from '../design-schema.ts';
 
 type Doubles = readonly [x: number, y: number];
 type Texts = readonly [x: string, y: string];
+type Exact = readonly [x: Surd, y: Surd];
 
 /** The faces of one upright repeat in millimetres, as nearest doubles and exactly. */
 export interface TilingGeometry {
@@ -25,7 +26,9 @@ export interface TilingGeometry {
   }[];
   /** Each edge once, by its two ends. */
   readonly edges: readonly (readonly [Doubles, Doubles])[];
+  readonly exactEdges: readonly (readonly [Texts, Texts])[];
   readonly vertices: readonly Doubles[];
+  readonly exactVertices: readonly Texts[];
   /** The kinds of vertices, each by the faces round it. */
   readonly configuration: readonly string[];
 }
@@ -34,29 +37,37 @@ export interface TilingGeometry {
 export function tilingGeometry(design: TilingDesign): TilingGeometry {
   const { content, pitch } = compile(design);
   const base = facesOf(content);
-  const placed = ({ x, y }: Point) => [multiplySurds(x, pitch.x), multiplySurds(y, pitch.y)] as const;
+  const placed = ({ x, y }: Point) => [multiplySurds(x, pitch.x), multiplySurds(y, pitch.y)] satisfies Exact;
   const [right, up] = [
     [pitch.x, ZERO_SURD],
     [ZERO_SURD, pitch.y],
   ] as const;
-  const edges = new Map<string, readonly [Doubles, Doubles]>();
+  const edges = new Map<string, readonly [Exact, Exact]>();
   const faces = base.faces.map(({ corners, shade }) => {
     const points = corners.map((corner) => placed(cornerAt(base, corner)));
-    const near = points.map(doubles);
     corners.forEach((from, at) => {
       const next = (at + 1) % corners.length;
       const [name] = edgeName(from, corners[next]!);
-      if (!edges.has(name)) edges.set(name, [near[at]!, near[next]!]);
+      if (!edges.has(name)) edges.set(name, [points[at]!, points[next]!]);
     });
-    return { points: near, exact: points.map(texts), kind: corners.length, shade: base.shades[shade]!.key };
+    return {
+      points: points.map(doubles),
+      exact: points.map(texts),
+      kind: corners.length,
+      shade: base.shades[shade]!.key,
+    };
   });
+  const ends = [...edges.values()];
+  const vertices = base.vertices.map(placed);
   return {
     unit: 'mm',
     lattice: [doubles(right), doubles(up)],
     exactLattice: [texts(right), texts(up)],
     faces,
-    edges: [...edges.values()],
-    vertices: base.vertices.map((vertex) => doubles(placed(vertex))),
+    edges: ends.map(([from, to]) => [doubles(from), doubles(to)]),
+    exactEdges: ends.map(([from, to]) => [texts(from), texts(to)]),
+    vertices: vertices.map(doubles),
+    exactVertices: vertices.map(texts),
     configuration: [...new Set(configurations(base))].sort(),
   };
 }
@@ -80,10 +91,10 @@ export function tilingToCsv(design: TilingDesign): string {
     .replaceAll('\n', '\r\n')}\r\n`;
 }
 
-function doubles([x, y]: readonly [Surd, Surd]): Doubles {
+function doubles([x, y]: Exact): Doubles {
   return [surdToNumber(x), surdToNumber(y)];
 }
 
-function texts([x, y]: readonly [Surd, Surd]): Texts {
+function texts([x, y]: Exact): Texts {
   return [surdText(x), surdText(y)];
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { surdText } from '../../exact/surd.ts';
+import { parseSurd, surdText, surdToNumber } from '../../exact/surd.ts';
 import { facesOf } from '../../repeat/repeat-unit.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';
@@ -225,5 +225,12 @@ describe('geometry as a table', () => {
     expect([geometry.vertices.length, geometry.edges.length, geometry.faces.length]).toEqual([12, 24, 12]);
     for (const [[x0, y0], [x1, y1]] of geometry.edges)
       expect(Math.hypot(x1 - x0, y1 - y0)).toBeCloseTo(20, 9);
+    // As doubles and exactly they are the same places.
+    const near = ([x, y]: readonly [string, string]) => [
+      surdToNumber(parseSurd(x)),
+      surdToNumber(parseSurd(y)),
+    ];
+    expect(geometry.exactVertices.map(near)).toEqual(geometry.vertices);
+    expect(geometry.exactEdges.map((ends) => ends.map(near))).toEqual(geometry.edges);
   });
 });
