@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { type Variation, varied } from '../core/colour/variations.ts';
 import type { Colourway } from '../core/design/colourway.ts';
 import { coloured } from '../core/design/colourway.ts';
+import { CheckField } from '../kit/check-field.tsx';
 import { dispatch, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { addColourway, MAX_COLOURWAYS, removeColourway, renameColourway, setShades } from './design-edits.ts';
@@ -71,15 +72,11 @@ export function ColourwaysPart() {
           ))}
         </select>
       </div>
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="accent-woad"
-          checked={sideBySide}
-          onChange={(event) => useCloth.setState({ sideBySide: event.target.checked })}
-        />
-        See all side by side
-      </label>
+      <CheckField
+        text="See all side by side"
+        on={sideBySide}
+        onChange={(on) => useCloth.setState({ sideBySide: on })}
+      />
     </section>
   );
 }

@@ -5,6 +5,7 @@ import type { Interlacing } from '../core/thread/weave.ts';
 import { buildWeave } from '../core/thread/weaves/build-weave.ts';
 import { weaveDraft } from '../core/thread/weaves/weave-draft.ts';
 import { type Draft, MAX_TREADLES } from '../core/thread/weaves/weave-spec.ts';
+import { CheckField } from '../kit/check-field.tsx';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
 import { attempt } from '../wording/attempt.ts';
@@ -123,15 +124,11 @@ export function DraftView() {
           </p>
         )}
         {draft !== undefined && !many && (
-          <label className="flex items-center gap-2 text-[13px]">
-            <input
-              type="checkbox"
-              className="accent-woad"
-              checked={liftPlan}
-              onChange={(event) => useCloth.setState({ liftPlan: event.target.checked })}
-            />
-            Lift plan, not treadles
-          </label>
+          <CheckField
+            text="Lift plan, not treadles"
+            on={liftPlan}
+            onChange={(on) => useCloth.setState({ liftPlan: on })}
+          />
         )}
         <p className="hint">
           Filled: the warp lies on top. The first pick is the lowest. In the drawdown, Shift works a whole

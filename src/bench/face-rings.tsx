@@ -1,12 +1,13 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import type { TilingDesign } from '../core/design/design-schema.ts';
 import { MAX_RINGS, parseShare } from '../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../core/error.ts';
 import { compare, multiply, ONE, rational, toText } from '../core/exact/rational.ts';
 import { NumberField } from '../kit/number-field.tsx';
-import { SelectField } from '../kit/select-field.tsx';
 import { dispatch } from './bench-store.ts';
 import { setTiling } from './design-edits.ts';
+import { RemoveButton } from './remove-button.tsx';
+import { ShadeSelect } from './shade-select.tsx';
 
 type Ring = TilingDesign['construction']['rings'][number];
 
@@ -20,10 +21,6 @@ export function FaceRings({ design }: { design: TilingDesign }) {
       edit: setTiling({ rings: [...next] }),
       ...(tag === undefined ? {} : { tag }),
     });
-  const options = [
-    { value: '', text: 'The face’s own' },
-    ...shades.map(({ key, name }) => ({ value: key, text: `${key} ${name}` })),
-  ];
   return (
     <section aria-label="Rings" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Rings in every face</h3>
@@ -39,20 +36,18 @@ export function FaceRings({ design }: { design: TilingDesign }) {
             }}
             onChange={(text) => put(rings.with(at, { share: text.trim(), shade }), `ring-${at}`)}
           />
-          <SelectField
+          <ShadeSelect
             label={`Shade of ring ${at + 1}`}
-            value={shade ?? ''}
-            options={options}
+            shade={shade ?? ''}
+            shades={shades}
+            none="The face’s own"
             onChange={(key) => put(rings.with(at, { share, shade: key === '' ? null : key }))}
           />
-          <button
-            type="button"
-            className="button button-plain mt-6 px-1"
-            aria-label={`Remove ring ${at + 1}`}
+          <RemoveButton
+            label={`Remove ring ${at + 1}`}
+            className="mt-6"
             onClick={() => put(rings.filter((_, other) => other !== at))}
-          >
-            <Trash2 size={15} aria-hidden="true" />
-          </button>
+          />
         </div>
       ))}
       {rings.length < MAX_RINGS && (

@@ -1,3 +1,4 @@
+import { CheckField } from '../kit/check-field.tsx';
 import { FaceRings } from './face-rings.tsx';
 import { Panel } from './panel.tsx';
 import { putTiling } from './put-tiling.ts';
@@ -15,15 +16,11 @@ export function TilingBuild() {
   return (
     <Panel title="Build" purpose="Polygons that cover the plane, in exact sides.">
       <TilingForm form={form} />
-      <label className="flex items-center gap-2 text-[13px]">
-        <input
-          type="checkbox"
-          className="accent-woad"
-          checked={dual}
-          onChange={(event) => putTiling({ dual: event.target.checked })}
-        />
-        Its dual: middles of faces become corners
-      </label>
+      <CheckField
+        text="Its dual: middles of faces become corners"
+        on={dual}
+        onChange={(on) => putTiling({ dual: on })}
+      />
       <TilingPart design={design} />
       <TilingShape design={design} />
       <TilingColours design={design} />

@@ -10,6 +10,7 @@ import {
   type TilingColours as Ways,
 } from '../core/design/tiling/tiling-schema.ts';
 import { ROW_WAYS, type RowWay } from '../core/tiling/colourings.ts';
+import { CheckField } from '../kit/check-field.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { SelectField } from '../kit/select-field.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
@@ -116,19 +117,11 @@ function Scatter({ construction }: { construction: TilingSpec }) {
   const { scatter } = construction;
   return (
     <FoldOut title="Lighter and darker faces" state={scatter === null ? '' : `seed ${scatter.seed}`}>
-      <label className="flex items-center gap-2 text-[13px]">
-        <input
-          type="checkbox"
-          className="accent-woad"
-          checked={scatter !== null}
-          onChange={(event) =>
-            putTiling({
-              scatter: event.target.checked ? { times: 4, seed: 1, share: '1/3', by: '1/10' } : null,
-            })
-          }
-        />
-        Scatter them
-      </label>
+      <CheckField
+        text="Scatter them"
+        on={scatter !== null}
+        onChange={(on) => putTiling({ scatter: on ? { times: 4, seed: 1, share: '1/3', by: '1/10' } : null })}
+      />
       {scatter !== null && (
         <>
           <div className="grid grid-cols-2 gap-3">

@@ -3,12 +3,12 @@ import type { TilingDesign } from '../core/design/design-schema.ts';
 import { MAX_LINES } from '../core/design/tiling/tiling-schema.ts';
 import { areaOfPlaces, type Place } from '../core/tiling/taken-in.ts';
 import type { LaidFace } from '../core/tiling/upright-partition.ts';
-import { SelectField } from '../kit/select-field.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
 import { polygonText, sideKindText } from '../wording/tiling-words.ts';
 import { useCloth } from './cloth-store.ts';
 import { Measure } from './panel.tsx';
 import { putTiling } from './put-tiling.ts';
+import { ShadeSelect } from './shade-select.tsx';
 import { usualLines, withFaceShade } from './tiling-edits.ts';
 import { laidPlaces, sidesRound } from './tiling-places.ts';
 
@@ -35,10 +35,10 @@ export function TilingPart({ design }: { design: TilingDesign }) {
             <Measure name="Sides">{sidesText(corners)}</Measure>
             <Measure name="Area">{decimal(areaOfPlaces(corners) / 100)} cm²</Measure>
           </dl>
-          <SelectField
+          <ShadeSelect
             label="Its shade"
-            value={design.shades[laid.shade % design.shades.length]!.key}
-            options={design.shades.map(({ key, name }) => ({ value: key, text: `${key} ${name}` }))}
+            shade={design.shades[laid.shade % design.shades.length]!.key}
+            shades={design.shades}
             onChange={(key) => shadeFace(design, laid, key)}
           />
           {design.construction.colours.by !== 'hand' && (

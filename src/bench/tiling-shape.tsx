@@ -5,13 +5,12 @@ import {
   parseDiagonal,
   parsePart,
   parseProportion,
-  parseSize,
   type TilingSpec,
 } from '../core/design/tiling/tiling-schema.ts';
 import { NumberField } from '../kit/number-field.tsx';
 import { SelectField } from '../kit/select-field.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
-import { lengthText } from '../wording/measures.ts';
+import { inMillimetres } from '../wording/tiling-words.ts';
 import { few, keptBy, putTiling } from './put-tiling.ts';
 
 const MEASURED: Readonly<Record<TilingSpec['measured'], string>> = {
@@ -41,7 +40,7 @@ export function TilingShape({ design: { construction } }: { design: TilingDesign
                 : 'It is wide'
           }
           text={size}
-          resolve={(text) => `${lengthText(parseSize(text), 'mm')} mm`}
+          resolve={inMillimetres}
           onChange={(text) => putTiling({ size: text }, 'size')}
         />
         {measured === 'repeat' && (

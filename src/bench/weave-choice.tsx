@@ -2,6 +2,7 @@ import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { buildWeave } from '../core/thread/weaves/build-weave.ts';
 import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
 import { formatWeave, parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
+import { CheckField } from '../kit/check-field.tsx';
 import { attempt } from '../wording/attempt.ts';
 import { lateSentence } from '../wording/verdict.ts';
 import { dispatch } from './bench-store.ts';
@@ -90,15 +91,9 @@ export function WeaveChoice() {
         As text, to copy or to type: 3/1/1/2 S, satin 8/3, herringbone 2/2 8, blocks AAB ABB; A = satin 5/2; B
         = 2/2, rows ##.. .##. ..## #..#
       </p>
-      <label className="mt-2 flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="accent-woad"
-          checked={drafting}
-          onChange={(event) => useCloth.setState({ draft: event.target.checked })}
-        />
-        Show the draft
-      </label>
+      <div className="mt-2">
+        <CheckField text="Show the draft" on={drafting} onChange={(on) => useCloth.setState({ draft: on })} />
+      </div>
       {drafting && <StructureTools />}
     </div>
   );

@@ -3,6 +3,7 @@ import type { PlaidDesign } from '../core/design/design-schema.ts';
 import { type WeaveFacts, weaveFacts } from '../core/design/weave-facts.ts';
 import { toDecimal, toText } from '../core/exact/rational.ts';
 import { BarChart } from '../kit/bar-chart.tsx';
+import { CheckField } from '../kit/check-field.tsx';
 import { plural } from '../wording/measures.ts';
 import { hangsText } from '../wording/weave-words.ts';
 import { useCloth } from './cloth-store.ts';
@@ -20,17 +21,11 @@ export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
       <h3 className="text-[14px]">Structure</h3>
       <p className={`text-[13px] ${layers.length === 1 ? '' : 'text-madder'}`}>{hangsText(facts)}</p>
       {layers.length > 1 && (
-        <label className="flex items-center gap-2 text-[13px]">
-          <input
-            type="checkbox"
-            className="accent-woad"
-            checked={showsLayers}
-            onChange={({ target }) =>
-              useCloth.setState(({ marks }) => ({ marks: { ...marks, layers: target.checked } }))
-            }
-          />
-          Mark on the cloth what comes away
-        </label>
+        <CheckField
+          text="Mark on the cloth what comes away"
+          on={showsLayers}
+          onChange={(on) => useCloth.setState(({ marks }) => ({ marks: { ...marks, layers: on } }))}
+        />
       )}
       <span className="label mb-0">Floats of each length, warp dark and weft light</span>
       <BarChart title="Floats of each length" {...chart} sizeText={floatsOf} height={104} upright named />

@@ -2,6 +2,7 @@ import { HANDS, type Hand } from '../core/thread/weave.ts';
 import { satinSteps } from '../core/thread/weaves/satin-steps.ts';
 import { checkedWeave, onEnds, parseLine } from '../core/thread/weaves/weave-rules.ts';
 import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
+import { CheckField } from '../kit/check-field.tsx';
 import { Choice } from '../kit/choice.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { SelectField } from '../kit/select-field.tsx';
@@ -184,15 +185,11 @@ export function WeaveNumbers({ weave }: { weave: WeaveSpec }) {
       );
     case 'double':
       return (
-        <label className="flex items-center gap-2 text-[13px]">
-          <input
-            type="checkbox"
-            className="accent-woad"
-            checked={weave.stitched}
-            onChange={(event) => putWeave({ ...weave, stitched: event.target.checked })}
-          />
-          The lower cloth is stitched to the upper
-        </label>
+        <CheckField
+          text="The lower cloth is stitched to the upper"
+          on={weave.stitched}
+          onChange={(on) => putWeave({ ...weave, stitched: on })}
+        />
       );
     case 'blocks':
       return (

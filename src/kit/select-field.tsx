@@ -1,5 +1,8 @@
 import { useId } from 'react';
 
+/** What can be chosen, in its order. */
+export type Options<T extends string = string> = readonly Option<T>[];
+
 interface Option<T extends string> {
   readonly value: T;
   readonly text: string;
@@ -11,7 +14,7 @@ interface SelectFieldProps<T extends string> {
   readonly label: string;
   /** An option's value, or empty while none of them is chosen. */
   readonly value: T | '';
-  readonly options: readonly Option<T>[];
+  readonly options: Options<T>;
   /** What stands there while none is chosen; without it, one always is. */
   readonly none?: string;
   readonly onChange: (value: T) => void;
@@ -57,7 +60,7 @@ export function SelectField<T extends string>({
 }
 
 /** Options by their headings, in their order. */
-function headed<T extends string>(options: readonly Option<T>[]) {
+function headed<T extends string>(options: Options<T>) {
   const groups: { readonly group: string | undefined; readonly members: Option<T>[] }[] = [];
   for (const option of options) {
     const last = groups.at(-1);

@@ -2,15 +2,14 @@ import { useMemo, useState } from 'react';
 import { asTiling, type TilingDesign } from '../core/design/design-schema.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { tilingOf } from '../core/design/tiling/compile-tiling.ts';
-import { parseSize, type TilingSpec } from '../core/design/tiling/tiling-schema.ts';
+import type { TilingSpec } from '../core/design/tiling/tiling-schema.ts';
 import { TILING_STARTS, tilingFromStart } from '../core/design/tiling-starts.ts';
 import { cellArea } from '../core/exact/lattice.ts';
 import { nearNumber } from '../core/exact/surd.ts';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
-import { lengthText } from '../wording/measures.ts';
-import { tilingText } from '../wording/tiling-words.ts';
+import { inMillimetres, tilingText } from '../wording/tiling-words.ts';
 import { Field, StartForm } from './new-fields.tsx';
 import { StartGrid } from './start-grid.tsx';
 
@@ -56,12 +55,7 @@ export function NewTiling({ onClose, onMake }: NewTilingProps) {
       <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
         <div className="flex flex-col gap-3">
           <Field label="Name" value={name} onChange={setName} placeholder={chosen.name} />
-          <NumberField
-            label="A side of 1 is"
-            text={size}
-            resolve={(text) => `${lengthText(parseSize(text), 'mm')} mm`}
-            onChange={setSize}
-          />
+          <NumberField label="A side of 1 is" text={size} resolve={inMillimetres} onChange={setSize} />
         </div>
         {design !== undefined && (
           <div>

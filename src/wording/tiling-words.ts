@@ -1,6 +1,8 @@
-import type { FormSpec, TilingSpec } from '../core/design/tiling/tiling-schema.ts';
+import { type FormSpec, parseSize, type TilingSpec } from '../core/design/tiling/tiling-schema.ts';
+import type { Rational } from '../core/exact/rational.ts';
 import type { Closing } from '../core/tiling/close-growth.ts';
 import { keptOneOf, type PlaneSymmetry } from '../core/tiling/symmetry.ts';
+import { lengthText } from './measures.ts';
 
 /** A form in a few words: "4.8.8", "rhombuses 3 : 4". */
 export function formText(form: FormSpec): string {
@@ -41,6 +43,11 @@ export function formText(form: FormSpec): string {
     default:
       return form satisfies never;
   }
+}
+
+/** A typed size in millimetres: "3/4 in" is "19.05 mm". @throws CoreError as its reader */
+export function inMillimetres(text: string, read: (text: string) => Rational = parseSize): string {
+  return `${lengthText(read(text), 'mm')} mm`;
 }
 
 /** "dual of 3.6.3.6, turned by 90°". */

@@ -1,0 +1,50 @@
+import type { TilingDesign } from '../core/design/design-schema.ts';
+import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
+import { CheckField } from '../kit/check-field.tsx';
+import { NumberField } from '../kit/number-field.tsx';
+import { inMillimetres } from '../wording/tiling-words.ts';
+import { FoldOut } from './fold-out.tsx';
+import { putTiling } from './put-tiling.ts';
+import { ShadeSelect } from './shade-select.tsx';
+
+/** Gaps between faces, by an exact distance. */
+export function GapsPart({ design }: { design: TilingDesign }) {
+  const { gaps } = design.construction;
+  const change = (more: Partial<NonNullable<typeof gaps>>, tag?: string) =>
+    gaps !== null && putTiling({ gaps: { ...gaps, ...more } }, tag);
+  return (
+    <FoldOut title="Gaps between faces" state={gaps === null ? '' : gaps.by}>
+      <CheckField
+        text="Take every face in"
+        on={gaps !== null}
+        onChange={(on) =>
+          putTiling({ gaps: on ? { by: '1 mm', corner: '0', shade: design.shades.at(-1)!.key } : null })
+        }
+      />
+      {gaps !== null && (
+        <>
+          <div className="grid grid-cols-2 gap-3">
+            <NumberField
+              label="By"
+              text={gaps.by}
+              resolve={inMillimetres}
+              onChange={(text) => change({ by: text.trim() }, 'gap')}
+            />
+            <NumberField
+              label="Corners rounded by"
+              text={gaps.corner}
+              resolve={(text) => inMillimetres(text, parseLengthOrNone)}
+              onChange={(text) => change({ corner: text.trim() }, 'corner')}
+            />
+          </div>
+          <ShadeSelect
+            label="Shade of the gaps"
+            shade={gaps.shade}
+            shades={design.shades}
+            onChange={(shade) => change({ shade })}
+          />
+        </>
+      )}
+    </FoldOut>
+  );
+}
