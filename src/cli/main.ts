@@ -53,7 +53,10 @@ make
 make
   .command('tiling')
   .description('polygons that cover the plane, in exact sides')
-  .option('--config <vertex>', 'a tiling by regular polygons, by what is round a vertex, such as 4.8.8')
+  .option(
+    '--config <vertex>',
+    'a tiling by regular polygons, by what is round a vertex, such as 4.8.8 or "3.4.6.4 + 4.6.12"',
+  )
   .option('--rhombus <ratio>', 'rhombuses whose diagonals are so, such as 3:4')
   .option('--from <start>', `begin from ${TILING_STARTS.map(({ key }) => key).join(', ')}`)
   .option('--dual', 'middles of faces become corners')

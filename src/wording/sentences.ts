@@ -4,6 +4,13 @@ import { growthSentence } from './tiling-words.ts';
 /** A sentence for one kind of wrong data: what is wrong, and what to do. */
 type Sentence = (facts: Readonly<Record<string, string>>) => string;
 
+/** What may be wrong with a field beside others. */
+const FIELDS: Readonly<Record<string, string>> = {
+  'band/shade': 'no shade has that letter',
+  'shade/twice': 'another shade has that letter',
+  'colourway/twice': 'another colourway has that name',
+};
+
 const SENTENCES: Readonly<Record<string, Sentence>> = {
   'number/surd': ({ text }) => `“${text}” is not a sum of roots. Write one such as 1 + √2 or 3/2 − √3/6.`,
   'number/empty': () => 'Type a number.',
@@ -202,14 +209,13 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'design/json': () => 'This file is broken: it is not JSON.',
   'design/too-long': ({ length, most }) =>
     `This design is ${length} characters long; at most ${most} are read.`,
-  'design/field': ({ path, problem }) =>
-    problem === 'band/shade'
-      ? `The design is not right at “${path}”: no shade has that letter.`
-      : problem === 'shade/twice'
-        ? `The design is not right at “${path}”: another shade has that letter.`
-        : problem === 'colourway/twice'
-          ? `The design is not right at “${path}”: another colourway has that name.`
-          : `The design is not right${path === '' ? '' : ` at “${path}”`}. ${problem}`.trim(),
+  'design/field': (facts) => {
+    const { path, problem } = facts;
+    const where = `The design is not right${path === '' ? '' : ` at “${path}”`}`;
+    const beside = FIELDS[problem!];
+    if (beside !== undefined) return `${where}: ${beside}.`;
+    return `${where}. ${SENTENCES[problem!]?.(facts) ?? problem}`.trim();
+  },
   'start/nothing': () => 'Give thread counts with --warp, or a start point with --from.',
   'start/weave': ({ ways }) =>
     `Say the structure in one way: --weave, --twill, --satin or --matrix. There were ${ways}.`,

@@ -177,6 +177,8 @@ test('tilings are made, checked, rendered, and told face by face', () => {
   for (const part of ['fill-rule="evenodd"', 'stroke-width="0.5"', 'stroke-width="0.500000"']) {
     expect(drawn).toContain(part);
   }
+  expect(vetro('new', 'tiling', '--config', '3.12.12+3.4.3.12', '-o', 'k.json').status).toBe(0);
+  expect(vetro('geometry', 'k.json').out).toContain('3.12.12, 3.4.3.12');
   const table = vetro('geometry', 'floor.json', '--csv').out.trim().split(/\r?\n/);
   expect(table[0]).toBe('face,sides,shade,corner,x_mm,y_mm,x_exact,y_exact');
   expect(table).toHaveLength(1 + 8 + 4);
@@ -187,6 +189,9 @@ test('tilings are made, checked, rendered, and told face by face', () => {
     [['--config', '4.8.8', '--side', '0'], 'must be'],
     [['--rhombus', '1:9999999'], 'A proportion must be'],
     [['--config', '3.3.3.4.4', '--level', '1/2'], 'no upright repeat'],
+    [['--config', '4.4.4.4', '--stretch', '0'], '“construction.stretch”. A proportion must be above 0'],
+    [['--config', '4.4.4.4', '--lines', '-1mm'], '“construction.lines.0.width”. A length must be above zero'],
+    [['--config', '3.3.3.3.3.3 + 3.3.3.3.6'], '“3.3.3.3.3.3 + 3.3.3.3.6, with mirrors”'],
     [['--config', '4.4.4.4', '--gaps', '40mm'], 'no face is left'],
     [[], 'Say one tiling'],
   ] as const) {

@@ -38,7 +38,8 @@ export function writeDesignText(design: Design): string {
   return `${JSON.stringify(design, null, 2)}\n`;
 }
 
-function fieldFacts(error: z.ZodError): { path: string; problem: string } {
-  const issue = error.issues[0];
-  return { path: issue?.path.join('.') ?? '', problem: issue?.message ?? '' };
+/** Where the first thing is wrong, what, and what a reader of ours says of it. */
+function fieldFacts({ issues: [issue] }: z.ZodError) {
+  const said = issue?.code === 'custom' ? issue.params : undefined;
+  return { ...said, path: issue?.path.join('.') ?? '', problem: issue?.message ?? '' };
 }

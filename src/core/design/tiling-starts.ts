@@ -1,5 +1,6 @@
 import { CoreError } from '../error.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../tiling/forms/archimedean.ts';
+import { TWO_KINDS, type TwoKinds } from '../tiling/forms/two-kinds.ts';
 import type { TilingDesign } from './design-schema.ts';
 import { newTiling, type TilingOrder } from './new-design.ts';
 
@@ -146,11 +147,21 @@ export const TILING_STARTS: readonly TilingStart[] = [
   ...OTHERS,
 ];
 
-/** @throws CoreError "tiling/unknown" {text, known} */
+/**
+ * A tiling by the key of its start, or by the kinds of its vertices.
+ * @throws CoreError "tiling/unknown" {text, known}
+ */
 export function tilingFromStart(key: string): TilingDesign {
   const start = TILING_STARTS.find((each) => each.key === key.toLowerCase());
-  if (start === undefined) {
-    throw new CoreError('tiling/unknown', { text: key, known: TILING_STARTS.map((each) => each.key) });
-  }
-  return newTiling({ name: start.name, shades: SHADES, ...start.order });
+  if (start !== undefined) return newTiling({ name: start.name, shades: SHADES, ...start.order });
+  const kinds = Object.keys(TWO_KINDS) as TwoKinds[];
+  const name = kinds.find((each) => withoutBlanks(each) === withoutBlanks(key));
+  if (name !== undefined)
+    return newTiling({ name, shades: SHADES, form: { kind: 'two-kinds', name }, colours: 'sides' });
+  const known = [...TILING_STARTS.map((each) => each.key), ...kinds.map((each) => `“${each}”`)];
+  throw new CoreError('tiling/unknown', { text: key, known });
+}
+
+function withoutBlanks(text: string): string {
+  return text.replaceAll(/\s/g, '').toLowerCase();
 }

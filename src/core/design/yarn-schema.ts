@@ -4,7 +4,7 @@ import { parseExact } from '../exact/parse-exact.ts';
 import { divide, multiply, type Rational, rational } from '../exact/rational.ts';
 import { toMillimetres } from '../units/length.ts';
 import { parseYarnCount, YARN_SYSTEMS } from '../units/yarn-count.ts';
-import { exactText } from './exact-text.ts';
+import { exactText, takenBy } from './exact-text.ts';
 
 /** Longest piece, in metres. */
 const MAX_METRES = 1_000_000;
@@ -37,14 +37,7 @@ export function parsePercent(text: string): Rational {
 
 const yarnCountSchema = z
   .strictObject({ count: z.string().max(80), system: z.enum(YARN_SYSTEMS) })
-  .refine(({ count, system }) => {
-    try {
-      parseYarnCount(count, system);
-      return true;
-    } catch {
-      return false;
-    }
-  });
+  .superRefine(takenBy(({ count, system }) => parseYarnCount(count, system)));
 
 /** What a piece of cloth is to be: yarns, size, and what weaving takes up. */
 export const yarnSchema = z.strictObject({
