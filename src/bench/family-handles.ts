@@ -9,6 +9,8 @@ export interface FamilyHandle {
   /** In sides of 1, from the first corner of the form. */
   readonly at: Place;
   readonly moved: (place: Place) => FormSpec;
+  /** How far an arrow key moves it, where that is not a twentieth. */
+  readonly step?: number;
 }
 
 /** What a number is rounded to when it is dragged. */
@@ -27,6 +29,13 @@ function snapped(text: string, value: number, low: number, high: number): string
 /** What doubles may be off by. */
 const UNMOVED = 1e-9;
 
+/** 15°, and a way up or to the right that leads from each angle to the next. */
+const STEP = Math.PI / 12;
+const REACH = 0.4;
+
+/** The largest proportion that can be typed. */
+const MOST_TYPED = 100;
+
 const LEAST = 1 / PARTS;
 const MOST = 5;
 
@@ -43,11 +52,26 @@ export function familyHandles(form: FormSpec): readonly FamilyHandle[] {
     case 'two-kinds':
     case 'rows':
     case 'basket':
-    case 'angled':
     case 'grown':
-    // Rhombuses are as large as their side, so no corner stays where the hand puts it.
-    case 'rhombus':
       return [];
+    // The side of a rhombus stays as long as it is: the hand says which way it goes.
+    case 'rhombus': {
+      const [across, up] = [numberOf(form.across), numberOf(form.up)];
+      const side = Math.hypot(across, up);
+      const moved = ({ x, y }: Place) => {
+        const wished = (across * Math.max(y, 0)) / Math.max(x, UNMOVED);
+        return { ...form, up: snapped(form.up, wished, LEAST, Math.min(MOST_TYPED, MOST * across)) };
+      };
+      return [{ name: 'Right corner', at: { x: across / side, y: up / side }, moved }];
+    }
+    case 'angled': {
+      const angle = form.rise * STEP;
+      const moved = ({ x, y }: Place) => ({
+        ...form,
+        rise: Math.min(5, Math.max(1, Math.round(Math.atan2(y, x) / STEP))),
+      });
+      return [{ name: 'Right corner', at: { x: Math.cos(angle), y: Math.sin(angle) }, moved, step: REACH }];
+    }
     case 'bricks': {
       const at = { x: numberOf(form.step), y: numberOf(form.height) };
       const moved = ({ x, y }: Place) => ({

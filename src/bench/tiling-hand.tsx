@@ -143,7 +143,8 @@ function Handle({ handle, scale, view }: { handle: FamilyHandle; scale: number; 
         if (way === undefined) return;
         event.preventDefault();
         event.stopPropagation();
-        move({ x: handle.at.x + way[0]! / 20, y: handle.at.y + way[1]! / 20 }, 'corner-keys');
+        const step = handle.step ?? 1 / 20;
+        move({ x: handle.at.x + way[0]! * step, y: handle.at.y + way[1]! * step }, 'corner-keys');
       }}
     />
   );

@@ -75,6 +75,8 @@ describe('colouring by hand', () => {
 describe('corners of families', () => {
   const forms: readonly FormSpec[] = [
     { kind: 'bricks', height: '1/2', step: '1/4' },
+    { kind: 'rhombus', across: '3', up: '4' },
+    { kind: 'angled', rise: 2 },
     { kind: 'squares', small: '1/2' },
     { kind: 'octagons', slant: '1/2' },
     { kind: 'triangles', height: '1', tip: '1/4' },
@@ -101,6 +103,16 @@ describe('corners of families', () => {
       expect(familyHandles(form).length).toBeGreaterThan(0);
     },
   );
+
+  it('of a rhombus keep its side, and follow the way of the hand; arrows reach every angle', () => {
+    const [ratio] = familyHandles({ kind: 'rhombus', across: '3', up: '4' });
+    expect(ratio!.moved({ x: 2, y: 2 })).toEqual({ kind: 'rhombus', across: '3', up: '3' });
+    for (const rise of [1, 2, 3, 4, 5]) {
+      const { at, moved, step } = familyHandles({ kind: 'angled', rise })[0]!;
+      expect(moved({ x: at.x, y: at.y + step! })).toEqual({ kind: 'angled', rise: Math.min(5, rise + 1) });
+      expect(moved({ x: at.x + step!, y: at.y })).toEqual({ kind: 'angled', rise: Math.max(1, rise - 1) });
+    }
+  });
 
   it.each(forms.map((form) => [form.kind, form] as const))(
     '%s take no numbers that they do not have',
