@@ -1,4 +1,5 @@
 import { roundMultiple } from '../exact/surd.ts';
+import type { Corner } from '../tiling/check-partition.ts';
 import type { Partition } from '../tiling/partition.ts';
 import type { Place } from '../tiling/taken-in.ts';
 import type { PaintWindow } from './painting.ts';
@@ -45,14 +46,18 @@ export function sidesOf(partition: Partition, { tile, offset }: PaintWindow): re
   const height = tile.height * SUBPIXELS;
   const xs = partition.vertices.map(({ x }) => roundMultiple(x, width) - offset.x * SUBPIXELS);
   const ys = partition.vertices.map(({ y }) => height - roundMultiple(y, height) - offset.y * SUBPIXELS);
-  return partition.faces.flatMap(({ corners, shade }) =>
-    corners.map((from, index) => {
-      const to = corners[(index + 1) % corners.length]!;
-      const [x0, y0] = [xs[from.vertex]! + from.across * width, ys[from.vertex]! - from.up * height];
-      const [x1, y1] = [xs[to.vertex]! + to.across * width, ys[to.vertex]! - to.up * height];
-      return sideBetween({ x: x0, y: y0 }, { x: x1, y: y1 }, shade);
-    }),
-  );
+  const place = ({ vertex, across, up }: Corner): Place => ({
+    x: xs[vertex]! + across * width,
+    y: ys[vertex]! - up * height,
+  });
+  const sides: Side[] = [];
+  for (const { corners, shade } of partition.faces) {
+    const places = corners.map(place);
+    for (let at = 0; at < places.length; at += 1) {
+      sides.push(sideBetween(places[at]!, places[(at + 1) % places.length]!, shade));
+    }
+  }
+  return sides;
 }
 
 /** A side walked by a face from one place to another. */
@@ -132,19 +137,27 @@ interface OpenEdge {
   back: number;
 }
 
+type Doubles = Float64Array<ArrayBuffer>;
+
 function packEdges(edges: readonly OpenEdge[], width: number, height: number): Edges {
-  const all = (read: (side: Side) => number) => Float64Array.from(edges, ({ side }) => read(side));
-  return {
-    width,
-    height,
-    count: edges.length,
-    x: all((side) => side.x),
-    y: all((side) => side.y),
-    dx: all((side) => side.dx),
-    dy: all((side) => side.dy),
-    ahead: Uint16Array.from(edges, ({ ahead }) => ahead),
-    back: Uint16Array.from(edges, ({ back }) => back),
-  };
+  const count = edges.length;
+  const [x, y, dx, dy] = [0, 1, 2, 3].map(() => new Float64Array(count)) as [
+    Doubles,
+    Doubles,
+    Doubles,
+    Doubles,
+  ];
+  const [ahead, back] = [new Uint16Array(count), new Uint16Array(count)];
+  for (let at = 0; at < count; at += 1) {
+    const edge = edges[at]!;
+    x[at] = edge.side.x;
+    y[at] = edge.side.y;
+    dx[at] = edge.side.dx;
+    dy[at] = edge.side.dy;
+    ahead[at] = edge.ahead;
+    back[at] = edge.back;
+  }
+  return { width, height, count, x, y, dx, dy, ahead, back };
 }
 
 function wrap(value: number, size: number): number {

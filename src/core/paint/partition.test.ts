@@ -137,6 +137,19 @@ describe('a painted partition', () => {
     );
   });
 
+  it('is the same in very high tiles, whose edges are looked up by parts', () => {
+    const shakes = Array.from({ length: 16 }, (_, at) => [(at * 83) % 300, (at * 131) % 300] as const);
+    for (const height of [2049, 2113, 4700]) {
+      const net = netOf(2, 3, shakes);
+      const painted = paintTile(unitOf(net), { width: 1, height });
+      const plain = paintPlainly(net, 1, height);
+      expect(
+        painted.reduce((most, byte, at) => Math.max(most, Math.abs(byte - plain[at]!)), 0),
+      ).toBeLessThanOrEqual(2);
+      expect(paintRoll(unitOf(net), { width: 3, height }).differingBytes).toBe(0);
+    }
+  });
+
   it('rolls back byte for byte', () => {
     fc.assert(
       fc.property(someNet, someTile, (net, [width, height]) => {
