@@ -22,6 +22,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
     [facts],
   );
   if (facts === undefined) return null;
+  const { fade, gaps, lines } = design.construction;
   const { proof, cell, configurations, symmetry, colouredSymmetry, classes, faces, shares, vanished } = facts;
   return (
     <section aria-label="Tiling" className="flex flex-col gap-2 border-rule border-t pt-3">
@@ -45,6 +46,11 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
       </dl>
       {symmetry && colouredSymmetry && (
         <p className="hint">{shadesKeepSentence(symmetry, colouredSymmetry)}</p>
+      )}
+      {(fade !== null || gaps !== null || lines.length > 0) && (
+        <p className="hint">
+          Symmetry and shares are those of the faces; what lies over them is not counted.
+        </p>
       )}
       <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={44} />
       <table className="w-full border-collapse text-right">

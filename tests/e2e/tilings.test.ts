@@ -186,6 +186,7 @@ test('gaps and dashed lines lie over the faces, and are sent as a drawing and a 
   await saved(page);
   await step(page, 'Check');
   await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+  await expect(page.getByText('what lies over them is not counted')).toBeVisible();
   await step(page, 'Send');
   await page.getByRole('radio', { name: 'SVG', exact: true }).click();
   await page.getByLabel('Faces run under their neighbours by').fill('0.2 mm');
