@@ -5,7 +5,7 @@ import { keptOneOf, type PlaneSymmetry } from '../core/tiling/symmetry.ts';
 import { lengthText } from './measures.ts';
 
 /** A form in a few words: "4.8.8", "rhombuses 3 : 4". */
-export function formText(form: FormSpec): string {
+function formText(form: FormSpec): string {
   switch (form.kind) {
     case 'regular':
     case 'two-kinds':

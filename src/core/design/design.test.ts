@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign, someDesign } from '../../../tests/sample-design.ts';
+import { CoreError } from '../error.ts';
 import { toText } from '../exact/rational.ts';
 import { inColourway } from './colourway.ts';
 import { compile, pitchOf } from './compile-design.ts';
@@ -8,6 +9,7 @@ import { kindOf, threadFacts } from './design-facts.ts';
 import { DESIGN_VERSION, type Design, designSchema } from './design-schema.ts';
 import { migrateDesign } from './migrate-design.ts';
 import { MAX_DOCUMENT, readDesign, readDesignText, writeDesignText } from './read-design.ts';
+import { tilingFromStart } from './tiling-starts.ts';
 
 const DESIGN = sampleDesign(SAMPLE);
 
@@ -20,6 +22,24 @@ function refusal(document: unknown): { code: string; facts: Record<string, unkno
   }
 }
 
+type Path = readonly (string | number)[];
+
+/** Where a document has values that are no lists and no objects. */
+function leavesOf(value: unknown, path: Path = []): readonly Path[] {
+  if (typeof value !== 'object' || value === null) return [path];
+  return Object.entries(value).flatMap(([key, part]) => leavesOf(part, [...path, key]));
+}
+
+/** The document with another value at a place. */
+function withLeaf(document: unknown, [key, ...rest]: Path, value: unknown): unknown {
+  if (key === undefined) return value;
+  const copy: Record<string | number, unknown> = Array.isArray(document)
+    ? ([...document] as unknown as Record<number, unknown>)
+    : { ...(document as object) };
+  copy[key] = withLeaf(copy[key], rest, value);
+  return copy;
+}
+
 describe('the design document', () => {
   it('reads back what it writes', () => {
     fc.assert(
@@ -27,6 +47,60 @@ describe('the design document', () => {
         expect(readDesignText(writeDesignText(design))).toEqual(design);
       }),
     );
+  });
+
+  it('is refused by a code, never by a fault of ours, whatever stands in a field', () => {
+    const documents = [
+      DESIGN,
+      tilingFromStart('kites'),
+      {
+        ...tilingFromStart('4.8.8'),
+        construction: {
+          ...tilingFromStart('4.8.8').construction,
+          gaps: { by: '1 mm', corner: '0', shade: 'A' },
+          rings: [{ share: '3/4', shade: null }],
+          scatter: { times: 2, seed: 1, share: '1/3', by: '1/10' },
+        },
+      },
+    ];
+    const odd = [
+      '',
+      '1/0',
+      '-1',
+      '1e9',
+      '0',
+      '√',
+      '9'.repeat(80),
+      '1/'.repeat(40),
+      '🧵',
+      ' ',
+      null,
+      -1,
+      1e300,
+      {},
+      [],
+    ];
+    let refused = 0;
+    for (const document of documents) {
+      for (const path of leavesOf(document)) {
+        for (const value of odd) {
+          const error = refusal(withLeaf(document, path, value));
+          if (error === undefined) continue;
+          refused += 1;
+          expect(error, `${path.join('.')} ${value}`).toBeInstanceOf(CoreError);
+        }
+      }
+    }
+    expect(refused).toBeGreaterThan(500);
+  });
+
+  it('says what a reader of ours says of a field', () => {
+    const tiling = tilingFromStart('4.8.8');
+    const construction = { ...tiling.construction, stretch: '0' };
+    expect(refusal({ ...tiling, construction })).toMatchObject({
+      code: 'design/field',
+      facts: { path: 'construction.stretch', problem: 'tiling/proportion', text: '0' },
+    });
   });
 
   it('keeps numbers as they were typed', () => {

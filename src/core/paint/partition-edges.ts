@@ -41,7 +41,7 @@ export interface Side {
  * Vertices are rounded to subpixels (a half up) before anything is wrapped and are moved only by whole shifts after,
  * so that an edge is the same wherever the window lies.
  */
-export function sidesOf(partition: Partition, { tile, offset }: PaintWindow): readonly Side[] {
+function sidesOf(partition: Partition, { tile, offset }: PaintWindow): readonly Side[] {
   const width = tile.width * SUBPIXELS;
   const height = tile.height * SUBPIXELS;
   const xs = partition.vertices.map(({ x }) => roundMultiple(x, width) - offset.x * SUBPIXELS);
@@ -99,7 +99,7 @@ function sizeOf({ tile }: PaintWindow) {
 }
 
 /** Joins the two sides of each edge. */
-export function joinSides(sides: readonly Side[], width: number, height: number): Edges {
+function joinSides(sides: readonly Side[], width: number, height: number): Edges {
   const edges: OpenEdge[] = [];
   // By the place where an edge begins, the edges that begin there.
   const known = new Map<number, OpenEdge[]>();

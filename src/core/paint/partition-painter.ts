@@ -64,6 +64,7 @@ function resolveOpaque({ start, row }: RowLight, line: Uint32Array, byteOf: Uint
       green += sums[at + 1]!;
       blue += sums[at + 2]!;
       pixel = pack(red * PER_WHOLE, green * PER_WHOLE, blue * PER_WHOLE, byteOf);
+      // What is covered changes nowhere, so its sum has stayed 0.
       sums[at] = 0;
       sums[at + 1] = 0;
       sums[at + 2] = 0;
