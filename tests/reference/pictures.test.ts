@@ -7,7 +7,8 @@ import { describe, expect, it } from 'vitest';
 import { rgbOf } from '../../src/core/colour/hex.ts';
 import { compile } from '../../src/core/design/compile-design.ts';
 import { rational } from '../../src/core/exact/rational.ts';
-import { orderPicture, type PictureOrder, parseSheet } from '../../src/core/formats/picture-order.ts';
+import { orderPicture, type PictureOrder, sizeOfSheet } from '../../src/core/formats/picture-order.ts';
+import { parseSheet } from '../../src/core/formats/sheet.ts';
 import { unitToPng } from '../../src/core/formats/unit-png.ts';
 import { unitToSvg } from '../../src/core/formats/unit-svg.ts';
 import { paintTile } from '../../src/core/paint/painting.ts';
@@ -126,7 +127,7 @@ describe('SVG, rendered by resvg', () => {
 
   it('equals the painter over a sheet', () => {
     const { width } = UNIT.content;
-    const svg = unitToSvg(UNIT, 'x', { sheet: parseSheet('63.5 mm', 'mm') });
+    const svg = unitToSvg(UNIT, 'x', { sheet: sizeOfSheet(UNIT, parseSheet('63.5 mm', 'mm')) });
     const rendered = render(svg, 60 * 2, 60 * 2);
     const painted = paintTile(UNIT, { width: width * 2, height: width * 2 });
     for (let y = 0; y < 120; y += 1) {

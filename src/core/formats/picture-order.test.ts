@@ -1,14 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { compile } from '../design/compile-design.ts';
+import { newStripe } from '../design/new-design.ts';
 import { rational, toText } from '../exact/rational.ts';
-import { orderPicture, parsePerStep, parseSheet } from './picture-order.ts';
+import { orderPicture, parsePerStep, wholeBlocks } from './picture-order.ts';
+import { parseRepeats, parseSheet } from './sheet.ts';
 
 const UNIT = compile(sampleDesign(SAMPLE));
 
 describe('orderPicture', () => {
   it('gives one repeat at a resolution, to the nearest pixel', () => {
-    expect(orderPicture(UNIT, { dpi: rational(72) }, undefined)).toEqual({
+    expect(orderPicture(UNIT, { dpi: rational(72) }, undefined)).toMatchObject({
       tile: { width: 72, height: 72 },
       width: 72,
       height: 72,
@@ -38,26 +40,47 @@ describe('orderPicture', () => {
   });
 });
 
-describe('parseSheet', () => {
-  it.each([
-    ['12inx12in', 'mm', '1524/5', '1524/5'],
-    ['300 x 200 mm', 'in', '300', '200'],
-    ['30 × 20', 'cm', '300', '200'],
-    ['54"', 'mm', '6858/5', '6858/5'],
-    ['1/2in x 1 1/2in', 'mm', '127/10', '381/10'],
-  ] as const)('%s is %s', (text, unit, width, height) => {
-    const sheet = parseSheet(text, unit);
-    expect([toText(sheet.width), toText(sheet.height)]).toEqual([width, height]);
+/** Stripes of which eleven close exactly in 12 in, and one on no whole pixel. */
+const ELEVENTH = compile(
+  newStripe({
+    name: 'x',
+    shades: [
+      { key: 'A', name: 'Ink', hex: '#000000' },
+      { key: 'B', name: 'Paper', hex: '#ffffff' },
+    ],
+    bands: [
+      { shade: 'A', width: '6/11in' },
+      { shade: 'B', width: '6/11in' },
+    ],
+    slope: { rise: 1, run: 0 },
+  }),
+);
+
+describe('a sheet', () => {
+  const dpi = { dpi: rational(300) };
+
+  it('of whole repeats is fitted where it closes on whole pixels though one repeat does not', () => {
+    const order = orderPicture(ELEVENTH, dpi, parseRepeats('22 x 1'));
+    expect(order).toMatchObject({ width: 7200, tile: { width: 3600 }, block: { across: 11, down: 1 } });
+    expect(order.holds.x).toMatchObject({ whole: 22, off: rational(0) });
   });
 
-  it.each([
-    ['', 'send/size'],
-    ['12in x', 'send/size'],
-    ['1x2x3', 'send/size'],
-    ['0 x 5', 'length/not-positive'],
-    ['wide', 'number/syntax'],
-  ])('refuses %j', (text, code) => {
-    expect(() => parseSheet(text, 'mm')).toThrow(expect.objectContaining({ code }));
+  it('rounds each repeat where it does not, and says by how much', () => {
+    const order = orderPicture(ELEVENTH, dpi, parseRepeats('3 x 1'));
+    expect(order).toMatchObject({ width: 3 * 327, tile: { width: 327 }, block: { across: 1 } });
+    expect(toText(order.holds.x.off)).toBe('-9/11');
+  });
+
+  it('by size holds whole repeats, or says which sizes would', () => {
+    const whole = orderPicture(ELEVENTH, dpi, parseSheet('12in x 1in', 'mm'));
+    expect(whole.holds.x.whole).toBe(11);
+    const cut = orderPicture(UNIT, dpi, parseSheet('90 x 120 mm', 'mm'));
+    expect(cut.holds.x.whole).toBeUndefined();
+    expect(wholeBlocks(cut)).toEqual([
+      { across: 3, down: 4 },
+      { across: 4, down: 5 },
+    ]);
+    expect(orderPicture(UNIT, dpi, parseSheet('2in', 'mm'))).toMatchObject({ width: 600, height: 600 });
   });
 });
 

@@ -1,22 +1,47 @@
 import { CoreError } from '../error.ts';
 import { parseExact } from '../exact/parse-exact.ts';
-import { divide, multiply, type Rational, rational, round, toText } from '../exact/rational.ts';
-import { nearFraction } from '../exact/surd.ts';
-import type { Rectangle } from '../exact/vector.ts';
-import { MAX_PIXELS, nearestFit } from '../repeat/pixel-fit.ts';
-import { nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
-import { type LengthUnit, parseLength } from '../units/length.ts';
+import {
+  compare,
+  divide,
+  floor,
+  isWhole,
+  multiply,
+  type Rational,
+  rational,
+  round,
+  subtract,
+  toText,
+} from '../exact/rational.ts';
+import { isRational, nearFraction } from '../exact/surd.ts';
+import type { Rectangle, Vector } from '../exact/vector.ts';
+import { type Block, isBlock } from '../repeat/block-unit.ts';
+import { MAX_PIXELS } from '../repeat/pixel-fit.ts';
+import { nearSize, type RepeatUnit, repeatSize, type TrueSize } from '../repeat/repeat-unit.ts';
 import { pixelsIn, pixelsPerMetre } from '../units/resolution.ts';
+import type { Sheet } from './sheet.ts';
 
 /** Whole-pixel sizes of a picture, as `unitToPng` takes them. */
 export interface PictureOrder {
-  /** One repeat. */
+  /** What is painted once: a repeat, or the fewest repeats that close on whole pixels where one does not. */
   readonly tile: { readonly width: number; readonly height: number };
+  readonly block: Block;
   /** The picture; as large as the tile for one repeat. */
   readonly width: number;
   readonly height: number;
   /** Written into the file. */
   readonly pixelsPerMetre: { readonly x: number; readonly y: number };
+  /** Repeats that it holds, each way. */
+  readonly holds: { readonly x: Held; readonly y: Held };
+}
+
+/** How many repeats a picture holds one way, and how much its true length is missed for whole pixels. */
+export interface Held {
+  /** Whole repeats that it ends with; undefined where it cuts through one. */
+  readonly whole: number | undefined;
+  /** The most whole repeats below or at its length. */
+  readonly below: number;
+  /** Pixels that it is longer than it truly is, or shorter, where it holds whole repeats. */
+  readonly off: Rational;
 }
 
 /** How large a picture is wished: pixels a step of the grid, or a resolution. */
@@ -30,17 +55,35 @@ export const MAX_PER_STEP = 200;
 
 /**
  * Turns a wish into whole pixels.
- * @param sheet  size in millimetres of a sheet of repeats; undefined for one repeat
+ * @param sheet  undefined for one repeat
  * @throws CoreError "svg/no-repeat" | "send/no-threads" | "send/vanishes" | "send/too-large"
  */
-export function orderPicture(
-  unit: RepeatUnit,
-  scale: PictureScale,
-  sheet: Rectangle | undefined,
-): PictureOrder {
-  const order = 'dpi' in scale ? byResolution(unit, scale.dpi, sheet) : byStep(unit, scale.perStep, sheet);
-  const { tile, width, height } = order;
-  const fits = Math.max(width, height) <= MAX_PICTURE_SIDE && Math.max(tile.width, tile.height) <= MAX_PIXELS;
+export function orderPicture(unit: RepeatUnit, scale: PictureScale, sheet: Sheet | undefined): PictureOrder {
+  const size = repeatSize(unit);
+  if (size === null) throw new CoreError('svg/no-repeat', {});
+  const perMillimetre = densityOf(unit, scale);
+  const x = fitAlong('width', size, perMillimetre.x, sheet);
+  const y = fitAlong('height', size, perMillimetre.y, sheet);
+  if (x.single.tile < 1 || y.single.tile < 1) {
+    throw new CoreError('send/vanishes', { dpi: 'dpi' in scale ? toText(scale.dpi) : '' });
+  }
+  const block = { across: x.times, down: y.times };
+  const one = isBlock(unit, block) ? { x, y } : { x: x.single, y: y.single };
+  const perMetre = (density: Rational) => Number(round(multiply(density, rational(1000))));
+  const order: PictureOrder = {
+    tile: { width: one.x.tile, height: one.y.tile },
+    block: { across: one.x.times, down: one.y.times },
+    width: one.x.pixels,
+    height: one.y.pixels,
+    pixelsPerMetre:
+      'dpi' in scale
+        ? { x: pixelsPerMetre(scale.dpi), y: pixelsPerMetre(scale.dpi) }
+        : { x: perMetre(perMillimetre.x), y: perMetre(perMillimetre.y) },
+    holds: { x: one.x.held, y: one.y.held },
+  };
+  const fits =
+    Math.max(order.width, order.height) <= MAX_PICTURE_SIDE &&
+    Math.max(order.tile.width, order.tile.height) <= MAX_PIXELS;
   if (!fits) {
     throw new CoreError('send/too-large', {
       width: order.width,
@@ -51,40 +94,101 @@ export function orderPicture(
   return order;
 }
 
-function byResolution(unit: RepeatUnit, dpi: Rational, sheet: Rectangle | undefined): PictureOrder {
-  const size = trueSize(unit);
-  const tile = nearestFit({ width: pixelsIn(size.width, dpi), height: pixelsIn(size.height, dpi) });
-  if (tile === undefined) throw new CoreError('send/vanishes', { dpi: toText(dpi) });
-  const perMetre = pixelsPerMetre(dpi);
+/** Pixels of a millimetre, across and down. */
+function densityOf(unit: RepeatUnit, scale: PictureScale): Vector {
+  if ('dpi' in scale) {
+    const density = pixelsIn(rational(1), scale.dpi);
+    return { x: density, y: density };
+  }
+  if (unit.content.kind !== 'cells') throw new CoreError('send/no-threads', {});
+  const along = (pitch: Rational) => divide(rational(scale.perStep), pitch);
+  return { x: along(nearFraction(unit.pitch.x)), y: along(nearFraction(unit.pitch.y)) };
+}
+
+/** Millimetres of a pixel, for sizes that are typed in pixels. @param pitch  millimetres of a thread */
+export function pixelSize(scale: PictureScale, pitch: Vector): Vector {
+  if ('dpi' in scale) {
+    const one = divide(rational(254, 10), scale.dpi);
+    return { x: one, y: one };
+  }
+  const times = rational(scale.perStep);
+  return { x: divide(pitch.x, times), y: divide(pitch.y, times) };
+}
+
+/** A picture's true size in millimetres, and where it cuts through repeats the nearest sheets that do not. */
+export interface SheetFacts {
+  readonly size: Rectangle;
+  readonly offers: readonly { readonly block: Block; readonly size: Rectangle }[];
+}
+
+export function sheetFacts(unit: RepeatUnit, order: PictureOrder, sheet: Sheet | undefined): SheetFacts {
   return {
-    tile: { width: tile.width, height: tile.height },
-    width: sheet === undefined ? tile.width : wholePixels(pixelsIn(sheet.width, dpi)),
-    height: sheet === undefined ? tile.height : wholePixels(pixelsIn(sheet.height, dpi)),
-    pixelsPerMetre: { x: perMetre, y: perMetre },
+    size: sizeOfSheet(unit, sheet) ?? sizeOfBlock(unit, { across: 1, down: 1 }),
+    offers: holdsWhole(order)
+      ? []
+      : wholeBlocks(order).map((block) => ({ block, size: sizeOfBlock(unit, block) })),
   };
 }
 
-function byStep(unit: RepeatUnit, perStep: number, sheet: Rectangle | undefined): PictureOrder {
-  trueSize(unit);
-  const { content } = unit;
-  if (content.kind !== 'cells') throw new CoreError('send/no-threads', {});
-  const pitch = { x: nearFraction(unit.pitch.x), y: nearFraction(unit.pitch.y) };
-  const tile = { width: content.width * perStep, height: content.height * perStep };
-  const along = (length: Rational, step: Rational) =>
-    wholePixels(multiply(divide(length, step), rational(perStep)));
-  const perMetre = (step: Rational) => along(rational(1000), step);
-  return {
-    tile,
-    width: sheet === undefined ? tile.width : along(sheet.width, pitch.x),
-    height: sheet === undefined ? tile.height : along(sheet.height, pitch.y),
-    pixelsPerMetre: { x: perMetre(pitch.x), y: perMetre(pitch.y) },
-  };
+/** Whole pixels along one side. */
+interface Fit {
+  readonly tile: number;
+  readonly times: number;
+  readonly pixels: number;
+  readonly held: Held;
 }
 
-function trueSize(unit: RepeatUnit): Rectangle {
-  const size = repeatSize(unit);
-  if (size === null) throw new CoreError('svg/no-repeat', {});
-  return nearSize(size);
+/** The fit along one side, and the one in which each repeat is rounded by itself. */
+function fitAlong(
+  side: 'width' | 'height',
+  size: TrueSize,
+  density: Rational,
+  sheet: Sheet | undefined,
+): Fit & { readonly single: Fit } {
+  const repeat = multiply(nearSize(size)[side], density);
+  const tile = Number(round(repeat));
+  const whole = (count: number): Fit & { readonly single: Fit } => {
+    const exact = multiply(repeat, rational(count));
+    const off = subtract(rational(count * tile), exact);
+    const single = { tile, times: 1, pixels: count * tile, held: { whole: count, below: count, off } };
+    // The fewest repeats that are whole pixels long, where they divide the sheet.
+    const times = Number(repeat.d <= BigInt(count) ? repeat.d : 1n);
+    if (times === 1 || count % times !== 0) return { ...single, single };
+    const pixels = Number(exact.n);
+    const held = { whole: count, below: count, off: rational(0) };
+    return { tile: Number(repeat.n), times, pixels, held, single };
+  };
+  const cut = (pixels: number, exact: Rational): Fit & { readonly single: Fit } => {
+    const below = Number(floor(divide(exact, repeat)));
+    const single = { tile, times: 1, pixels, held: { whole: undefined, below, off: rational(0) } };
+    return { ...single, single };
+  };
+  switch (sheet?.kind) {
+    case undefined:
+      return whole(1);
+    case 'repeats':
+      return whole(side === 'width' ? sheet.repeats.across : sheet.repeats.down);
+    case 'size': {
+      const exact = multiply(sheet.size[side], density);
+      const count = wholeCount(exact, repeat, isRational(size[side]));
+      return count === undefined ? cut(wholePixels(exact), exact) : whole(count);
+    }
+    case 'crop':
+      return cut(sheet[side], rational(sheet[side]));
+    default:
+      return sheet satisfies never;
+  }
+}
+
+/** Repeats in a length that holds them whole; where the repeat is irrational, to half a pixel. */
+function wholeCount(exact: Rational, repeat: Rational, isExact: boolean): number | undefined {
+  const ratio = divide(exact, repeat);
+  const count = round(ratio);
+  if (count < 1n) return undefined;
+  if (isExact) return isWhole(ratio) ? Number(count) : undefined;
+  const miss = subtract(exact, multiply(repeat, rational(count)));
+  const half = rational(1, 2);
+  return compare(miss, half) < 0 && compare(miss, rational(-1, 2)) > 0 ? Number(count) : undefined;
 }
 
 /** Nearest whole number of pixels, at least one; a tie goes up. */
@@ -92,17 +196,39 @@ function wholePixels(pixels: Rational): number {
   return Math.max(1, Number(round(pixels)));
 }
 
-/**
- * Reads a sheet's size: "12inx12in", "300 x 200 mm", `54"`. One unit at the end counts for both.
- * @returns millimetres
- * @throws CoreError "send/size" {text}, or as `parseLength`
- */
-export function parseSheet(text: string, unit: LengthUnit): Rectangle {
-  const parts = text.split(/[x×]/i).map((part) => part.trim());
-  const last = /(mm|cm|in)$/i.exec(parts.at(-1) ?? '')?.[1]?.toLowerCase() as LengthUnit | undefined;
-  if (parts.length > 2 || parts.includes('')) throw new CoreError('send/size', { text });
-  const width = parseLength(parts[0]!, last ?? unit);
-  return { width, height: parts[1] === undefined ? width : parseLength(parts[1], unit) };
+/** Whether a picture repeats when it is laid edge to edge. */
+export function holdsWhole({ holds }: PictureOrder): boolean {
+  return holds.x.whole !== undefined && holds.y.whole !== undefined;
+}
+
+/** The numbers of repeats nearest to what a picture that cuts through one holds, fewer first. */
+export function wholeBlocks({ holds: { x, y } }: PictureOrder): readonly Block[] {
+  const near = ({ whole, below }: Held) =>
+    whole !== undefined ? [whole, whole] : [Math.max(1, below), below + 1];
+  const [across, down] = [near(x), near(y)];
+  const blocks = [
+    { across: across[0]!, down: down[0]! },
+    { across: across[1]!, down: down[1]! },
+  ];
+  return blocks.filter((block, at) => at === 0 || !sameBlock(block, blocks[0]!));
+}
+
+function sameBlock(a: Block, b: Block): boolean {
+  return a.across === b.across && a.down === b.down;
+}
+
+/** A sheet's true size in millimetres; undefined for one repeat and for a crop. */
+export function sizeOfSheet(unit: RepeatUnit, sheet: Sheet | undefined): Rectangle | undefined {
+  if (sheet?.kind === 'size') return sheet.size;
+  return sheet?.kind === 'repeats' ? sizeOfBlock(unit, sheet.repeats) : undefined;
+}
+
+/** True size in millimetres of so many repeats. */
+export function sizeOfBlock(unit: RepeatUnit, { across, down }: Block): Rectangle {
+  const size = repeatSize(unit);
+  if (size === null) throw new CoreError('svg/no-repeat', {});
+  const near = nearSize(size);
+  return { width: multiply(near.width, rational(across)), height: multiply(near.height, rational(down)) };
 }
 
 /**

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { compile } from '../design/compile-design.ts';
 import { cellAt } from '../thread/cells.ts';
-import { parseSheet } from './picture-order.ts';
+import { sizeOfSheet } from './picture-order.ts';
+import { parseSheet } from './sheet.ts';
 import { unitToSvg } from './unit-svg.ts';
 
 const UNIT = compile(sampleDesign(SAMPLE));
@@ -33,7 +34,7 @@ describe('unitToSvg', () => {
   });
 
   it('fills a sheet with one repeat as a pattern', () => {
-    const svg = unitToSvg(UNIT, 'Sample', { sheet: parseSheet('254 x 127', 'mm') });
+    const svg = unitToSvg(UNIT, 'Sample', { sheet: sizeOfSheet(UNIT, parseSheet('254 x 127', 'mm')) });
     expect(svg).toContain('width="254mm" height="127mm" viewBox="0 0 240 120"');
     expect(svg).toContain('<pattern id="repeat" width="24" height="24" patternUnits="userSpaceOnUse">');
   });

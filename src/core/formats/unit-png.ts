@@ -1,5 +1,6 @@
 import type { Mixing } from '../colour/mixing.ts';
 import { type Look, type PaintWindow, paintRows, preparePainting } from '../paint/painting.ts';
+import { blockUnit } from '../repeat/block-unit.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { PictureOrder } from './picture-order.ts';
 import { type Compressor, encodePng, type PngImage } from './png.ts';
@@ -20,7 +21,8 @@ export function unitToPng(
   mixing: Mixing = 'light',
 ): AsyncIterable<Uint8Array> {
   const { width, height, pixelsPerMetre, tile } = order;
-  const painted = () => paintedRows(unit, order, look, mixing);
+  const block = blockUnit(unit, order.block);
+  const painted = () => paintedRows(block, order, look, mixing);
   const colours = coloursOf(painted());
   const channels = colours !== undefined ? 1 : hasClear(unit) ? 4 : 3;
   const writeRow = (pixels: Uint32Array, line: Uint8Array) => {

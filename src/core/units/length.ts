@@ -13,6 +13,15 @@ const MILLIMETRES: Readonly<Record<LengthUnit, Rational>> = {
   in: rational(254, 10),
 };
 
+/** Millimetres in one of whatever may stand behind a number. */
+const READ: Readonly<Record<string, Rational>> = {
+  ...MILLIMETRES,
+  m: rational(1000),
+  inch: MILLIMETRES.in,
+  inches: MILLIMETRES.in,
+  '"': MILLIMETRES.in,
+};
+
 /** Exact length in `unit` of a length in millimetres. */
 export function fromMillimetres(millimetres: Rational, unit: LengthUnit): Rational {
   return divide(millimetres, MILLIMETRES[unit]);
@@ -24,14 +33,13 @@ export function toMillimetres(value: Rational, unit: LengthUnit): Rational {
 }
 
 /**
- * Reads "12in", "0.35 cm", `3/4"`; a bare number is in `unit`.
+ * Reads "12in", "0.35 cm", "3 m", `3/4"`; a bare number is in `unit`.
  * @returns millimetres
  * @throws CoreError as `parseExact`, or "length/not-positive"
  */
 export function parseLength(text: string, unit: LengthUnit): Rational {
-  const match = /^(.*?)\s*(mm|cm|in|inch|inches|")?$/i.exec(text.trim())!;
-  const given = (match[2] ?? unit).toLowerCase();
-  const value = toMillimetres(parseExact(match[1]!), given === 'mm' || given === 'cm' ? given : 'in');
+  const match = /^(.*?)\s*(mm|cm|m|in|inch|inches|")?$/i.exec(text.trim())!;
+  const value = multiply(parseExact(match[1]!), READ[(match[2] ?? unit).toLowerCase()]!);
   if (value.n <= 0n) throw new CoreError('length/not-positive', { text });
   return value;
 }
