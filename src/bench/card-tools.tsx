@@ -4,6 +4,7 @@ import { nearPairs, SHADE_ORDERS, type ShadeOrder, sortShades } from '../core/co
 import { freeKey, MAX_SHADES, type Shade } from '../core/colour/shade.ts';
 import { touchingShades } from '../core/design/touching.ts';
 import { CoreError } from '../core/error.ts';
+import { fileNameOf } from '../core/formats/file-name.ts';
 import {
   formatCardCsv,
   formatCardTokens,
@@ -16,7 +17,7 @@ import { errorSentence } from '../wording/error-sentence.ts';
 import { plural } from '../wording/measures.ts';
 import { benchState, dispatch, useDesign } from './bench-store.ts';
 import { bandsUsing, removeShade, setShades } from './design-edits.ts';
-import { downloadText, fileName } from './take-file.ts';
+import { downloadText } from './take-file.ts';
 
 const ORDER_NAMES: Readonly<Record<ShadeOrder, string>> = {
   hue: 'Round the hues',
@@ -116,7 +117,10 @@ export function CardTools() {
 }
 
 function sendCard(ending: string, text: string): void {
-  downloadText(fileName(`${benchState().history.present.name} shades`, ending), text);
+  downloadText(
+    fileNameOf({ name: `${benchState().history.present.name} shades`, file: `card.${ending}` }),
+    text,
+  );
 }
 
 /** Adds the shades of a file to the card; what is wrong with it is told, and nothing is changed. */

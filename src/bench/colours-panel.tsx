@@ -20,8 +20,8 @@ import { GripVertical, Plus, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
+import { nameWithin } from '../core/colour/free-name.ts';
 import { normaliseHex } from '../core/colour/hex.ts';
-import { nameOf } from '../core/colour/name-of.ts';
 import { freeKey, MAX_SHADES, SHADE_KEY, type Shade } from '../core/colour/shade.ts';
 import { Dialog } from '../kit/dialog.tsx';
 import { plural } from '../wording/measures.ts';
@@ -121,7 +121,7 @@ function newShade(shades: readonly Shade[]): Shade {
   const hex =
     ['#c79a3b', '#2e4c63', '#efe6cf', '#8c2f25', '#7f96a3', '#24402f'].find((each) => !taken.has(each)) ??
     '#888888';
-  return { key: freeKey(new Set(shades.map((shade) => shade.key))), name: nameOf(hex), hex };
+  return { key: freeKey(new Set(shades.map((shade) => shade.key))), name: nameWithin(shades, hex), hex };
 }
 
 interface ShadeRowProps {

@@ -1,4 +1,4 @@
-import { nameOf } from '../core/colour/name-of.ts';
+import { nameWithin } from '../core/colour/free-name.ts';
 import { freeKey, MAX_SHADES, type Shade } from '../core/colour/shade.ts';
 import { type Design, isStripe } from '../core/design/design-schema.ts';
 import { shadesUsed } from '../core/design/shades-used.ts';
@@ -68,18 +68,12 @@ export function withColours(shades: readonly Shade[], hexes: Iterable<string>): 
   for (const hex of hexes) {
     if (card.some((shade) => shade.hex === hex)) continue;
     const key = freeKey(new Set(card.map((shade) => shade.key)));
-    card.push({ key, name: freeName(card, nameOf(hex)), hex });
+    card.push({ key, name: nameWithin(card, hex), hex });
   }
   if (card.length > MAX_SHADES) {
     throw new CoreError('shades/too-many', { shades: card.length, most: MAX_SHADES });
   }
   return card;
-}
-
-function freeName(card: readonly Shade[], name: string): string {
-  const taken = (wished: string) => card.some((shade) => shade.name === wished);
-  if (!taken(name)) return name;
-  for (let number = 2; ; number += 1) if (!taken(`${name} ${number}`)) return `${name} ${number}`;
 }
 
 /** Puts a picture's bands in the place of a sequence; shades that no band uses any more go, others stay. */

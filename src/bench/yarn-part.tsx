@@ -6,6 +6,7 @@ import { type SettingFacts, settingFacts } from '../core/design/setting-facts.ts
 import { type YarnNeed, yarnNeeds } from '../core/design/yarn.ts';
 import { parseMetres, parsePercent, type YarnPlan } from '../core/design/yarn-schema.ts';
 import { add, type Rational, rational, toDecimal, toNumber } from '../core/exact/rational.ts';
+import { fileNameOf } from '../core/formats/file-name.ts';
 import { fromTex, parseYarnCount, toTex, YARN_SYSTEMS, type YarnSystem } from '../core/units/yarn-count.ts';
 import { BarChart } from '../kit/bar-chart.tsx';
 import { NumberField } from '../kit/number-field.tsx';
@@ -14,7 +15,7 @@ import { attempt } from '../wording/attempt.ts';
 import { dispatch } from './bench-store.ts';
 import { Measure } from './panel.tsx';
 import { whole } from './rework-wish.ts';
-import { downloadText, fileName } from './take-file.ts';
+import { downloadText } from './take-file.ts';
 
 const BARS = ['Warp', 'Weft'];
 
@@ -72,14 +73,24 @@ export function YarnPart({ design }: { design: PlaidDesign }) {
             <button
               type="button"
               className="button"
-              onClick={() => downloadText(fileName(`${design.name} yarn`, 'csv'), yarnToCsv(design))}
+              onClick={() =>
+                downloadText(
+                  fileNameOf({ name: `${design.name} yarn`, file: 'table.csv' }),
+                  yarnToCsv(design),
+                )
+              }
             >
               <Download size={15} aria-hidden="true" /> Yarn list
             </button>
             <button
               type="button"
               className="button"
-              onClick={() => downloadText(fileName(`${design.name} warping`, 'csv'), warpingToCsv(design))}
+              onClick={() =>
+                downloadText(
+                  fileNameOf({ name: `${design.name} warping`, file: 'table.csv' }),
+                  warpingToCsv(design),
+                )
+              }
             >
               <Download size={15} aria-hidden="true" /> Warping order
             </button>

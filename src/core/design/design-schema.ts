@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { HEX } from '../colour/hex.ts';
 import { MAX_SHADES, SHADE_KEY } from '../colour/shade.ts';
+import { cleanText } from '../formats/clean-text.ts';
 import { DENSITY_BASES, parseDensity } from '../units/density.ts';
 import { LENGTH_UNITS } from '../units/length.ts';
 import { parseResolution } from '../units/resolution.ts';
@@ -18,9 +19,12 @@ export const DESIGN_VERSION = 8;
 /** Longest name and number. */
 export const MAX_NAME = 120;
 
+/** A name on one line that every file can hold. */
+const nameSchema = z.string().overwrite(cleanText).trim().min(1).max(MAX_NAME);
+
 const shadeSchema = z.strictObject({
   key: z.string().regex(SHADE_KEY),
-  name: z.string().min(1).max(MAX_NAME),
+  name: z.string().overwrite(cleanText).min(1).max(MAX_NAME),
   hex: z.string().regex(HEX),
 });
 
@@ -29,7 +33,7 @@ export const MAX_COLOURWAYS = 60;
 
 /** Another set of colours: for each shade's key another colour; a shade that is not named keeps its own. */
 const colourwaySchema = z.strictObject({
-  name: z.string().trim().min(1).max(MAX_NAME),
+  name: nameSchema,
   colours: z.record(z.string().regex(SHADE_KEY), z.string().regex(HEX)),
 });
 
@@ -51,8 +55,8 @@ export const designSchema = z
   .strictObject({
     format: z.literal(DESIGN_FORMAT),
     version: z.literal(DESIGN_VERSION),
-    name: z.string().trim().min(1).max(MAX_NAME),
-    number: z.string().max(MAX_NAME),
+    name: nameSchema,
+    number: z.string().overwrite(cleanText).max(MAX_NAME),
     shades: z.array(shadeSchema).min(1).max(MAX_SHADES),
     colourways: z.array(colourwaySchema).max(MAX_COLOURWAYS),
     construction: z.discriminatedUnion('kind', [plaidSchema, stripeSchema, tilingSchema]),

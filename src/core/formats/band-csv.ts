@@ -1,63 +1,101 @@
-import { dsvFormat } from 'd3-dsv';
 import { CoreError } from '../error.ts';
 import { MAX_COUNT } from '../thread/band.ts';
+import { formatTable, parseTable } from './table.ts';
 
 /** Longest CSV text that is read, in characters. */
 export const MAX_CSV = 1_000_000;
 
-/** One row of a thread-count table. */
-export interface BandRow {
-  readonly direction: 'warp' | 'weft';
+/** What every table of bands has of a band. */
+interface BandCells {
   /** A name or "#rrggbb", as written. */
   readonly shade: string;
   /** "#rrggbb" or a colour name for `shade`; empty when the table has none. */
   readonly colour: string;
-  readonly count: number;
-  /** The convention, on the pivots of a mirrored sett; else empty. */
+  /** The convention, on the pivots of a mirrored sequence; else empty. */
   readonly pivot: '' | 'shared' | 'doubled';
   /** Line of the file, from 1. */
   readonly line: number;
 }
 
-const COLUMNS = ['direction', 'shade', 'colour', 'count', 'pivot'] as const;
+/** One row of a thread-count table. */
+export interface BandRow extends BandCells {
+  readonly direction: 'warp' | 'weft';
+  readonly count: number;
+}
+
+/** One row of a table of widths. */
+export interface WidthRow extends BandCells {
+  readonly width: string;
+  /** Empty where the table has none. */
+  readonly unit: string;
+}
+
+/** A table of bands by counts, or by widths. */
+export type BandTable =
+  | { readonly kind: 'counts'; readonly rows: readonly BandRow[] }
+  | { readonly kind: 'widths'; readonly rows: readonly WidthRow[] };
+
+const COUNT_COLUMNS = ['direction', 'shade', 'colour', 'count', 'pivot'] as const;
+const WIDTH_COLUMNS = ['shade', 'colour', 'width', 'unit', 'pivot'] as const;
 
 /**
- * Reads a thread-count table: columns `shade` and `count`, and if wished `colour`, `direction` and `pivot`, in any
- * order, parted by commas or semicolons. A byte order mark, CRLF and empty lines are no hindrance; other columns
- * are passed over. Source of the form: RFC 4180.
+ * Reads a table of bands: columns `shade` and `count` or `width`, and if wished `colour`, `direction`, `unit` and
+ * `pivot`, in any order, parted by commas or semicolons. A byte order mark, CRLF and empty lines are no hindrance; other
+ * columns are passed over. Source of the form: RFC 4180.
  *
  * @throws CoreError "csv/too-long" | "csv/columns" {found} | "csv/empty" | "csv/count" | "csv/shade" |
- *         "csv/direction" | "csv/pivot", each with {line}
+ *         "csv/direction" | "csv/pivot" | "csv/width", each with {line}
  */
-export function parseBandCsv(text: string): readonly BandRow[] {
+export function parseBandCsv(text: string): BandTable {
   if (text.length > MAX_CSV) throw new CoreError('csv/too-long', { length: text.length, most: MAX_CSV });
-  const plain = text.replace(/^\uFEFF/, '');
-  const header = plain.slice(0, plain.search(/[\r\n]|$/));
-  const rows = dsvFormat(header.includes(',') ? ',' : ';').parseRows(plain);
-  const names = (rows[0] ?? []).map((name) => name.trim().toLowerCase());
-  const places = Object.fromEntries(COLUMNS.map((column) => [column, names.indexOf(column)]));
-  if (places['shade']! < 0 || places['count']! < 0) {
+  const [head = [], ...rows] = parseTable(text);
+  const names = head.map((name) => name.toLowerCase());
+  const kind = names.includes('count') ? 'counts' : 'widths';
+  if (!names.includes('shade') || !(kind === 'counts' || names.includes('width'))) {
     throw new CoreError('csv/columns', { found: names.filter((name) => name !== '').slice(0, 12), line: 1 });
   }
-  const read = rows.slice(1).flatMap((row, index) => {
-    const cell = (column: string) => row[places[column]!]?.trim() ?? '';
-    return row.every((value) => value.trim() === '') ? [] : [readRow(cell, index + 2)];
+  const cells = rows.flatMap((row, index) => {
+    const cell = (column: string) => row[names.indexOf(column)] ?? '';
+    return row.every((value) => value === '') ? [] : [{ cell, line: index + 2 }];
   });
-  if (read.length === 0) throw new CoreError('csv/empty', { line: 1 });
-  return read;
+  if (cells.length === 0) throw new CoreError('csv/empty', { line: 1 });
+  return kind === 'counts'
+    ? { kind, rows: cells.map(readCountRow) }
+    : { kind, rows: cells.map(readWidthRow) };
 }
 
-/** Writes a table that `parseBandCsv` reads back, with CRLF as RFC 4180 wants it. */
+/** Writes a table of counts that `parseBandCsv` reads back. */
 export function formatBandCsv(rows: readonly Omit<BandRow, 'line'>[]): string {
-  const table = rows.map((row) => COLUMNS.map((column) => String(row[column])));
-  return `${dsvFormat(',')
-    .formatRows([[...COLUMNS], ...table])
-    .replaceAll('\n', '\r\n')}\r\n`;
+  return formatTable([
+    COUNT_COLUMNS,
+    ...rows.map((row) => COUNT_COLUMNS.map((column) => String(row[column]))),
+  ]);
 }
 
-function readRow(cell: (column: string) => string, line: number): BandRow {
+/** Writes a table of widths that `parseBandCsv` reads back. */
+export function formatWidthCsv(rows: readonly Omit<WidthRow, 'line'>[]): string {
+  return formatTable([WIDTH_COLUMNS, ...rows.map((row) => WIDTH_COLUMNS.map((column) => row[column]))]);
+}
+
+/** A row of the file, by the names of its columns. */
+interface Line {
+  readonly cell: (column: string) => string;
+  readonly line: number;
+}
+
+function readBand({ cell, line }: Line): BandCells {
   const shade = cell('shade');
   if (shade === '') throw new CoreError('csv/shade', { line });
+  const pivot = cell('pivot').toLowerCase();
+  if (pivot !== '' && pivot !== 'shared' && pivot !== 'doubled') {
+    throw new CoreError('csv/pivot', { line, pivot });
+  }
+  return { shade, colour: cell('colour'), pivot, line };
+}
+
+function readCountRow(row: Line): BandRow {
+  const { cell, line } = row;
+  const band = readBand(row);
   const written = cell('count');
   const count = /^\d{1,10}$/.test(written) ? Number(written) : Number.NaN;
   if (!(count >= 1 && count <= MAX_COUNT)) {
@@ -65,9 +103,11 @@ function readRow(cell: (column: string) => string, line: number): BandRow {
   }
   const direction = cell('direction').toLowerCase() || 'warp';
   if (direction !== 'warp' && direction !== 'weft') throw new CoreError('csv/direction', { line, direction });
-  const pivot = cell('pivot').toLowerCase();
-  if (pivot !== '' && pivot !== 'shared' && pivot !== 'doubled') {
-    throw new CoreError('csv/pivot', { line, pivot });
-  }
-  return { direction, shade, colour: cell('colour'), count, pivot, line };
+  return { ...band, direction, count };
+}
+
+function readWidthRow(row: Line): WidthRow {
+  const width = row.cell('width');
+  if (width === '') throw new CoreError('csv/width', { line: row.line });
+  return { ...readBand(row), width, unit: row.cell('unit').toLowerCase() };
 }

@@ -78,7 +78,7 @@ export function draftToSvg({ structure, draft, colours, title }: DraftDrawing): 
   }
   // Lines on the outer edges need half their breadth of room.
   return (
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${(width + 0.2) * SQUARE}mm" height="${(height + 0.2) * SQUARE}mm" ` +
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${millimetres(width)}mm" height="${millimetres(height)}mm" ` +
     `viewBox="-0.1 -0.1 ${width + 0.2} ${height + 0.2}">\n<title>${escapeXml(title)}</title>\n${parts.join('\n')}\n</svg>\n`
   );
 }
@@ -105,4 +105,9 @@ function paper(left: number, top: number, columns: number, rows: number): string
     `<path fill="none" stroke="#b9b3a4" stroke-width="0.04" d="${lines(false)}"/>` +
     `<path fill="none" stroke="#20292b" stroke-width="0.08" d="${lines(true)}"/>`
   );
+}
+
+/** So many squares and a margin, in millimetres of at most three places. */
+function millimetres(squares: number): string {
+  return String(Number(((squares + 0.2) * SQUARE).toFixed(3)));
 }

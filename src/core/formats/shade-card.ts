@@ -1,9 +1,10 @@
-import { dsvFormat } from 'd3-dsv';
+import { freeName } from '../colour/free-name.ts';
 import { hexOf, normaliseHex, type Rgb } from '../colour/hex.ts';
 import { nameOf } from '../colour/name-of.ts';
 import { freeKey, MAX_SHADES, SHADE_KEY, type Shade } from '../colour/shade.ts';
 import { CoreError } from '../error.ts';
 import { readColour } from './shade-list.ts';
+import { formatTable, parseTable } from './table.ts';
 
 /** Longest shade card that is read, in characters. */
 export const MAX_CARD = 500_000;
@@ -11,9 +12,7 @@ export const MAX_CARD = 500_000;
 /** A shade card as a table: letter, name, colour. Source of the form: RFC 4180. */
 export function formatCardCsv(shades: readonly Shade[]): string {
   const rows = shades.map(({ key, name, hex }) => [key, name, hex]);
-  return `${dsvFormat(',')
-    .formatRows([['letter', 'name', 'colour'], ...rows])
-    .replaceAll('\n', '\r\n')}\r\n`;
+  return formatTable([['letter', 'name', 'colour'], ...rows]);
 }
 
 /**
@@ -23,22 +22,19 @@ export function formatCardCsv(shades: readonly Shade[]): string {
  */
 export function parseCardCsv(text: string): readonly Shade[] {
   checkLength(text);
-  const plain = text.replace(/^\uFEFF/, '');
-  const header = plain.slice(0, plain.search(/[\r\n]|$/));
-  const [names = [], ...rows] = dsvFormat(header.includes(',') ? ',' : ';').parseRows(plain);
+  const [names = [], ...rows] = parseTable(text);
   const place = (...wanted: readonly string[]) =>
-    names.findIndex((name) => wanted.includes(name.trim().toLowerCase()));
+    names.findIndex((name) => wanted.includes(name.toLowerCase()));
   const [colour, name, letter] = [
     place('colour', 'color', 'hex'),
     place('name', 'shade'),
     place('letter', 'key'),
   ];
-  if (colour < 0)
-    throw new CoreError('card/columns', { found: names.map((each) => each.trim()).slice(0, 12) });
+  if (colour < 0) throw new CoreError('card/columns', { found: names.slice(0, 12) });
   return keyed(
     rows.flatMap((row, index) => {
-      const cell = (at: number) => row[at]?.trim() ?? '';
-      if (row.every((value) => value.trim() === '')) return [];
+      const cell = (at: number) => row[at] ?? '';
+      if (row.every((value) => value === '')) return [];
       return [{ key: cell(letter), name: cell(name), hex: colourAt(cell(colour), index + 2) }];
     }),
   );
@@ -116,7 +112,7 @@ function keyed(read: readonly Shade[]): readonly Shade[] {
   const taken = new Set<string>();
   const names = new Map<string, string>();
   return read.map(({ key, name, hex }) => {
-    const called = name === '' ? nameOf(hex) : name.slice(0, 120);
+    const called = name === '' ? freeName(nameOf(hex), (taken) => names.has(taken)) : name.slice(0, 120);
     if (name !== '' && names.has(called)) throw new CoreError('card/twice', { name: called });
     names.set(called, hex);
     const wished = key.toUpperCase();

@@ -1,5 +1,6 @@
+import { nameWithin } from '../colour/free-name.ts';
 import { normaliseHex } from '../colour/hex.ts';
-import { hexOfName, nameOf } from '../colour/name-of.ts';
+import { hexOfName } from '../colour/name-of.ts';
 import { MAX_SHADES, SHADE_KEY, type Shade } from '../colour/shade.ts';
 import { CoreError } from '../error.ts';
 
@@ -12,7 +13,11 @@ export function parseShadeList(text: string): readonly Shade[] {
   if (entries.length > MAX_SHADES) {
     throw new CoreError('shades/too-many', { shades: entries.length, most: MAX_SHADES });
   }
-  const shades = entries.map(readEntry);
+  const shades: Shade[] = [];
+  for (const entry of entries) {
+    const { name, ...read } = readEntry(entry);
+    shades.push({ ...read, name: name ?? nameWithin(shades, read.hex) });
+  }
   const twice = shades.find((shade, index) => shades.findIndex(({ key }) => key === shade.key) < index);
   if (twice !== undefined) throw new CoreError('shades/twice', { key: twice.key });
   return shades;
@@ -34,12 +39,13 @@ export function readColour(text: string): string {
   return hex;
 }
 
-function readEntry(entry: string): Shade {
+/** A shade, its name undefined where none is written. */
+function readEntry(entry: string): Pick<Shade, 'key' | 'hex'> & { readonly name: string | undefined } {
   const match = /^\s*([A-Za-z]+)\s*=\s*(\S+)\s*(.*?)\s*$/.exec(entry);
   const key = match?.[1]?.toUpperCase() ?? '';
   if (match === null || !SHADE_KEY.test(key)) {
     throw new CoreError('shades/entry', { text: entry.trim().slice(0, 80) });
   }
   const hex = readColour(match[2]!);
-  return { key, name: match[3] || nameOf(hex), hex };
+  return { key, name: match[3] || undefined, hex };
 }

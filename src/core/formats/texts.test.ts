@@ -31,7 +31,7 @@ describe('parseCountsText', () => {
 
 describe('parseBandCsv', () => {
   it('reads columns in any order, with BOM, CRLF, quotes, empty lines and columns of others', () => {
-    const rows = parseBandCsv(
+    const { rows } = parseBandCsv(
       '\uFEFFnote,count,shade,colour\r\n"first, dark",12,"Boiler green",#24402f\r\n\r\n,4,Cream,\r\n',
     );
     expect(rows).toEqual([
@@ -41,7 +41,7 @@ describe('parseBandCsv', () => {
   });
 
   it('reads semicolons too', () => {
-    expect(parseBandCsv('shade;count\nred;4\n')).toHaveLength(1);
+    expect(parseBandCsv('shade;count\nred;4\n').rows).toHaveLength(1);
   });
 
   it.each([
@@ -56,6 +56,7 @@ describe('parseBandCsv', () => {
     ['shade,count\n,4', 'csv/shade', 2],
     ['shade,count,direction\nred,4,sideways', 'csv/direction', 2],
     ['shade,count,pivot\nred,4,maybe', 'csv/pivot', 2],
+    ['shade,width\nred,', 'csv/width', 2],
   ])('case %# is refused: %s', (text, code, line) => {
     expect(() => parseBandCsv(text)).toThrow(
       expect.objectContaining({ code, facts: expect.objectContaining({ line }) }),

@@ -1,12 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign, someDesign, someStripe } from '../../../../tests/sample-design.ts';
-import { asPlaid, asStripe, type Design } from '../design-schema.ts';
+import { asPlaid, asStripe, type Design, type StripeDesign } from '../design-schema.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
 import { designFromCsv, designToCsv } from './counts-csv.ts';
 import { designFromText, designToText } from './counts-text.ts';
+import { lossesOf } from './losses.ts';
 import { designFromFile, fileKind } from './read-file.ts';
 import { parseDensityPair } from './text-parts.ts';
+
+const SAMPLE_DESIGN = sampleDesign(SAMPLE);
 
 /** The colours along both sequences: what a table carries of a design. */
 function colours(design: Design): readonly (readonly string[])[] {
@@ -119,6 +122,46 @@ describe('thread-count tables', () => {
     );
   });
 
+  it('keep colours apart that have one name, and one colour whose name is written once', () => {
+    const { construction, shades } = asPlaid(
+      designFromCsv('shade,colour,count\nNavy,#20304a,3\nNavy,#c8a24a,2\nNavy,,5\n', 'x'),
+    );
+    expect(shades.map(({ name, hex }) => `${name} ${hex}`)).toEqual(['Navy #20304a', 'Navy 2 #c8a24a']);
+    expect(construction.warp.bands.map(({ shade }) => shade)).toEqual(['N', 'A', 'A']);
+  });
+
+  it('give near colours without a name names of their own', () => {
+    const { shades } = designFromText('shades: A=#d9a521, B=#daa522\nA4 B4', 'x');
+    expect(shades.map(({ name }) => name)).toEqual(['Golden rod', 'Golden rod 2']);
+    expect(
+      designFromCsv(designToCsv(designFromText('shades: A=#d9a521, B=#daa522\nA4 B4', 'x')), 'x').shades,
+    ).toHaveLength(2);
+  });
+
+  it('carry the widths of a stripe there and back', () => {
+    fc.assert(
+      fc.property(someStripe, (design) => {
+        const back = asStripe(designFromCsv(designToCsv(design), 'x'));
+        const widths = ({ construction, shades }: StripeDesign) =>
+          construction.bands.map(({ shade, width }) => [shades.find(({ key }) => key === shade)!.hex, width]);
+        expect(widths(back)).toEqual(widths(design));
+        expect(back.construction.unit).toBe(design.construction.unit);
+      }),
+    );
+  });
+
+  it('hold no formula of a spreadsheet, and names come back as they were', () => {
+    const name = '=HYPERLINK("http://evil.example";"x")';
+    const design = sampleDesign('shades: A=#20304a Ink, B=#c8a24a Sand\nwarp: A4 B4');
+    const named = {
+      ...design,
+      shades: design.shades.map((shade, at) => (at === 0 ? { ...shade, name } : shade)),
+    };
+    const csv = designToCsv(named);
+    expect(csv).not.toMatch(/(^|,|")=/m);
+    expect(designFromCsv(csv, 'x').shades[0]!.name).toBe(name);
+  });
+
   it('name shades by their first letter where it is free', () => {
     const design = designFromCsv('shade,count\ngreen,4\ngold,2\n#20304a,1\n', 'x');
     expect(design.shades.map(({ key, hex }) => `${key} ${hex}`)).toEqual([
@@ -133,6 +176,20 @@ describe('thread-count tables', () => {
       expect.objectContaining({ code: 'csv/colour', facts: { line: 2, text: 'Boiler green' } }),
     );
     expect(() => designFromCsv('shade,count,direction\nred,4,weft', 'x')).toThrow('csv/no-warp');
+  });
+});
+
+describe('what a file does not hold', () => {
+  const loud = sampleDesign('warp: A4 B4\nprint: multiply\ndensity: 30/cm');
+
+  it('is found by reading it back', () => {
+    expect(lossesOf(SAMPLE_DESIGN, 'json')).toEqual([]);
+    expect(lossesOf({ ...SAMPLE_DESIGN, resolution: '150', number: 'V 3' }, 'txt')).toEqual([
+      'number',
+      'resolution',
+    ]);
+    expect(lossesOf(loud, 'csv')).toEqual(['name', 'crossing', 'print', 'density']);
+    expect(lossesOf(loud, 'txt')).toEqual([]);
   });
 });
 

@@ -1,9 +1,9 @@
-import { dsvFormat } from 'd3-dsv';
 import type { Point } from '../../exact/plane.ts';
 import { multiplySurds, type Surd, surdText, surdToNumber, ZERO_SURD } from '../../exact/surd.ts';
+import { formatTable } from '../../formats/table.ts';
 import { facesOf } from '../../repeat/repeat-unit.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
-import { cornerAt, edgeName } from '../../tiling/check-partition.ts';
+import { type Corner, cornerAt, edgeName, type TorusFaces } from '../../tiling/check-partition.ts';
 import { compile } from '../compile-design.ts';
 import type { TilingDesign } from '../design-schema.ts';
 
@@ -43,7 +43,8 @@ export function tilingGeometry(design: TilingDesign): TilingGeometry {
     [ZERO_SURD, pitch.y],
   ] as const;
   const edges = new Map<string, readonly [Exact, Exact]>();
-  const faces = base.faces.map(({ corners, shade }) => {
+  const faces = base.faces.map(({ corners: anywhere, shade }) => {
+    const corners = inFirstRepeat(base, anywhere);
     const points = corners.map((corner) => placed(cornerAt(base, corner)));
     corners.forEach((from, at) => {
       const next = (at + 1) % corners.length;
@@ -72,7 +73,17 @@ export function tilingGeometry(design: TilingDesign): TilingGeometry {
   };
 }
 
-/** The corners of all faces as a table, a row each; CRLF as RFC 4180 wants it. */
+/** A face moved by whole repeats so that its middle lies in the first one. */
+function inFirstRepeat(base: TorusFaces, corners: readonly Corner[]): readonly Corner[] {
+  const points = corners.map((corner) => cornerAt(base, corner));
+  const middle = (along: 'x' | 'y') =>
+    points.reduce((sum, point) => sum + surdToNumber(point[along]), 0) / points.length;
+  // A middle on the border counts as inside, whatever its last bit.
+  const [right, up] = [Math.floor(middle('x') + 1e-9), Math.floor(middle('y') + 1e-9)];
+  return corners.map((corner) => ({ ...corner, across: corner.across - right, up: corner.up - up }));
+}
+
+/** The corners of all faces as a table, a row each. */
 export function tilingToCsv(design: TilingDesign): string {
   const rows = tilingGeometry(design).faces.flatMap(({ points, exact, kind, shade }, face) =>
     points.map(([x, y], corner) => [
@@ -86,9 +97,7 @@ export function tilingToCsv(design: TilingDesign): string {
     ]),
   );
   const head = ['face', 'sides', 'shade', 'corner', 'x_mm', 'y_mm', 'x_exact', 'y_exact'];
-  return `${dsvFormat(',')
-    .formatRows([head, ...rows])
-    .replaceAll('\n', '\r\n')}\r\n`;
+  return formatTable([head, ...rows]);
 }
 
 function doubles([x, y]: Exact): Doubles {

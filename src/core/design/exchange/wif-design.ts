@@ -1,4 +1,4 @@
-import { nameOf } from '../../colour/name-of.ts';
+import { nameWithin } from '../../colour/free-name.ts';
 import { freeKey, MAX_SHADES, SHADE_KEY, type Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
 import { commonMultiple } from '../../exact/common-multiple.ts';
@@ -87,7 +87,7 @@ function shadesOf(
     const [key, ...words] = (named.find(([place]) => place === String(colour + 1))?.[1] ?? '').split(' ');
     const own = key !== undefined && SHADE_KEY.test(key) && !taken.has(key) ? key : freeKey(taken);
     taken.add(own);
-    shades.set(colour, { key: own, name: words.join(' ') || nameOf(hex), hex });
+    shades.set(colour, { key: own, name: words.join(' ') || nameWithin([...shades.values()], hex), hex });
   }
   return shades;
 }

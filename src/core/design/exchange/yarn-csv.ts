@@ -1,9 +1,9 @@
-import { dsvFormat } from 'd3-dsv';
 import { toDecimal } from '../../exact/rational.ts';
+import { formatTable } from '../../formats/table.ts';
 import type { PlaidDesign } from '../design-schema.ts';
 import { warpingOrder, yarnNeeds } from '../yarn.ts';
 
-/** The yarn of a piece as a table; CRLF as RFC 4180 wants it. */
+/** The yarn of a piece as a table. */
 export function yarnToCsv(design: PlaidDesign): string {
   const rows = yarnNeeds(design).map(({ direction, shade, threads, metres, grams }) => [
     direction,
@@ -15,7 +15,10 @@ export function yarnToCsv(design: PlaidDesign): string {
     design.yarn[direction].count,
     design.yarn[direction].system,
   ]);
-  return table([['direction', 'shade', 'colour', 'threads', 'metres', 'grams', 'count', 'system'], ...rows]);
+  return formatTable([
+    ['direction', 'shade', 'colour', 'threads', 'metres', 'grams', 'count', 'system'],
+    ...rows,
+  ]);
 }
 
 /** The winding order of the warp as a table. */
@@ -26,9 +29,5 @@ export function warpingToCsv(design: PlaidDesign): string {
     from += count;
     return row;
   });
-  return table([['from', 'ends', 'shade', 'colour'], ...rows]);
-}
-
-function table(rows: string[][]): string {
-  return `${dsvFormat(',').formatRows(rows).replaceAll('\n', '\r\n')}\r\n`;
+  return formatTable([['from', 'ends', 'shade', 'colour'], ...rows]);
 }

@@ -210,6 +210,22 @@ describe('what lies over faces, in a document', () => {
   });
 });
 
+describe('geometry', () => {
+  it.each(['3.6.3.6', '3.4.6.4', '4.6.12'] as const)(
+    'of %s has its faces in the first repeat, once',
+    (name) => {
+      const { faces, lattice } = tilingGeometry(tiling({ kind: 'regular', name }));
+      for (const { points } of faces) {
+        const middle = [0, 1].map((at) => points.reduce((sum, point) => sum + point[at]!, 0) / points.length);
+        expect(middle[0]! / lattice[0][0]).toBeGreaterThan(-1e-6);
+        expect(middle[0]! / lattice[0][0]).toBeLessThan(1);
+        expect(middle[1]! / lattice[1][1]).toBeGreaterThan(-1e-6);
+        expect(middle[1]! / lattice[1][1]).toBeLessThan(1);
+      }
+    },
+  );
+});
+
 describe('geometry as a table', () => {
   it('has a row a corner, exact beside decimal', () => {
     const lines = tilingToCsv(tiling(OCTAGONS)).split('\r\n');
