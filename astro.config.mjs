@@ -8,12 +8,26 @@ export default defineConfig({
   adapter: node({ mode: 'standalone' }),
   server: { host: '127.0.0.1' },
   devToolbar: { enabled: false },
-  // The endpoint wrapper refuses other sites by Fetch Metadata; Astro's check compares with a host it guesses.
+  // The gate before the application compares Origin and Host; Astro's check compares with a host it guesses.
   security: { checkOrigin: false },
+  experimental: {
+    csp: {
+      directives: [
+        "default-src 'none'",
+        "connect-src 'self'",
+        "font-src 'self'",
+        "form-action 'self'",
+        "img-src 'self' blob: data:",
+        "worker-src 'self'",
+        "base-uri 'none'",
+        "frame-ancestors 'none'",
+      ],
+    },
+  },
   integrations: [react()],
   vite: {
     plugins: [tailwindcss()],
-    ssr: { external: ['better-sqlite3', 'sharp'] },
+    ssr: { external: ['better-sqlite3', 'piscina', 'sharp'] },
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 900 },
   },

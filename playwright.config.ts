@@ -7,6 +7,9 @@ import { defineConfig } from '@playwright/test';
 process.env['VETRO_E2E_DATA'] ??= join(mkdtempSync(join(tmpdir(), 'vetro-e2e-')), 'vetro.db');
 const port = process.env['VETRO_E2E_PORT'] ?? '4390';
 
+/** Port of the loom that the server is started with. */
+export const LOOM_PORT = Number(port) + 7;
+
 export default defineConfig({
   testDir: 'tests/e2e',
   workers: 1,
@@ -31,7 +34,12 @@ export default defineConfig({
   webServer: {
     command: 'node scripts/demo.mjs',
     url: `http://127.0.0.1:${port}/api/shelf`,
-    env: { VETRO_DATA: process.env['VETRO_E2E_DATA'], PORT: port, HOST: '127.0.0.1' },
+    env: {
+      VETRO_DATA: process.env['VETRO_E2E_DATA'],
+      VETRO_LOOM_PORT: String(LOOM_PORT),
+      PORT: port,
+      HOST: '127.0.0.1',
+    },
     timeout: 180_000,
     reuseExistingServer: false,
   },

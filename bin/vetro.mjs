@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 import { existsSync } from 'node:fs';
 
-const built = new URL('../dist/cli/vetro.mjs', import.meta.url);
+const built = new URL('../dist/tools/cli/vetro.mjs', import.meta.url);
 if (existsSync(built)) {
   await import(built.href);
 } else {

@@ -1,4 +1,5 @@
 // Starts the built application on this machine and prints its address.
+import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -11,17 +12,38 @@ const PORTS = 50;
 export async function serve({ demo }) {
   ensureInstalled();
   ensureBuilt();
-  const { prepare } = await import(pathToFileURL(join(ROOT, 'dist/server/prepare.mjs')).href);
-  const words = await prepare(demo);
-  if (words === undefined) process.exit(2);
-  console.log(words);
   const host = process.env['HOST'] ?? '127.0.0.1';
+  const { prepare, makeGate } = await import(built('tools/server/before.mjs'));
+  const prepared = await prepare({ demo, host });
+  if (prepared === undefined) process.exit(2);
+  console.log(prepared.words);
   const port = await wishedPort(host);
-  Object.assign(process.env, { HOST: host, PORT: port });
-  await import(pathToFileURL(join(ROOT, 'dist/server/entry.mjs')).href);
-  const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}/`;
-  await answering(address);
-  console.log(`\n  Vetro is ready: ${address}\n  Ctrl C stops it.\n`);
+  // The application is put behind a gate, so it must not listen by itself.
+  Object.assign(process.env, {
+    ASTRO_NODE_AUTOSTART: 'disabled',
+    VETRO_WORKER: join(ROOT, 'dist/tools/server/worker.mjs'),
+  });
+  const { handler } = await import(built('server/entry.mjs'));
+  const gate = makeGate({
+    host,
+    moreHosts: process.env['VETRO_HOSTS'],
+    passphrase: prepared.passphrase,
+    application: handler,
+  });
+  const server = createHttpServer(gate);
+  await new Promise((resolve) => server.listen(Number(port), host, resolve));
+  console.log(`\n  Vetro is ready: ${addressOf(host, port)}\n  Ctrl C stops it.\n`);
+}
+
+function built(path) {
+  return pathToFileURL(join(ROOT, 'dist', path)).href;
+}
+
+/** An address that a browser on this machine can open. */
+function addressOf(host, port) {
+  const everywhere = host === '0.0.0.0' || host === '::';
+  const name = everywhere ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host;
+  return `http://${name}:${port}/`;
 }
 
 /** The port that PORT names, which must be free, or the first free one. */
@@ -49,15 +71,4 @@ function isFree(host, port) {
     probe.once('error', () => resolve(false));
     probe.listen(port, host, () => probe.close(() => resolve(true)));
   });
-}
-
-/** Waits until the server answers; it has nothing to load, so ten seconds are plenty. */
-async function answering(address) {
-  for (let tries = 0; tries < 100; tries += 1) {
-    const answer = await fetch(`${address}api/shelf`).catch(() => undefined);
-    if (answer?.ok) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  console.error('The server does not answer.');
-  process.exit(1);
 }

@@ -1,23 +1,20 @@
 import { useCallback, useEffect, useState } from 'react';
-import { LOOM_PORT, type LoomAction, type LoomView, loomView } from '../contracts/loom.ts';
+import { type LoomAction, type LoomView, loomView } from '../contracts/loom.ts';
 import { Dialog } from '../kit/dialog.tsx';
-import { NumberField } from '../kit/number-field.tsx';
 import { RequestError, request } from '../kit/request.ts';
 import { saveNow } from './autosave.ts';
 import { benchState } from './bench-store.ts';
-import { whole } from './rework-wish.ts';
 
 /** The weaver's view: the pick that is thrown next, its shafts and shade, and the loom's answer. */
 export function LoomDialog({ onClose }: { onClose: () => void }) {
-  const [port, setPort] = useState(String(LOOM_PORT));
   const [view, setView] = useState<LoomView>();
   const [problem, setProblem] = useState<string>();
   const [working, setWorking] = useState(false);
-  const ask = useCallback(async (action: LoomAction, at: string) => {
+  const ask = useCallback(async (action: LoomAction) => {
     setWorking(true);
     try {
       await saveNow();
-      const answer = await request('POST', `/api/loom/${benchState().id}`, { port: Number(at), action });
+      const answer = await request('POST', `/api/loom/${benchState().id}`, { action });
       setView(loomView.parse(answer));
       setProblem(undefined);
     } catch (error) {
@@ -25,14 +22,14 @@ export function LoomDialog({ onClose }: { onClose: () => void }) {
     }
     setWorking(false);
   }, []);
-  useEffect(() => void ask({ kind: 'look' }, String(LOOM_PORT)), [ask]);
+  useEffect(() => void ask({ kind: 'look' }), [ask]);
   return (
     <Dialog open onOpenChange={onClose} title="Weave it" wide>
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
           event.preventDefault();
-          if (!working) void ask({ kind: 'throw' }, port);
+          if (!working && view !== undefined) void ask({ kind: 'throw', pick: view.pick });
         }}
       >
         {view !== undefined && <Next view={view} />}
@@ -50,7 +47,7 @@ export function LoomDialog({ onClose }: { onClose: () => void }) {
             type="button"
             className="button"
             disabled={view === undefined || view.pick === 0}
-            onClick={() => void ask({ kind: 'go', pick: view!.pick - 1 }, port)}
+            onClick={() => void ask({ kind: 'go', pick: view!.pick - 1 })}
           >
             One pick back
           </button>
@@ -58,26 +55,18 @@ export function LoomDialog({ onClose }: { onClose: () => void }) {
             type="button"
             className="button"
             disabled={view === undefined}
-            onClick={() => void ask({ kind: 'go', pick: view!.pick + 1 }, port)}
+            onClick={() => void ask({ kind: 'go', pick: view!.pick + 1 })}
           >
             One pick on
           </button>
-          <button type="button" className="button" onClick={() => void ask({ kind: 'go', pick: 0 }, port)}>
+          <button type="button" className="button" onClick={() => void ask({ kind: 'go', pick: 0 })}>
             From the first pick
           </button>
-          <span className="flex-1" />
-          <div className="w-32">
-            <NumberField
-              label="Port of the loom"
-              text={port}
-              resolve={(text) => String(whole(text, 1))}
-              onChange={setPort}
-            />
-          </div>
         </div>
         <p className="hint">
-          Vetro speaks to a loom on this machine. Without one, <code>npx vetro loom</code> starts a stand-in.
-          The place is kept: after an interruption weaving goes on at the pick that was not thrown.
+          Vetro speaks to the loom at port {view?.port ?? '…'} of its machine. Without one,{' '}
+          <code>npx vetro loom</code> starts a stand-in. The place is kept: after an interruption weaving goes
+          on at the pick that was not thrown.
         </p>
       </form>
     </Dialog>

@@ -1,15 +1,21 @@
 import { Download } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
+import { pitchOf } from '../core/design/compile-design.ts';
 import { type Design, isPlaid, isTiling, isWoven } from '../core/design/design-schema.ts';
+import { lossesOf } from '../core/design/exchange/losses.ts';
 import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../core/error.ts';
-import { parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
+import { parsePerStep, pixelSize } from '../core/formats/picture-order.ts';
+import { parseRepeats, parseSheet } from '../core/formats/sheet.ts';
 import { Choice } from '../kit/choice.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { SelectField } from '../kit/select-field.tsx';
+import { valueIfAny } from '../wording/attempt.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
-import { lengthText } from '../wording/measures.ts';
+import { lossSentence } from '../wording/loss-words.ts';
+import { lengthText, rectangleText } from '../wording/measures.ts';
+import { sheetSentence } from '../wording/sheet-words.ts';
 import { saveNow } from './autosave.ts';
 import { benchState, useBenchState, useDesign } from './bench-store.ts';
 import { LoomDialog } from './loom-dialog.tsx';
@@ -17,15 +23,17 @@ import { Panel } from './panel.tsx';
 import { ResolutionField } from './resolution-field.tsx';
 import {
   addressOf,
-  endingOf,
   isPicture,
   isStructure,
   readWish,
   SEND_FILES,
   type SendFile,
+  savedName,
+  scaleOf,
   useSend,
+  useSendOrder,
 } from './send-store.ts';
-import { fileName, takeFile } from './take-file.ts';
+import { takeFile } from './take-file.ts';
 
 const NAMES: Readonly<Record<SendFile, string>> = {
   png: 'PNG',
@@ -65,7 +73,7 @@ export function SendPanel() {
   const numbers = isPicture(wish.file) ? readWish(wish, design) : undefined;
   const wrong = problem ?? (numbers !== undefined && 'problem' in numbers ? numbers.problem : undefined);
   return (
-    <Panel title="Send" purpose="A file that repeats wherever it goes.">
+    <Panel title="Send" purpose="The repeat, a sheet of it or its numbers, as a file.">
       <Choice
         label="File"
         value={wish.file}
@@ -84,6 +92,7 @@ export function SendPanel() {
         />
       )}
       <p className="hint -mt-2">{FOR[wish.file]}</p>
+      <Losses />
       {design.colourways.length > 0 && (
         <SelectField
           label="Colours"
@@ -143,6 +152,71 @@ function PerThread() {
   );
 }
 
+/** What a text or table cannot hold of this design. */
+function Losses() {
+  const design = useDesign();
+  const { file } = useSend();
+  const sentence = useMemo(() => {
+    if (file !== 'txt' && file !== 'csv' && file !== 'wif') return '';
+    return lossSentence(valueIfAny(() => lossesOf(design, file)) ?? []);
+  }, [design, file]);
+  return sentence === '' ? null : <p className="-mt-1 text-[13px] text-weld">{sentence}</p>;
+}
+
+/** How many repeats the sheet has, each way. */
+function Repeats() {
+  const { across, down } = useSend();
+  const count = (text: string) => {
+    parseRepeats(text);
+    return text;
+  };
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <NumberField
+        label="Repeats across"
+        text={across}
+        resolve={count}
+        onChange={(text) => useSend.setState({ across: text })}
+      />
+      <NumberField
+        label="Repeats down"
+        text={down}
+        resolve={count}
+        onChange={(text) => useSend.setState({ down: text })}
+      />
+    </div>
+  );
+}
+
+/** Whether the sheet repeats when it is laid edge to edge, and one click to the nearest sizes that do. */
+function SheetWords() {
+  const { unit } = useDesign().lay;
+  const ordered = useSendOrder(({ ordered }) => ordered);
+  if (ordered === undefined) return null;
+  const { order, offers } = ordered;
+  return (
+    <div aria-live="polite" className="-mt-1 text-[13px]">
+      <p className={offers.length === 0 ? 'text-ash' : 'text-weld'}>{sheetSentence(order)}</p>
+      {offers.length > 0 && (
+        <div className="mt-2 flex flex-wrap gap-2">
+          {offers.map(({ block: { across, down }, size }) => (
+            <button
+              key={`${across} ${down}`}
+              type="button"
+              className="button numbers"
+              onClick={() =>
+                useSend.setState({ what: 'repeats', across: String(across), down: String(down) })
+              }
+            >
+              {across} × {down}: {rectangleText(size, unit)}
+            </button>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
 function PictureWish() {
   const design = useDesign();
   const wish = useSend();
@@ -154,21 +228,24 @@ function PictureWish() {
         value={wish.what}
         options={[
           { value: 'tile', text: 'One repeat' },
-          { value: 'sheet', text: 'A sheet of repeats' },
+          { value: 'repeats', text: 'Whole repeats' },
+          { value: 'size', text: 'A size' },
         ]}
         onChange={(what) => useSend.setState({ what })}
       />
-      {wish.what === 'sheet' && (
+      {wish.what === 'repeats' && <Repeats />}
+      {wish.what === 'size' && (
         <NumberField
           label="Size of the sheet"
           text={wish.size}
           resolve={(text) => {
-            const sheet = parseSheet(text, unit);
-            return `${lengthText(sheet.width, unit)} × ${lengthText(sheet.height, unit)} ${unit}`;
+            const sheet = parseSheet(text, unit, pixelSize(scaleOf(wish, design), pitchOf(design.lay)));
+            return sheet.kind === 'size' ? rectangleText(sheet.size, unit) : text;
           }}
           onChange={(size) => useSend.setState({ size })}
         />
       )}
+      {wish.what !== 'tile' && <SheetWords />}
       {wish.file === 'png' && !isPlaid(design) && (
         <Choice
           label="Colours that share a pixel are mixed"
@@ -226,15 +303,13 @@ async function send(told: (bytes: number | undefined) => void): Promise<void> {
   told(0);
   try {
     await saveNow();
-    const { id, saved, history } = benchState();
+    const { saved, stored, ...state } = benchState();
     if (saved.kind === 'failed' || saved.kind === 'stale') {
       toast.error('The last change is not saved yet, so it would be missing from the file. Save it first.');
       return;
     }
     const wish = useSend.getState();
-    const { name } = history.present;
-    const called = wish.colourway === '' ? name : `${name} ${wish.colourway}`;
-    await takeFile(addressOf(id, wish, history.present), fileName(called, endingOf(wish.file)), told);
+    await takeFile(addressOf(state, wish, stored), savedName(wish, stored), told);
   } catch (error) {
     toast.error(error instanceof CoreError ? errorSentence(error) : (error as Error).message);
   } finally {

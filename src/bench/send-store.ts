@@ -1,8 +1,16 @@
 import { create } from 'zustand';
 import type { Mixing } from '../core/colour/mixing.ts';
+import { pitchOf } from '../core/design/compile-design.ts';
 import { type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
-import type { Rectangle } from '../core/exact/vector.ts';
-import { type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
+import { fileNameOf } from '../core/formats/file-name.ts';
+import {
+  type PictureOrder,
+  type PictureScale,
+  parsePerStep,
+  pixelSize,
+  type SheetFacts,
+} from '../core/formats/picture-order.ts';
+import { parseRepeats, parseSheet, type Sheet } from '../core/formats/sheet.ts';
 import type { Drawn } from '../core/paint/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { type Attempt, attempt } from '../wording/attempt.ts';
@@ -25,10 +33,13 @@ export type SendFile = (typeof SEND_FILES)[number];
 /** What is to be sent, as it was typed; it belongs to the bench, not to the design. */
 export interface SendWish {
   readonly file: SendFile;
-  readonly what: 'tile' | 'sheet';
+  readonly what: 'tile' | 'repeats' | 'size';
   readonly scale: 'thread' | 'dpi';
   readonly perThread: string;
   readonly size: string;
+  /** Repeats across and down of a sheet. */
+  readonly across: string;
+  readonly down: string;
   /** How far faces run under their neighbours in an SVG; empty: as far as does no harm. */
   readonly underlap: string;
   /** How the threads of woven cloth look in a PNG. */
@@ -45,27 +56,60 @@ export const useSend = create<SendWish>(() => ({
   scale: 'dpi',
   perThread: '4',
   size: '300 x 300 mm',
+  across: '2',
+  down: '2',
   underlap: '',
   drawn: 'flat',
   mixing: 'light',
   colourway: '',
 }));
 
+/** What comes of the wish, as the preview found it; undefined while it is not known. */
+export const useSendOrder = create<{ readonly ordered: SendOrder | undefined }>(() => ({
+  ordered: undefined,
+}));
+
+/** Whole pixels of a picture, and what its sheet holds. */
+export interface SendOrder extends SheetFacts {
+  readonly order: PictureOrder;
+}
+
 /** A wish in numbers, as the painter and the server's addresses take it. */
 export interface SendNumbers {
   readonly scale: PictureScale;
-  readonly sheet: Rectangle | undefined;
+  readonly sheet: Sheet | undefined;
 }
 
 /** Reads a wish; the sentence says what of it is not right. */
 export function readWish(wish: SendWish, design: Design): Attempt<SendNumbers> {
-  const { lay, resolution } = design;
-  return attempt(() => ({
-    scale: byThread(wish, design)
-      ? { perStep: parsePerStep(wish.perThread) }
-      : { dpi: parseResolution(resolution) },
-    sheet: wish.what === 'sheet' ? parseSheet(wish.size, lay.unit) : undefined,
-  }));
+  return attempt(() => {
+    const scale = scaleOf(wish, design);
+    return { scale, sheet: sheetOf(wish, design, scale) };
+  });
+}
+
+/** @throws CoreError of the parts */
+export function scaleOf(wish: SendWish, design: Design): PictureScale {
+  return byThread(wish, design)
+    ? { perStep: parsePerStep(wish.perThread) }
+    : { dpi: parseResolution(design.resolution) };
+}
+
+function sheetOf(wish: SendWish, design: Design, scale: PictureScale): Sheet | undefined {
+  switch (wish.what) {
+    case 'tile':
+      return undefined;
+    case 'repeats':
+      return parseRepeats(repeatsText(wish));
+    case 'size':
+      return parseSheet(wish.size, design.lay.unit, pixelSize(scale, pitchOf(design.lay)));
+    default:
+      return wish.what satisfies never;
+  }
+}
+
+function repeatsText({ across, down }: SendWish): string {
+  return `${across} x ${down}`;
 }
 
 /** The name that the server has for a kind of file. */
@@ -83,9 +127,15 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   texture: 'texture.png',
 };
 
-/** Address of the file that a wish asks for. */
-export function addressOf(id: string, wish: SendWish, design: Design): string {
-  const query = new URLSearchParams({ save: '' });
+/** A version of a design as the server has it. */
+interface Stored {
+  readonly id: string;
+  readonly version: number;
+}
+
+/** Address of the file that a wish asks for, of the version that is meant. */
+export function addressOf({ id, version }: Stored, wish: SendWish, design: Design): string {
+  const query = new URLSearchParams({ save: '', v: String(version) });
   if (wish.file === 'png') {
     if (byThread(wish, design)) query.set('perThread', wish.perThread);
     else query.set('dpi', design.resolution);
@@ -95,7 +145,8 @@ export function addressOf(id: string, wish: SendWish, design: Design): string {
   if (wish.file === 'paper' || wish.file === 'texture') query.set('perThread', wish.perThread);
   if (wish.file === 'svg' && wish.underlap !== '') query.set('underlap', wish.underlap);
   if (wish.colourway !== '') query.set('colourway', wish.colourway);
-  if (wish.what === 'sheet' && isPicture(wish.file)) query.set('size', wish.size);
+  if (wish.what === 'repeats' && isPicture(wish.file)) query.set('repeats', repeatsText(wish));
+  if (wish.what === 'size' && isPicture(wish.file)) query.set('size', wish.size);
   return `/api/designs/${id}/files/${FILE_NAMES[wish.file]}?${query}`;
 }
 
@@ -114,9 +165,9 @@ export function isStructure(file: SendFile): boolean {
   return file === 'draft' || file === 'squares' || file === 'paper' || file === 'texture';
 }
 
-/** Ending of a file's name. */
-export function endingOf(file: SendFile): string {
-  return FILE_NAMES[file].split('.')[1]!;
+/** Name of the file that a wish asks for, as it is saved. */
+export function savedName({ file, colourway, what }: SendWish, { name }: Design): string {
+  return fileNameOf({ name, file: FILE_NAMES[file], colourway, sheet: isPicture(file) && what !== 'tile' });
 }
 
 export function isPicture(file: SendFile): boolean {

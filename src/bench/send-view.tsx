@@ -1,9 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { inColourway } from '../core/design/colourway.ts';
-import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import type { Rational } from '../core/exact/rational.ts';
-import { nearSize, repeatSize } from '../core/repeat/repeat-unit.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
 import { lengthText } from '../wording/measures.ts';
 import { useDesign } from './bench-store.ts';
@@ -61,7 +59,7 @@ function PictureView({ view }: { view: Size }) {
   const preview = useSendPreview(ask);
   if (preview === undefined) return null;
   if ('problem' in preview) return <p className="p-10 text-center text-madder">{preview.problem}</p>;
-  return <Measured preview={preview} pixelRatio={pixelRatio} sheet={ask?.numbers.sheet} />;
+  return <Measured preview={preview} pixelRatio={pixelRatio} />;
 }
 
 /** A colourway that was chosen and is there no more leaves the design as it is. */
@@ -72,19 +70,17 @@ function knownColourway({ colourways }: Design, name: string): string {
 interface MeasuredProps {
   readonly preview: SendPreview;
   readonly pixelRatio: number;
-  readonly sheet: { readonly width: Rational; readonly height: Rational } | undefined;
 }
 
-function Measured({ preview, pixelRatio, sheet }: MeasuredProps) {
-  const { order, scale } = preview;
+function Measured({ preview, pixelRatio }: MeasuredProps) {
+  const { ordered, scale } = preview;
+  const { order, size } = ordered;
   const design = useDesign();
   const { lay } = design;
   const { file } = useSend();
-  const size = useMemo(() => repeatSize(compile(design)), [design]);
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => drawSheet(canvas.current!, preview), [preview]);
   const [width, height] = [(order.width * scale) / pixelRatio, (order.height * scale) / pixelRatio];
-  const true_ = sheet ?? nearSize(size!);
   const measure = (pixels: number, length: Rational) =>
     `${file === 'png' ? `${pixels} px · ` : ''}${lengthText(length, lay.unit)} ${lay.unit}`;
   return (
@@ -97,10 +93,10 @@ function Measured({ preview, pixelRatio, sheet }: MeasuredProps) {
           className="block h-full w-full bg-paper shadow-[0_4px_18px_rgb(32_41_43/0.25)]"
         />
         <span className="numbers -top-7 absolute inset-x-0 text-center">
-          {measure(order.width, true_.width)}
+          {measure(order.width, size.width)}
         </span>
         <span className="numbers -left-7 absolute top-1/2 -translate-x-1/2 -translate-y-1/2 -rotate-90 whitespace-nowrap">
-          {measure(order.height, true_.height)}
+          {measure(order.height, size.height)}
         </span>
       </div>
     </div>
@@ -108,17 +104,17 @@ function Measured({ preview, pixelRatio, sheet }: MeasuredProps) {
 }
 
 /** Fills the sheet with the painted repeat, stretched by less than a pixel to its exact share. */
-function drawSheet(canvas: HTMLCanvasElement, { order, scale, tile }: SendPreview): void {
+function drawSheet(canvas: HTMLCanvasElement, { ordered: { order }, scale, tile }: SendPreview): void {
   canvas.width = Math.max(1, Math.round(order.width * scale));
   canvas.height = Math.max(1, Math.round(order.height * scale));
   const context = canvas.getContext('2d')!;
   const pattern = context.createPattern(tile, 'repeat')!;
   pattern.setTransform(
     new DOMMatrix([
-      (order.tile.width * scale) / tile.width,
+      (order.tile.width * scale) / order.block.across / tile.width,
       0,
       0,
-      (order.tile.height * scale) / tile.height,
+      (order.tile.height * scale) / order.block.down / tile.height,
       0,
       0,
     ]),

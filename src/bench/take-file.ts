@@ -15,7 +15,15 @@ export async function takeFile(address: string, name: string, told: (bytes: numb
   const pieces: Uint8Array<ArrayBuffer>[] = [];
   let bytes = 0;
   const reader = response.body.getReader();
-  for (let next = await reader.read(); !next.done; next = await reader.read()) {
+  const read = () =>
+    reader.read().catch(() => {
+      throw new RequestError(
+        0,
+        'request/broken-off',
+        'The file broke off before it was whole. Send it again.',
+      );
+    });
+  for (let next = await read(); !next.done; next = await read()) {
     pieces.push(next.value);
     bytes += next.value.length;
     told(bytes);
@@ -34,10 +42,4 @@ function download(name: string, content: Blob): void {
   link.download = name;
   link.click();
   setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
-}
-
-/** A file's name from a design's: without what file systems refuse. */
-export function fileName(name: string, ending: string): string {
-  const plain = [...name].map((sign) => (/[\\/:*?"<>|]/.test(sign) || sign < ' ' ? '-' : sign)).join('');
-  return `${plain}.${ending}`;
 }

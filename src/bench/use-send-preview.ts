@@ -1,17 +1,16 @@
 import { releaseProxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Design } from '../core/design/design-schema.ts';
-import type { PictureOrder } from '../core/formats/picture-order.ts';
 import { type Drawn, threadLook } from '../core/paint/thread-light.ts';
 import { NO_MARKS } from '../core/thread/mark-cells.ts';
 import { latest } from '../kit/latest.ts';
 import { openClothWorker } from '../workers/open-worker.ts';
 import type { Size } from './cloth-camera.ts';
-import type { SendNumbers } from './send-store.ts';
+import { type SendNumbers, type SendOrder, useSendOrder } from './send-store.ts';
 
 /** A picture that is to be sent, at a size that fits the view. */
 export interface SendPreview {
-  readonly order: PictureOrder;
+  readonly ordered: SendOrder;
   /** Device pixels on the screen for one of the picture's. */
   readonly scale: number;
   /** One repeat, painted at about that scale. */
@@ -38,11 +37,11 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
     const paint = async ({ design, numbers, drawn, room }: Ask) => {
       const ordered = await worker.order(design, numbers.scale, numbers.sheet);
       if ('problem' in ordered) return ordered;
-      const order = ordered.value;
+      const { order } = ordered.value;
       const scale = fitScale(order, room);
       const tile = {
-        width: Math.max(1, Math.round(order.tile.width * scale)),
-        height: Math.max(1, Math.round(order.tile.height * scale)),
+        width: Math.max(1, Math.round((order.tile.width * scale) / order.block.across)),
+        height: Math.max(1, Math.round((order.tile.height * scale) / order.block.down)),
       };
       const answer = await worker.paint({
         design,
@@ -55,15 +54,17 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
         y: 0,
         ...tile,
       });
-      return 'problem' in answer ? answer : { order, scale, tile: answer.value };
+      return 'problem' in answer ? answer : { ordered: ordered.value, scale, tile: answer.value };
     };
     request.current = latest(
       paint,
-      (result) =>
+      (result) => {
+        useSendOrder.setState({ ordered: 'ordered' in result ? result.ordered : undefined });
         setPreview((old) => {
           if (old !== undefined && 'tile' in old) old.tile.close();
           return result;
-        }),
+        });
+      },
       (error) => {
         console.error(error);
         setPreview({ problem: 'The picture could not be painted here; it can still be sent.' });

@@ -1,14 +1,16 @@
 import { compile } from '../core/design/compile-design.ts';
-import { type Design, isPlaid } from '../core/design/design-schema.ts';
+import { type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
 import { designToCsv } from '../core/design/exchange/counts-csv.ts';
 import { designToText } from '../core/design/exchange/counts-text.ts';
+import { lossesOf } from '../core/design/exchange/losses.ts';
 import { designFromFile, fileKind } from '../core/design/exchange/read-file.ts';
 import { parseDensityPair } from '../core/design/exchange/text-parts.ts';
 import { designToWif } from '../core/design/exchange/wif-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
-import { parseWeave } from '../core/thread/weaves/weave-text.ts';
-import { EXIT, readDesignFile, readText, writeText } from './run.ts';
+import { formatWeave, parseWeave } from '../core/thread/weaves/weave-text.ts';
+import { lossSentence } from '../wording/loss-words.ts';
+import { EXIT, readDesignFile, readText, tell, writeText } from './run.ts';
 
 export interface ImportOptions {
   readonly output?: string;
@@ -32,6 +34,7 @@ export function importCommand(path: string, options: ImportOptions): number {
   });
   compile(changed);
   writeText(options.output, writeDesignText(changed));
+  if (fileKind(path) !== 'json') tell(takenSentence(changed, options));
   return EXIT.fine;
 }
 
@@ -40,7 +43,19 @@ export function exportCommand(path: string, options: { output?: string; to?: str
   const design = readDesignFile(path);
   const kind = fileKind(options.to === undefined ? (options.output ?? 'counts.txt') : `counts.${options.to}`);
   writeText(options.output, WRITERS[kind](design));
+  tell(lossSentence(lossesOf(design, kind)));
   return EXIT.fine;
+}
+
+/** What the file said nothing of, and what was taken for it. */
+function takenSentence(design: Design, { weave, density }: ImportOptions): string {
+  const { lay, resolution } = design;
+  const words = [
+    ...(isWoven(design) && weave === undefined ? [`weave ${formatWeave(design.construction.weave)}`] : []),
+    ...(density === undefined ? [`density ${lay.ends} x ${lay.picks} / ${lay.per}`] : []),
+    `${resolution} dpi`,
+  ];
+  return `Read with ${words.join(', ')}.`;
 }
 
 const WRITERS: Readonly<Record<ReturnType<typeof fileKind>, (design: Design) => string>> = {

@@ -143,7 +143,8 @@ program
   .requiredOption('-o, --output <file>', 'picture to write, .png or .svg')
   .addOption(new Option('--per-thread <pixels>', 'whole pixels a thread').conflicts('dpi'))
   .option('--dpi <dpi>', 'pixels per inch at true size')
-  .option('--size <size>', 'a sheet of repeats, such as 12inx12in')
+  .addOption(new Option('--size <size>', 'a sheet of that size, such as 12inx12in').conflicts('repeats'))
+  .option('--repeats <count>', 'a sheet of so many repeats, such as 3x2')
   .option('--drawn <look>', 'flat, threads or finished; flat when left out')
   .option('--colourway <name>', 'in the colours of that colourway')
   .addOption(

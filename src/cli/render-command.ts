@@ -4,12 +4,19 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { Mixing } from '../core/colour/mixing.ts';
 import { inColourway } from '../core/design/colourway.ts';
-import { compile } from '../core/design/compile-design.ts';
+import { compile, pitchOf } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../core/error.ts';
 import type { Rational } from '../core/exact/rational.ts';
-import { orderPicture, type PictureScale, parsePerStep, parseSheet } from '../core/formats/picture-order.ts';
+import {
+  orderPicture,
+  type PictureScale,
+  parsePerStep,
+  pixelSize,
+  sizeOfSheet,
+} from '../core/formats/picture-order.ts';
+import { parseRepeats, parseSheet, type Sheet } from '../core/formats/sheet.ts';
 import { unitToPng } from '../core/formats/unit-png.ts';
 import { unitToSvg } from '../core/formats/unit-svg.ts';
 import { parseDrawn, threadLook } from '../core/paint/thread-light.ts';
@@ -22,6 +29,7 @@ export interface RenderOptions {
   readonly perThread?: string;
   readonly dpi?: string;
   readonly size?: string;
+  readonly repeats?: string;
   readonly colourway?: string;
   readonly drawn?: string;
   readonly underlap?: string;
@@ -32,17 +40,28 @@ export interface RenderOptions {
 export async function renderCommand(path: string, options: RenderOptions): Promise<number> {
   const design = inColourway(readDesignFile(path), options.colourway);
   const unit = compile(design);
-  const sheet = options.size === undefined ? undefined : parseSheet(options.size, design.lay.unit);
+  const scale = scaleOf(design, options);
+  const sheet = sheetOf(design, options);
   if (/\.svg$/i.test(options.output)) {
-    writeText(options.output, unitToSvg(unit, design.name, { sheet, underlap: underlapOf(options) }));
+    writeText(
+      options.output,
+      unitToSvg(unit, design.name, { sheet: sizeOfSheet(unit, sheet), underlap: underlapOf(options) }),
+    );
   } else if (/\.png$/i.test(options.output)) {
-    const order = orderPicture(unit, scaleOf(design, options), sheet);
+    const order = orderPicture(unit, scale, sheet);
     const look = threadLook(parseDrawn(options.drawn ?? 'flat')) ?? 'flat';
     await writeStream(options.output, unitToPng(unit, order, nodeCompressor, look, options.mixing));
   } else {
     throw new CoreError('file/kind', { name: options.output, kinds: ['png', 'svg'] });
   }
   return EXIT.fine;
+}
+
+function sheetOf(design: Design, options: RenderOptions): Sheet | undefined {
+  const { size, repeats } = options;
+  if (repeats !== undefined) return parseRepeats(repeats);
+  if (size === undefined) return undefined;
+  return parseSheet(size, design.lay.unit, pixelSize(scaleOf(design, options), pitchOf(design.lay)));
 }
 
 function underlapOf({ underlap }: RenderOptions): Rational | undefined {

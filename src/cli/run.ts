@@ -36,6 +36,11 @@ export function readText(path: string): string {
   return decodeText(readFileSync(path));
 }
 
+/** Says something beside the result, on the error output; nothing where there is nothing to say. */
+export function tell(sentence: string): void {
+  if (sentence !== '') process.stderr.write(`vetro: ${sentence}\n`);
+}
+
 /** Writes text to a file, or to standard output when no file is named. */
 export function writeText(path: string | undefined, text: string): void {
   if (path === undefined) {

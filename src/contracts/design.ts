@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { cleanText } from '../core/formats/clean-text.ts';
 
 /** A new design; the document is read and migrated by the core. */
 export const createRequest = z.strictObject({ document: z.unknown(), rangeId: z.string().optional() });
@@ -7,8 +8,8 @@ export const createRequest = z.strictObject({ document: z.unknown(), rangeId: z.
 export const saveRequest = z.strictObject({ version: z.int().min(1), document: z.unknown() });
 export type SaveRequest = z.infer<typeof saveRequest>;
 
-export const renameRequest = z.strictObject({ name: z.string().trim().min(1).max(120) });
-export const moveRequest = z.strictObject({ range: z.string().trim().max(120) });
+export const renameRequest = z.strictObject({ name: z.string().overwrite(cleanText).trim().min(1).max(120) });
+export const moveRequest = z.strictObject({ range: z.string().overwrite(cleanText).trim().max(120) });
 
 /** What a design looks like on the wire. */
 export const storedDesign = z.object({

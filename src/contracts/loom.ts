@@ -1,14 +1,14 @@
 import { z } from 'zod';
 
-/** Port on which the stand-in listens when nothing else is said. */
+/** Port of the loom when nothing else is said; VETRO_LOOM_PORT names another. */
 export const LOOM_PORT = 4600;
 
 /** What the weaver asks for: throw the pick, go to another, or only look. */
 export const loomRequest = z.strictObject({
-  port: z.int().min(1).max(65_535),
   action: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('look') }),
-    z.strictObject({ kind: z.literal('throw') }),
+    /** The pick that the weaver sees as next: it is thrown once, however often it is asked for. */
+    z.strictObject({ kind: z.literal('throw'), pick: z.int().min(0).max(100_000_000) }),
     z.strictObject({ kind: z.literal('go'), pick: z.int().min(0).max(100_000_000) }),
   ]),
 });
@@ -27,5 +27,7 @@ export const loomView = z.object({
   after: z.object({ name: z.string(), hex: z.string() }),
   /** Shafts that the loom said it raised, when a pick was thrown now. */
   raised: z.array(z.int()).nullable(),
+  /** Port at which the loom is asked. */
+  port: z.int(),
 });
 export type LoomView = z.infer<typeof loomView>;

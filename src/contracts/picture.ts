@@ -1,5 +1,8 @@
 import { z } from 'zod';
 
+/** Largest file that is read, in bytes. */
+export const MAX_PICTURE_BYTES = 200_000_000;
+
 /** What was done to a picture, worth telling. */
 export const PICTURE_NOTES = ['turned', 'first-of-many', 'laid-on-white'] as const;
 

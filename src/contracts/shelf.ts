@@ -7,7 +7,8 @@ export const summarySchema = z.object({
   number: z.string(),
   kind: z.enum(['stripe', 'plaid', 'weave', 'tiling']),
   version: z.int(),
-  verdict: z.enum(['Exact', 'Fitted', 'Open']),
+  /** Checking: its check goes on. Unchecked: it was stopped, since it took too long or too much memory. */
+  verdict: z.enum(['Exact', 'Fitted', 'Open', 'Checking', 'Unchecked']),
   /** One repeat in words; empty when there is none. */
   size: z.string(),
   /** Its area in square millimetres. */
@@ -21,5 +22,10 @@ export type Summary = z.infer<typeof summarySchema>;
 export const rangeSchema = z.object({ id: z.string(), name: z.string(), designs: z.array(summarySchema) });
 export type Range = z.infer<typeof rangeSchema>;
 
-export const shelfSchema = z.object({ title: z.string(), ranges: z.array(rangeSchema) });
+export const shelfSchema = z.object({
+  title: z.string(),
+  ranges: z.array(rangeSchema),
+  /** Designs that are stored but cannot be read. */
+  unreadable: z.int(),
+});
 export type Shelf = z.infer<typeof shelfSchema>;

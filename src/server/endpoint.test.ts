@@ -4,7 +4,7 @@ import { problemSchema } from '../contracts/design.ts';
 import { CoreError } from '../core/error.ts';
 import { endpoint, MAX_BODY, otherMethods } from './endpoint.ts';
 
-vi.mock('./db/shared-database.ts', () => ({ sharedDatabase: () => Promise.resolve({}) }));
+vi.mock('./shared-store.ts', () => ({ sharedStore: () => Promise.resolve({ db: {}, prover: {} }) }));
 
 const BODY = z.strictObject({ count: z.int().min(1) });
 const ECHO = endpoint({ body: BODY, run: ({ body }) => Promise.resolve({ got: body.count }) });
@@ -39,12 +39,7 @@ describe('endpoint', () => {
     ['a field too many', post('{"count":1,"x":1}'), 400, 'request/field'],
     ['another type', post('{"count":1}', { 'content-type': 'text/plain' }), 415, 'request/type'],
     ['a body over the limit', post(`"${'x'.repeat(MAX_BODY)}"`), 413, 'request/too-large'],
-    [
-      'another site',
-      post('{"count":1}', { 'content-type': 'application/json', 'sec-fetch-site': 'cross-site' }),
-      403,
-      'request/foreign',
-    ],
+    ['what is nested too deep', post(`${'['.repeat(100)}1${']'.repeat(100)}`), 400, 'request/deep'],
   ])('refuses %s', async (_, request, status, code) => {
     const answer = await call(ECHO, request);
     expect(answer.status).toBe(status);

@@ -4,15 +4,18 @@ import type { APIRoute } from 'astro';
 import type { Kysely } from 'kysely';
 import type { z } from 'zod';
 import { CoreError } from '../core/error.ts';
+import { isDeep, MAX_DEPTH } from '../core/formats/json-depth.ts';
 import type { Database } from './db/schema.ts';
-import { sharedDatabase } from './db/shared-database.ts';
 import { problemResponse } from './problem.ts';
+import { sharedStore } from './shared-store.ts';
+import type { Store } from './store.ts';
 
 /** Largest body that is taken, in bytes. */
 export const MAX_BODY = 4_000_000;
 
 export interface Input<Body> {
   readonly db: Kysely<Database>;
+  readonly store: Store;
   readonly params: Readonly<Record<string, string | undefined>>;
   readonly query: URLSearchParams;
   readonly body: Body;
@@ -29,15 +32,14 @@ interface Endpoint<Body> {
 export function endpoint<Body = undefined>({ body, run }: Endpoint<Body>): APIRoute {
   return async ({ request, params, url }) => {
     try {
-      refuseForeign(request);
       const parsed = body === undefined ? (undefined as Body) : parseBody(body, await readBody(request));
-      const db = await sharedDatabase();
+      const store = await sharedStore();
       const now = new Date().toISOString();
-      const result = await run({ db, params, query: url.searchParams, body: parsed, now });
+      const result = await run({ db: store.db, store, params, query: url.searchParams, body: parsed, now });
       if (result instanceof Response) return result;
       return Response.json(result ?? null, { headers: { 'cache-control': 'no-store' } });
     } catch (error) {
-      return problemResponse(error);
+      return endOf(request, error);
     }
   };
 }
@@ -49,24 +51,23 @@ export function binaryEndpoint({
 }: {
   /** Largest body that is taken, in bytes. */
   readonly most: number;
-  readonly run: (bytes: Uint8Array) => Promise<Response>;
+  /** Reads the bytes when it is ready for them. */
+  readonly run: (take: () => Promise<Uint8Array<ArrayBuffer>>) => Promise<Response>;
 }): APIRoute {
   return async ({ request }) => {
     try {
-      refuseForeign(request);
       refuseType(request, 'application/octet-stream');
-      return await run(await readBytes(request, most));
+      return await run(() => readBytes(request, most));
     } catch (error) {
-      return problemResponse(error);
+      return endOf(request, error);
     }
   };
 }
 
-/** Another site's page may read nothing here and must not write either. Source: W3C Fetch Metadata, Sec-Fetch-Site. */
-function refuseForeign({ method, headers }: Request): void {
-  const site = headers.get('sec-fetch-site');
-  if (method !== 'GET' && (site === 'cross-site' || site === 'same-site'))
-    throw new CoreError('request/foreign');
+/** A problem as an answer; whoever broke off hears nothing, and the log neither. */
+function endOf(request: Request, error: unknown): Response {
+  const gone = request.signal.aborted || (error as { code?: unknown }).code === 'ECONNRESET';
+  return gone && !(error instanceof CoreError) ? new Response(null, { status: 499 }) : problemResponse(error);
 }
 
 /** The answer to every method that an address does not know. */
@@ -79,15 +80,17 @@ function refuseType(request: Request, type: string): void {
 
 async function readBody(request: Request): Promise<unknown> {
   refuseType(request, 'application/json');
-  const bytes = await readBytes(request, MAX_BODY);
+  const text = new TextDecoder().decode(await readBytes(request, MAX_BODY));
+  if (isDeep(text)) throw new CoreError('request/deep', { most: MAX_DEPTH });
   try {
-    return JSON.parse(bytes.toString('utf8'));
+    return JSON.parse(text);
   } catch {
     throw new CoreError('request/json');
   }
 }
 
-async function readBytes(request: Request, most: number): Promise<Buffer> {
+/** The body in memory of its own. */
+async function readBytes(request: Request, most: number): Promise<Uint8Array<ArrayBuffer>> {
   const tooLarge = new CoreError('request/too-large', { most });
   if (Number(request.headers.get('content-length')) > most) throw tooLarge;
   const pieces: Uint8Array[] = [];
@@ -98,7 +101,13 @@ async function readBytes(request: Request, most: number): Promise<Buffer> {
     if (size > most) throw tooLarge;
     pieces.push(piece);
   }
-  return Buffer.concat(pieces);
+  const bytes = new Uint8Array(size);
+  let at = 0;
+  for (const piece of pieces) {
+    bytes.set(piece, at);
+    at += piece.length;
+  }
+  return bytes;
 }
 
 function parseBody<Body>(schema: z.ZodType<Body>, body: unknown): Body {

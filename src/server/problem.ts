@@ -1,6 +1,7 @@
 import type { Problem } from '../contracts/design.ts';
 import { CoreError, type Facts } from '../core/error.ts';
 import { sentenceFor } from '../wording/sentences.ts';
+import { databaseTrouble } from './db/database-trouble.ts';
 
 /** Statuses other than 422 for wrong data. */
 const STATUS: Readonly<Record<string, number>> = {
@@ -12,14 +13,27 @@ const STATUS: Readonly<Record<string, number>> = {
   'request/json': 400,
   'request/field': 400,
   'request/foreign': 403,
+  'request/deep': 400,
+  'request/passphrase': 401,
+  'request/host': 421,
   'request/method': 405,
   'request/type': 415,
   'database/not-one': 503,
   'database/unusable': 503,
+  'database/foreign': 503,
+  'database/broken': 503,
+  'database/newer': 503,
+  'database/locked': 503,
+  'database/full': 507,
+  'database/read-only': 507,
+  'server/busy': 503,
+  'server/too-long': 503,
+  'server/too-much': 503,
 };
 
 /** An error as a page shows it. */
-export function troubleFor(error: unknown): { sentence: string; status: number } {
+export function troubleFor(thrown: unknown): { sentence: string; status: number } {
+  const error = databaseTrouble(thrown) ?? thrown;
   if (error instanceof CoreError) {
     return { sentence: sentenceFor(error.code, error.facts), status: statusOf(error) };
   }
@@ -28,11 +42,12 @@ export function troubleFor(error: unknown): { sentence: string; status: number }
 }
 
 function statusOf({ code }: CoreError): number {
-  return STATUS[code] ?? 422;
+  return Object.hasOwn(STATUS, code) ? STATUS[code]! : 422;
 }
 
 /** An error as RFC 9457 problem details; one of our own is logged and told without its secrets. */
-export function problemResponse(error: unknown): Response {
+export function problemResponse(thrown: unknown): Response {
+  const error = databaseTrouble(thrown) ?? thrown;
   if (error instanceof CoreError) return answer(statusOf(error), error.code, error.facts);
   console.error(error);
   return answer(500, 'server/fault', {});

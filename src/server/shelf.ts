@@ -1,12 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { Kysely } from 'kysely';
+import type { SaveRequest } from '../contracts/design.ts';
 import type { Shelf } from '../contracts/shelf.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import {
   findDesign,
   insertDesign,
   listDesigns,
+  listUnproven,
   nextNumber,
+  recordProven,
   type Saved,
   type StoredDesign,
   updateDesign,
@@ -14,10 +17,11 @@ import {
 import { ensureRange, listRanges, placeInRange, rangeOf } from './db/range-table.ts';
 import type { Database } from './db/schema.ts';
 import { readSetting } from './db/setting-table.ts';
+import type { Store } from './store.ts';
 
 /** Everything that hangs on the shelf; designs in no range come last, in one without a name. */
 export async function readShelf(db: Kysely<Database>): Promise<Shelf> {
-  const designs = await listDesigns(db);
+  const { designs, unreadable } = await listDesigns(db);
   const byId = new Map(designs.map((design) => [design.id, design]));
   const ranges = (await listRanges(db)).map((range) => ({
     ...range,
@@ -31,6 +35,7 @@ export async function readShelf(db: Kysely<Database>): Promise<Shelf> {
       ...ranges.filter((range) => range.designs.length > 0),
       { id: '', name: '', designs: loose },
     ].filter((range) => range.designs.length > 0),
+    unreadable,
   };
 }
 
@@ -42,39 +47,72 @@ export async function openStored(
   return { ...(await findDesign(db, id)), range: await rangeOf(db, id) };
 }
 
-/** Adds a design; one without a number gets the next one. */
+/** Adds a design, in a range if one is named; one without a number gets the next one. @throws CoreError "range/missing" */
 export async function addDesign(
-  db: Kysely<Database>,
+  store: Store,
   { design, rangeId, now }: { design: Design; rangeId?: string | undefined; now: string },
 ): Promise<Saved> {
-  const prefix = (await readSetting(db, 'number-prefix')) ?? 'V';
-  const number = design.number === '' ? await nextNumber(db, prefix) : design.number;
-  const saved = await insertDesign(db, { id: randomUUID(), design: { ...design, number }, now });
-  if (rangeId !== undefined) await placeInRange(db, saved.id, rangeId);
+  const { db, prover } = store;
+  const id = randomUUID();
+  const proven = await prover.soon(id, design);
+  // The number is looked for and taken in one transaction, so that nobody else takes it in between.
+  const { saved, numbered } = await db.transaction().execute(async (within) => {
+    const prefix = (await readSetting(within, 'number-prefix')) ?? 'V';
+    const number = design.number === '' ? await nextNumber(within, prefix) : design.number;
+    const numbered = { ...design, number };
+    const saved = await insertDesign(within, { id, design: numbered, proven, now });
+    if (rangeId !== undefined) await placeInRange(within, id, rangeId);
+    return { saved, numbered };
+  });
+  if (proven === undefined) recordLater(store, numbered, saved);
   return saved;
+}
+
+/** Writes a design over the version that it is based on. @throws CoreError as `updateDesign` */
+export async function saveDesign(
+  store: Store,
+  { id, version, design, now }: { id: string; design: Design; now: string } & Pick<SaveRequest, 'version'>,
+): Promise<Saved> {
+  const proven = await store.prover.soon(id, design);
+  const saved = await updateDesign(store.db, { id, version, design, proven, now });
+  if (proven === undefined) recordLater(store, design, saved);
+  return saved;
+}
+
+/** Writes what is proven of a design when its check has ended. */
+function recordLater({ db, prover }: Store, design: Design, { id, version }: Saved): void {
+  prover
+    .atLast(id, design)
+    .then((proven) => proven && recordProven(db, { id, version, design, proven }))
+    .catch(console.error);
+}
+
+/** Goes on with the checks that had not ended when Vetro did. */
+export async function proveUnproven(store: Store): Promise<void> {
+  for (const id of await listUnproven(store.db)) {
+    const found = await findDesign(store.db, id).catch(() => undefined);
+    if (found !== undefined) recordLater(store, found.document, found);
+  }
 }
 
 /** Adds a copy of a design beside it, with a number of its own. */
-export async function copyDesign(db: Kysely<Database>, id: string, now: string): Promise<Saved> {
-  const { document } = await findDesign(db, id);
-  const name = `${document.name} copy`.slice(0, 120);
-  const saved = await addDesign(db, { design: { ...document, name, number: '' }, now });
-  await moveDesign(db, saved.id, await rangeOf(db, id));
+export async function copyDesign(store: Store, id: string, now: string): Promise<Saved> {
+  const { document } = await findDesign(store.db, id);
+  const name = `${[...document.name].slice(0, 115).join('')} copy`;
+  const saved = await addDesign(store, { design: { ...document, name, number: '' }, now });
+  await moveDesign(store.db, saved.id, await rangeOf(store.db, id));
   return saved;
 }
 
-export async function renameDesign(
-  db: Kysely<Database>,
-  id: string,
-  name: string,
-  now: string,
-): Promise<Saved> {
-  const { version, document } = await findDesign(db, id);
-  return updateDesign(db, { id, version, design: { ...document, name }, now });
+export async function renameDesign(store: Store, id: string, name: string, now: string): Promise<Saved> {
+  const { version, document } = await findDesign(store.db, id);
+  return saveDesign(store, { id, version, design: { ...document, name }, now });
 }
 
 /** Hangs a design in the range of that name, made when there is none; an empty name is no range. */
 export async function moveDesign(db: Kysely<Database>, id: string, range: string): Promise<void> {
-  await findDesign(db, id);
-  await placeInRange(db, id, range === '' ? undefined : await ensureRange(db, range, randomUUID()));
+  await db.transaction().execute(async (within) => {
+    await findDesign(within, id);
+    await placeInRange(within, id, range === '' ? undefined : await ensureRange(within, range, randomUUID()));
+  });
 }

@@ -30,6 +30,7 @@ const SHELF: Shelf = {
     },
     { id: '', name: '', designs: [design('Blind', { kind: 'stripe', search: 'slate water' })] },
   ],
+  unreadable: 0,
 };
 
 function names(view: Partial<Parameters<typeof hang>[1]>): string[] {

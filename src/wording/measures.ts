@@ -1,5 +1,6 @@
 import { multiply, ONE, type Rational, rational, toDecimal } from '../core/exact/rational.ts';
 import { isRational, nearFraction, type Surd, scaleSurd, surdText } from '../core/exact/surd.ts';
+import type { Rectangle } from '../core/exact/vector.ts';
 import type { TrueSize } from '../core/repeat/repeat-unit.ts';
 import { fromMillimetres, type LengthUnit } from '../core/units/length.ts';
 
@@ -15,6 +16,11 @@ export function lengthText(millimetres: Rational, unit: LengthUnit): string {
 export function sizeText({ width, height }: TrueSize, unit: LengthUnit): string {
   const about = isRational(width) && isRational(height) ? '' : '≈ ';
   return `${about}${sideText(width, unit)} × ${sideText(height, unit)} ${unit}`;
+}
+
+/** A size of fractions in `unit`: "300 × 200 mm". */
+export function rectangleText({ width, height }: Rectangle, unit: LengthUnit): string {
+  return `${lengthText(width, unit)} × ${lengthText(height, unit)} ${unit}`;
 }
 
 /** A size in `unit` to a tenth of a millimetre or so, where there is little room: "17.4 × 12.2 mm". */

@@ -96,7 +96,9 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `This structure needs ${shafts} shafts; a draft has at most ${most}. Make some ends alike.`,
   'paint/drawn': ({ text, known }) => `“${text}” is no way of drawing cloth. There are: ${known}.`,
   'loom/absent': ({ port }) =>
-    `No loom answers at port ${port}. Is it switched on? Without one, “npx vetro loom” starts a stand-in.`,
+    `No loom answers at port ${port}. Is it switched on? Without one, “npx vetro loom” starts a stand-in; VETRO_LOOM_PORT names another port.`,
+  'loom/moved': ({ pick }) =>
+    `Another window has woven on: pick ${pick} is next. Look at the loom before you throw it.`,
   'loom/silent': () => 'The loom did not say that it raised the shafts. The pick counts as not thrown.',
   'loom/lost': () => 'The line to the loom was lost. The pick counts as not thrown; throw it again.',
   'loom/stopped': () => 'The loom is stopped. Start it again, then throw the pick.',
@@ -174,8 +176,9 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
 
   'csv/too-long': ({ length, most }) =>
     `That table is ${length} characters long; at most ${most} are read. A sett is a few hundred rows.`,
+  'csv/width': ({ line }) => `Line ${line}: no width is written.`,
   'csv/columns': ({ found }) =>
-    `The table needs the columns “shade” and “count” in its first line. ${found === '' ? 'It is empty.' : `Found: ${found}.`}`,
+    `The table needs the columns “shade” and “count” (or “width”, for stripes) in its first line. ${found === '' ? 'It is empty.' : `Found: ${found}.`}`,
   'csv/empty': () => 'The table has no rows below its first line.',
   'csv/no-warp': () => 'The table has no warp rows.',
   'csv/shade': ({ line }) => `Line ${line}: no shade is named.`,
@@ -255,7 +258,10 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `That would be ${width} × ${height} pixels; a side may have at most ${most}. Choose a smaller size or resolution.`,
   'send/vanishes': ({ dpi }) =>
     `At ${dpi} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
-  'send/size': ({ text }) => `“${text}” is not a size. Write one such as 12inx12in or 300 x 200 mm.`,
+  'send/size': ({ text }) =>
+    `“${text}” is not a size. Write one such as 12inx12in, 300 x 200 mm, 1.5 m or 1200 x 800 px.`,
+  'send/repeats': ({ text, most }) =>
+    `“${text}” is no number of repeats. Write whole numbers such as 3 x 2, each from 1 to ${most}.`,
   'send/per-thread': ({ text, most }) =>
     `Pixels a thread must be a whole number from 1 to ${most}, got “${text}”.`,
 
@@ -266,11 +272,35 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'request/json': () => 'The request was not JSON.',
   'request/missing': () => 'There is nothing at this address.',
   'request/method': () => 'That cannot be done at this address.',
-  'request/foreign': () => 'Another site’s page cannot change designs.',
+  'request/foreign': () =>
+    'Another site’s page cannot change designs. A program that may sends the header “x-vetro”.',
+  'request/host': ({ host }) =>
+    `Vetro does not answer under the name “${host}”. Use the address that it printed, or allow the name with VETRO_HOSTS.`,
+  'request/passphrase': () => 'Vetro asks for its passphrase first. Open it in a browser and enter it.',
+  'request/deep': ({ most }) => `The request is nested more than ${most} deep; no design is.`,
+  'passphrase/length': ({ least, most }) => `A passphrase has from ${least} to ${most} characters.`,
+  'passphrase/missing': ({ host }) =>
+    `HOST=${host} lets other machines reach Vetro, so it needs a passphrase. Set one with “npx vetro passphrase”, or leave HOST out.`,
+  'server/busy': () => 'Too much is being made at the moment. Nothing is lost; try again in a few seconds.',
+  'server/too-long': ({ seconds }) =>
+    `That was not done after ${seconds} seconds and was stopped. Make it smaller or simpler.`,
+  'server/too-much': () =>
+    'That needs more memory than one piece of work may take. Make it smaller or simpler.',
   'request/type': ({ type }) => `The request must be ${type}.`,
   'server/fault': () => 'Something went wrong in Vetro itself. Your saved designs are safe; try again.',
   'database/not-one': ({ file }) =>
     `“${file}” is not a Vetro database. Move it away, or name another file with VETRO_DATA.`,
+  'database/foreign': ({ file }) =>
+    `“${file}” belongs to another program. Name another file with VETRO_DATA.`,
+  'database/broken': ({ file, reason }) =>
+    `The database “${file}” is damaged (${reason}). Nothing was written. Put a copy of it in its place, or name another file with VETRO_DATA.`,
+  'database/newer': ({ file }) =>
+    `The database “${file}” was made by a newer Vetro. Update Vetro, or name another file with VETRO_DATA.`,
+  'database/full': () =>
+    'The disk is full, so nothing could be written. What was saved before is safe. Make room, then save again.',
+  'database/locked': () => 'The database is in use by another program. Close that, then try again.',
+  'database/read-only': () =>
+    'The database cannot be written: its file or folder is read-only. Allow writing, then save again.',
   'database/unusable': ({ file, reason }) => `The database “${file}” cannot be used: ${reason}.`,
   'request/field': ({ path, problem }) => `“${path}” is not right. ${problem}`.trim(),
 };

@@ -5,8 +5,14 @@ import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { markedUnit } from '../core/design/marked-unit.ts';
 import { toNumber } from '../core/exact/rational.ts';
-import type { Rectangle } from '../core/exact/vector.ts';
-import { orderPicture, type PictureOrder, type PictureScale } from '../core/formats/picture-order.ts';
+import {
+  orderPicture,
+  type PictureOrder,
+  type PictureScale,
+  type SheetFacts,
+  sheetFacts,
+} from '../core/formats/picture-order.ts';
+import type { Sheet } from '../core/formats/sheet.ts';
 import { type Look, paintRows, preparePainting } from '../core/paint/painting.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { proofed } from '../core/repeat/proofed.ts';
@@ -87,8 +93,16 @@ const api = {
   },
 
   /** Whole-pixel sizes of a picture that is to be sent. */
-  order: (design: Design, scale: PictureScale, sheet: Rectangle | undefined): Attempt<PictureOrder> =>
-    attempt(() => orderPicture(unitOf(design), scale, sheet)),
+  order: (
+    design: Design,
+    scale: PictureScale,
+    sheet: Sheet | undefined,
+  ): Attempt<SheetFacts & { readonly order: PictureOrder }> =>
+    attempt(() => {
+      const unit = unitOf(design);
+      const order = orderPicture(unit, scale, sheet);
+      return { order, ...sheetFacts(unit, order, sheet) };
+    }),
 
   check: (design: Design): Attempt<RepeatReport> => attempt(() => checkDesign(design)),
 };

@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import sharp from 'sharp';
+import { LOOM_PORT } from '../../playwright.config.ts';
 import { startStandIn } from '../../src/server/loom/stand-in.ts';
 import { openNew, saved, step, take } from './helpers.ts';
 
@@ -142,12 +143,11 @@ test('a sett that the weave does not fit is told, and offered counts that close 
 test('a design is woven pick by pick, and goes on after an interruption where it stopped', async ({
   page,
 }) => {
-  const loom = await startStandIn({ port: 0, shafts: 8, delay: 5 });
+  const loom = await startStandIn({ port: LOOM_PORT, shafts: 8, delay: 5 });
   await openNew(page, TEXT);
   await step(page, 'Send');
   await page.getByRole('button', { name: 'Weave it on a loom…' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Port of the loom').fill(String(loom.port));
   const toThrow = dialog.getByRole('button', { name: 'Throw this pick' });
   await toThrow.click();
   await expect(dialog.getByText('The loom raised 1, 2.')).toBeVisible();
@@ -162,7 +162,6 @@ test('a design is woven pick by pick, and goes on after an interruption where it
   await page.reload();
   await step(page, 'Send');
   await page.getByRole('button', { name: 'Weave it on a loom…' }).click();
-  await dialog.getByLabel('Port of the loom').fill(String(again.port));
   await expect(dialog.getByText('Pick 3 of 4')).toBeVisible();
   await toThrow.click();
   await expect(dialog.getByText('The loom raised 3, 4.')).toBeVisible();

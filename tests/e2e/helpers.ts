@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Locator, type Page } from '@playwright/test';
 
+/** What a program sends that writes and is no page. */
+export const WRITER = { 'x-vetro': 'test' } as const;
+
 /** Opens a design from the shelf and waits for its cloth. */
 export async function openFromShelf(page: Page, name: string): Promise<void> {
   await page.goto('/');
@@ -16,7 +19,7 @@ export async function clothShown(page: Page): Promise<void> {
 export async function makeDesign(page: Page, text: string): Promise<string> {
   const { designFromText } = await import('../../src/core/design/exchange/counts-text.ts');
   const document = designFromText(text, 'Made for a test');
-  const answer = await page.request.post('/api/designs', { data: { document } });
+  const answer = await page.request.post('/api/designs', { data: { document }, headers: WRITER });
   expect(answer.ok()).toBe(true);
   return ((await answer.json()) as { id: string }).id;
 }

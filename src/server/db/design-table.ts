@@ -1,10 +1,11 @@
 import type { Kysely } from 'kysely';
 import { sql } from 'kysely';
 import { type Summary, summarySchema } from '../../contracts/shelf.ts';
+import { kindOf } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { readDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
-import { summarise } from '../summarise.ts';
+import type { Proven } from '../proving/proven.ts';
 import type { Database } from './schema.ts';
 
 export interface StoredDesign {
@@ -29,8 +30,37 @@ export async function findDesign(db: Kysely<Database>, id: string): Promise<Stor
   return { id, version, updatedAt, document: readDesignText(document) };
 }
 
-/** Every design that is not in the bin, oldest first. */
-export async function listDesigns(db: Kysely<Database>): Promise<readonly Summary[]> {
+/** A design and what is proven of it so far. */
+interface Written {
+  readonly id: string;
+  readonly design: Design;
+  /** Undefined while its check goes on. */
+  readonly proven: Proven | undefined;
+  readonly now: string;
+}
+
+/** The columns that are found from a document whenever it is written. */
+function columnsOf({ design, proven }: Pick<Written, 'design' | 'proven'>) {
+  return {
+    name: design.name,
+    number: design.number,
+    kind: kindOf(design),
+    document: JSON.stringify(design),
+    ...provenColumns(design, proven),
+  };
+}
+
+function provenColumns(design: Design, proven: Proven | undefined) {
+  const { verdict, size, area } = proven ?? { verdict: 'Checking', size: '', area: 0 };
+  const shades = design.shades.map((shade) => shade.name).join(' ');
+  const words = [design.name, design.number, kindOf(design), shades, size, size.replaceAll(' × ', 'x')];
+  return { verdict, size, area, search: words.join(' ').toLowerCase() };
+}
+
+/** Every design that is not in the bin, oldest first, and how many rows could not be read. */
+export async function listDesigns(
+  db: Kysely<Database>,
+): Promise<{ readonly designs: readonly Summary[]; readonly unreadable: number }> {
   const rows = await db
     .selectFrom('design')
     .select(['id', 'name', 'number', 'kind', 'version', 'verdict', 'size', 'area', 'search'])
@@ -39,14 +69,38 @@ export async function listDesigns(db: Kysely<Database>): Promise<readonly Summar
     .orderBy('created_at')
     .orderBy('id')
     .execute();
-  return rows.map((row) => summarySchema.parse(row));
+  const designs = rows.flatMap((row) => summarySchema.safeParse(row).data ?? []);
+  return { designs, unreadable: rows.length - designs.length };
 }
 
-export async function insertDesign(
+/** The designs whose check had not ended when Vetro did. */
+export async function listUnproven(db: Kysely<Database>): Promise<readonly string[]> {
+  const rows = await db
+    .selectFrom('design')
+    .select('id')
+    .where('verdict', '=', 'Checking')
+    .where('deleted_at', 'is', null)
+    .execute();
+  return rows.map(({ id }) => id);
+}
+
+/** Writes what was proven of one version of a design; a newer one is left as it is. */
+export async function recordProven(
   db: Kysely<Database>,
-  { id, design, now }: { id: string; design: Design; now: string },
-): Promise<Saved> {
-  const row = { id, ...summarise(design), created_at: now, updated_at: now };
+  { id, version, design, proven }: { id: string; version: number; design: Design; proven: Proven },
+): Promise<void> {
+  await db
+    .updateTable('design')
+    .set(provenColumns(design, proven))
+    .where('id', '=', id)
+    .where('version', '=', version)
+    .where('verdict', '=', 'Checking')
+    .execute();
+}
+
+export async function insertDesign(db: Kysely<Database>, written: Written): Promise<Saved> {
+  const { id, now } = written;
+  const row = { id, ...columnsOf(written), created_at: now, updated_at: now };
   await db.insertInto('design').values(row).execute();
   return { id, version: 1, updatedAt: now };
 }
@@ -57,11 +111,12 @@ export async function insertDesign(
  */
 export async function updateDesign(
   db: Kysely<Database>,
-  { id, version, design, now }: { id: string; version: number; design: Design; now: string },
+  { version, ...written }: Written & { readonly version: number },
 ): Promise<Saved> {
+  const { id, now } = written;
   const { numUpdatedRows } = await db
     .updateTable('design')
-    .set({ ...summarise(design), version: version + 1, updated_at: now })
+    .set({ ...columnsOf(written), version: version + 1, updated_at: now })
     .where('id', '=', id)
     .where('version', '=', version)
     .where('deleted_at', 'is', null)

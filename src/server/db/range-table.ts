@@ -1,4 +1,4 @@
-import type { Kysely } from 'kysely';
+import type { Kysely, Transaction } from 'kysely';
 import { CoreError } from '../../core/error.ts';
 import type { Database } from './schema.ts';
 
@@ -25,40 +25,43 @@ export async function rangeOf(db: Kysely<Database>, designId: string): Promise<s
   return row?.name ?? '';
 }
 
-/** The id of the range of that name, made at the end when there is none. */
-export async function ensureRange(db: Kysely<Database>, name: string, newId: string): Promise<string> {
-  const found = await db.selectFrom('range').select('id').where('name', '=', name).executeTakeFirst();
+/** The id of the range of that name, made at the end when there is none. Within a transaction of the caller's. */
+export async function ensureRange(
+  within: Transaction<Database>,
+  name: string,
+  newId: string,
+): Promise<string> {
+  const found = await within.selectFrom('range').select('id').where('name', '=', name).executeTakeFirst();
   if (found !== undefined) return found.id;
-  const { count } = await db
+  const { last } = await within
     .selectFrom('range')
-    .select((query) => query.fn.countAll<number>().as('count'))
+    .select((query) => query.fn.max('position').as('last'))
     .executeTakeFirstOrThrow();
-  await db.insertInto('range').values({ id: newId, name, position: count }).execute();
+  await within
+    .insertInto('range')
+    .values({ id: newId, name, position: (last ?? -1) + 1 })
+    .execute();
   return newId;
 }
 
 /**
- * Hangs a design at the end of a range, or in none; it leaves the one it was in.
+ * Hangs a design at the end of a range, or in none; it leaves the one it was in. Within a transaction of the caller's.
  * @throws CoreError "range/missing"
  */
 export async function placeInRange(
-  db: Kysely<Database>,
+  within: Transaction<Database>,
   designId: string,
   rangeId: string | undefined,
 ): Promise<void> {
-  if (rangeId !== undefined) {
-    const known = await db.selectFrom('range').select('id').where('id', '=', rangeId).executeTakeFirst();
-    if (known === undefined) throw new CoreError('range/missing', { id: rangeId.slice(0, 60) });
-  }
-  await db.transaction().execute(async (within) => {
-    await within.deleteFrom('range_design').where('design_id', '=', designId).execute();
-    if (rangeId === undefined) return;
-    const { last } = await within
-      .selectFrom('range_design')
-      .select((query) => query.fn.max('position').as('last'))
-      .where('range_id', '=', rangeId)
-      .executeTakeFirstOrThrow();
-    const row = { range_id: rangeId, design_id: designId, position: (last ?? -1) + 1 };
-    await within.insertInto('range_design').values(row).execute();
-  });
+  await within.deleteFrom('range_design').where('design_id', '=', designId).execute();
+  if (rangeId === undefined) return;
+  const known = await within.selectFrom('range').select('id').where('id', '=', rangeId).executeTakeFirst();
+  if (known === undefined) throw new CoreError('range/missing', { id: rangeId.slice(0, 60) });
+  const { last } = await within
+    .selectFrom('range_design')
+    .select((query) => query.fn.max('position').as('last'))
+    .where('range_id', '=', rangeId)
+    .executeTakeFirstOrThrow();
+  const row = { range_id: rangeId, design_id: designId, position: (last ?? -1) + 1 };
+  await within.insertInto('range_design').values(row).execute();
 }

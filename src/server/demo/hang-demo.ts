@@ -14,6 +14,7 @@ import { insertDesign } from '../db/design-table.ts';
 import { ensureRange, placeInRange } from '../db/range-table.ts';
 import type { Database } from '../db/schema.ts';
 import { readSetting, writeSetting } from '../db/setting-table.ts';
+import { provenOf } from '../proving/proven.ts';
 import {
   type DemoDesign,
   type DemoStripe,
@@ -40,8 +41,11 @@ export async function hangDemo(db: Kysely<Database>, now: string): Promise<numbe
   ];
   for (const [index, { range, design }] of demos.entries()) {
     const at = new Date(start + index).toISOString();
-    const { id } = await insertDesign(db, { id: randomUUID(), design, now: at });
-    await placeInRange(db, id, await ensureRange(db, range, randomUUID()));
+    const proven = provenOf(design);
+    await db.transaction().execute(async (within) => {
+      const { id } = await insertDesign(within, { id: randomUUID(), design, proven, now: at });
+      await placeInRange(within, id, await ensureRange(within, range, randomUUID()));
+    });
   }
   await writeSetting(db, 'demo-hung', now);
   return demos.length;

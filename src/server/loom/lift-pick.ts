@@ -1,7 +1,7 @@
 import { connect } from 'node:net';
-import { createInterface } from 'node:readline';
 import { z } from 'zod';
 import { CoreError } from '../../core/error.ts';
+import { readLines } from './read-lines.ts';
 import { readWords } from './read-words.ts';
 
 /** Milliseconds within which a loom must answer. */
@@ -40,10 +40,7 @@ export function liftPick(port: number, pick: number, lift: readonly number[]): P
       error.code === 'ECONNREFUSED' ? fail('loom/absent', { port: String(port) }) : fail('loom/lost'),
     );
     socket.once('close', () => fail('loom/lost'));
-    const lines = createInterface({ input: socket });
-    // The socket's own errors come here once more; they are told already.
-    lines.on('error', () => fail('loom/lost'));
-    lines.on('line', (line) => {
+    const take = (line: string) => {
       const words = readWords(line, answer);
       if (words === undefined) {
         fail('loom/words');
@@ -58,6 +55,7 @@ export function liftPick(port: number, pick: number, lift: readonly number[]): P
         if (same) settle(() => resolve(raised));
         else fail('loom/other', { wanted: lift.join(' '), raised: raised.join(' ') });
       }
-    });
+    };
+    readLines(socket, take, () => fail('loom/words'));
   });
 }

@@ -2,6 +2,7 @@ import { connect, createServer } from 'node:net';
 import type { Kysely } from 'kysely';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { sampleDesign } from '../../../tests/sample-design.ts';
+import { storeOf } from '../../../tests/store-of.ts';
 import { openDatabase } from '../db/open-database.ts';
 import type { Database } from '../db/schema.ts';
 import { addDesign } from '../shelf.ts';
@@ -43,7 +44,7 @@ function hand(told: string): Promise<void> {
 }
 
 async function stored(text: string): Promise<string> {
-  return (await addDesign(db, { design: sampleDesign(text), now: NOW })).id;
+  return (await addDesign(storeOf(db), { design: sampleDesign(text), now: NOW })).id;
 }
 
 describe('the stand-in', () => {
@@ -91,8 +92,31 @@ describe('a loom that is not right', () => {
   });
 });
 
+describe('a loom that floods', () => {
+  it('without an end of line is given up after 64 KB', async () => {
+    let sent = 0;
+    const odd = createServer((socket) => {
+      socket.on('error', () => {});
+      const pour = () => {
+        while (!socket.destroyed && socket.write('x'.repeat(16_384))) sent += 16_384;
+        if (!socket.destroyed && sent < 50_000_000) socket.once('drain', pour);
+      };
+      pour();
+    });
+    await new Promise<void>((resolve) => odd.listen(0, '127.0.0.1', resolve));
+    const { port } = odd.address() as { port: number };
+    await expect(liftPick(port, 0, [1])).rejects.toThrow('loom/words');
+    expect(sent).toBeLessThan(50_000_000);
+    odd.close();
+  });
+});
+
 describe('weaving a design', () => {
-  const throwPick = (id: string) => weavePick(db, { id, port: loom.port, action: { kind: 'throw' } });
+  const look = (id: string) => weavePick(db, { id, port: loom.port, action: { kind: 'look' } });
+  const throwPick = async (id: string) => {
+    const { pick } = await look(id);
+    return weavePick(db, { id, port: loom.port, action: { kind: 'throw', pick } });
+  };
 
   it('goes pick by pick, through an interruption, to the right pick', async () => {
     const id = await stored(
@@ -111,14 +135,23 @@ describe('weaving a design', () => {
     await expect(throwPick(id)).rejects.toThrow('loom/jammed');
     await hand('drop');
     await hand('clear');
-    const look = await weavePick(db, { id, port: loom.port, action: { kind: 'look' } });
+    const seen = await look(id);
     // The sixth pick, counted from 0 the fifth: it was not thrown.
-    expect(look).toMatchObject({ pick: 5, repeat: 12, shafts: 4, lift: [2, 3], raised: null });
-    expect(look.shade).toEqual({ name: 'White', hex: '#ffffff' });
-    expect(look.after).toEqual({ name: 'Black', hex: '#000000' });
+    expect(seen).toMatchObject({ pick: 5, repeat: 12, shafts: 4, lift: [2, 3], raised: null });
+    expect(seen.shade).toEqual({ name: 'White', hex: '#ffffff' });
+    expect(seen.after).toEqual({ name: 'Black', hex: '#000000' });
     expect((await throwPick(id)).raised).toEqual([2, 3]);
     const back = await weavePick(db, { id, port: loom.port, action: { kind: 'go', pick: 2 } });
     expect(back).toMatchObject({ pick: 2, lift: [3, 4] });
+  });
+
+  it('throws a pick once, however many windows ask for it at the same time', async () => {
+    const id = await stored('warp: A4\nweave: 2/2Z');
+    const ask = () => weavePick(db, { id, port: loom.port, action: { kind: 'throw', pick: 0 } });
+    const answers = await Promise.allSettled([ask(), ask(), ask()]);
+    expect(answers.map(({ status }) => status)).toEqual(['fulfilled', 'rejected', 'rejected']);
+    await expect(ask()).rejects.toThrow(expect.objectContaining({ code: 'loom/moved', facts: { pick: 2 } }));
+    expect(await look(id)).toMatchObject({ pick: 1 });
   });
 
   it('is refused for a print, and for more shafts than the loom has', async () => {

@@ -1,6 +1,6 @@
 import { createServer, type Socket } from 'node:net';
-import { createInterface } from 'node:readline';
 import { z } from 'zod';
+import { readLines } from './read-lines.ts';
 import { readWords } from './read-words.ts';
 
 /** What the stand-in is doing. */
@@ -43,9 +43,7 @@ export function startStandIn({
     socket.on('error', () => socket.destroy());
     const say = (words: object) => socket.write(`${JSON.stringify(words)}\n`);
     say({ loom: 'stand-in', shafts, state });
-    const lines = createInterface({ input: socket });
-    lines.on('error', () => socket.destroy());
-    lines.on('line', (line) => {
+    const take = (line: string) => {
       const words = line.length > MAX_LINE ? undefined : readWords(line, order);
       if (words === undefined) {
         say({ error: 'words' });
@@ -63,7 +61,8 @@ export function startStandIn({
         else if (state !== 'ready') say({ pick, error: state });
         else setTimeout(() => say({ pick, raised: [...lift].sort((a, b) => a - b) }), delay);
       }
-    });
+    };
+    readLines(socket, take, () => socket.destroy());
   });
   return new Promise((resolve, reject) => {
     server.once('error', reject);

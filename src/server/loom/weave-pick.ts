@@ -12,20 +12,40 @@ import type { Database } from '../db/schema.ts';
 import { readSetting, writeSetting } from '../db/setting-table.ts';
 import { liftPick } from './lift-pick.ts';
 
+/** The last thing that was asked of each design's weaving, so that the next waits for it. */
+const weaving = new Map<string, Promise<unknown>>();
+
+/** Does one thing after the other for each design: what two windows ask at once is not thrown twice. */
+export function weavePick(db: Kysely<Database>, wish: Wish): Promise<LoomView> {
+  const before = weaving.get(wish.id) ?? Promise.resolve();
+  const result = before.then(() => workPick(db, wish));
+  const settled: Promise<void> = result.then(
+    () => leave(),
+    () => leave(),
+  );
+  const leave = () => void (weaving.get(wish.id) === settled && weaving.delete(wish.id));
+  weaving.set(wish.id, settled);
+  return result;
+}
+
+interface Wish {
+  readonly id: string;
+  readonly port: number;
+  readonly action: LoomAction;
+}
+
 /**
  * Does what the weaver asks and tells where the weaving stands. The place moves on only when the loom has said that it
  * raised the shafts, so that after any interruption it is the pick that was not thrown.
  *
- * @throws CoreError of `findDesign`, `liftPick` and `weaveDraft`, "weave/none" for what is not woven
+ * @throws CoreError of `findDesign`, `liftPick` and `weaveDraft`, "weave/none" for what is not woven, "loom/moved" {pick}
+ *         where another window has thrown that pick
  */
-export async function weavePick(
-  db: Kysely<Database>,
-  { id, port, action }: { readonly id: string; readonly port: number; readonly action: LoomAction },
-): Promise<LoomView> {
+async function workPick(db: Kysely<Database>, { id, port, action }: Wish): Promise<LoomView> {
   const { document } = await findDesign(db, id);
   const place = `loom:${id}` as const;
   const at = Number((await readSetting(db, place)) ?? 0);
-  const plan = planOf(document);
+  const plan = planOf(document, port);
   switch (action.kind) {
     case 'look':
       return plan.view(at, null);
@@ -33,6 +53,7 @@ export async function weavePick(
       await writeSetting(db, place, String(action.pick));
       return plan.view(action.pick, null);
     case 'throw': {
+      if (action.pick !== at) throw new CoreError('loom/moved', { pick: at + 1 });
       const raised = await liftPick(port, at, plan.liftAt(at));
       await writeSetting(db, place, String(at + 1));
       return plan.view(at + 1, raised);
@@ -43,7 +64,7 @@ export async function weavePick(
 }
 
 /** The lift plan of a design: what each pick lifts and its shade, round and round. */
-function planOf(design: Design) {
+function planOf(design: Design, port: number) {
   if (!isWoven(design)) throw new CoreError('weave/none', {});
   const { construction, shades } = design;
   const draft = weaveDraft(construction.weave);
@@ -62,6 +83,7 @@ function planOf(design: Design) {
     shade: shadeAt(pick),
     after: shadeAt(pick + 1),
     raised,
+    port,
   });
   return { liftAt, view };
 }

@@ -119,7 +119,7 @@ describe('readPicture', () => {
 
 describe('a picture on the wire', () => {
   it('carries its measures in a header and its light in sixteen bits', async () => {
-    const answer = await answerPicture(await halves(2).png().toBuffer());
+    const answer = await answerPicture(async () => Uint8Array.from(await halves(2).png().toBuffer()));
     const header = JSON.parse(answer.headers.get('x-vetro-picture')!);
     expect(header).toEqual({ width: 4, height: 2, block: 1, columns: 4, rows: 2, notes: [] });
     const view = new DataView(await answer.arrayBuffer());

@@ -12,9 +12,6 @@ import {
 /** Kinds of picture that are read. */
 const KINDS: readonly string[] = ['jpeg', 'png', 'webp'];
 
-/** Largest file that is read, in bytes. */
-export const MAX_PICTURE_BYTES = 200_000_000;
-
 export interface ReadPicture {
   readonly grid: BlockGrid;
   readonly notes: PictureHeader['notes'];

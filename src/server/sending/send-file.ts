@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
 import { inColourway } from '../../core/design/colourway.ts';
-import { compile } from '../../core/design/compile-design.ts';
+import { compile, pitchOf } from '../../core/design/compile-design.ts';
 import { type Design, isTiling, type TilingDesign } from '../../core/design/design-schema.ts';
 import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
 import { designToText } from '../../core/design/exchange/counts-text.ts';
@@ -14,14 +14,16 @@ import { designToWif } from '../../core/design/exchange/wif-design.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../../core/error.ts';
-import type { Rational } from '../../core/exact/rational.ts';
-import { divide, multiply, rational } from '../../core/exact/rational.ts';
+import { type Rational, rational } from '../../core/exact/rational.ts';
+import { fileNameOf } from '../../core/formats/file-name.ts';
 import {
   orderPicture,
   type PictureScale,
   parsePerStep,
-  parseSheet,
+  pixelSize,
+  sizeOfSheet,
 } from '../../core/formats/picture-order.ts';
+import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
 import { type StructureLook, structureToPng } from '../../core/formats/structure-png.ts';
 import { unitToPng } from '../../core/formats/unit-png.ts';
 import { unitToSvg } from '../../core/formats/unit-svg.ts';
@@ -35,16 +37,17 @@ type Sender = (design: Design, query: URLSearchParams) => Response;
 const SENDERS: Readonly<Record<string, Sender>> = {
   'tile.png': (design, query) => {
     const unit = compile(design);
-    const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query));
+    const scale = scaleOf(design, query);
+    const order = orderPicture(unit, scale, sheetOf(design, query));
     const look = threadLook(parseDrawn(query.get('drawn') ?? 'flat')) ?? 'flat';
     const mixing = query.get('mixing') === 'bytes' ? 'bytes' : 'light';
     return picture(unitToPng(unit, order, nodeCompressor, look, mixing));
   },
-  'tile.svg': (design, query) =>
-    text(
-      'image/svg+xml',
-      unitToSvg(compile(design), design.name, { sheet: sheetOf(design, query), underlap: underlapOf(query) }),
-    ),
+  'tile.svg': (design, query) => {
+    const unit = compile(design);
+    const sheet = sizeOfSheet(unit, sheetOf(design, query));
+    return text('image/svg+xml', unitToSvg(unit, design.name, { sheet, underlap: underlapOf(query) }));
+  },
   'faces.json': (design) => text('application/json', JSON.stringify(tilingGeometry(asFaces(design)))),
   'faces.csv': (design) => text('text/csv; charset=utf-8', tilingToCsv(asFaces(design))),
   'swatch.png': (design, query) => picture(swatch(design, query)),
@@ -71,17 +74,20 @@ function underlapOf(query: URLSearchParams): Rational | undefined {
 }
 
 /**
- * The file of that name for a design. Query: `perThread` or `dpi`, `size` for a sheet; `mixing` for a picture's; `underlap` for a drawing's faces; `drawn` for how a picture's threads look; `colourway` by name; `save` to download it.
+ * The file of that name for a design. Query: `perThread` or `dpi`, `repeats` or `size` for a sheet; `mixing` for a picture's; `underlap` for a drawing's faces; `drawn` for how a picture's threads look; `colourway` by name; `save` to download it.
  * @throws CoreError "request/missing", or of the sender
  */
 export function sendFile(design: Design, file: string, query: URLSearchParams): Response {
-  const sender = SENDERS[file];
-  if (sender === undefined) throw new CoreError('request/missing');
+  if (!Object.hasOwn(SENDERS, file)) throw new CoreError('request/missing');
+  const sender = SENDERS[file]!;
   const colourway = query.get('colourway') ?? '';
   const response = sender(inColourway(design, colourway), query);
   if (query.has('save')) {
-    const name = colourway === '' ? design.name : `${design.name} ${colourway}`;
-    response.headers.set('content-disposition', disposition(`${name}.${file.split('.')[1]}`));
+    const sheet = isSheet(query);
+    response.headers.set(
+      'content-disposition',
+      disposition(fileNameOf({ name: design.name, file, colourway, sheet })),
+    );
   }
   return response;
 }
@@ -94,9 +100,7 @@ function swatch(design: Design, query: URLSearchParams): AsyncIterable<Uint8Arra
   const times = clamp(query.get('times'), 1, 4);
   const dpi = rational(SWATCH_DPI * times);
   const side = (name: string) => clamp(query.get(name), 1, 800) * times;
-  const crop = { width: side('across'), height: side('down') };
-  const millimetres = (pixels: number) => divide(multiply(rational(pixels), rational(254, 10)), dpi);
-  const sheet = { width: millimetres(crop.width), height: millimetres(crop.height) };
+  const sheet: Sheet = { kind: 'crop', width: side('across'), height: side('down') };
   const unit = compile(design);
   return unitToPng(unit, orderPicture(unit, { dpi }, sheet), nodeCompressor);
 }
@@ -123,20 +127,28 @@ function scaleOf(design: Design, query: URLSearchParams): PictureScale {
     : { perStep: parsePerStep(perThread) };
 }
 
-function sheetOf(design: Design, query: URLSearchParams) {
-  const size = query.get('size');
-  return size === null || size === '' ? undefined : parseSheet(size, design.lay.unit);
+function isSheet(query: URLSearchParams): boolean {
+  return (query.get('size') ?? query.get('repeats') ?? '') !== '';
+}
+
+function sheetOf(design: Design, query: URLSearchParams): Sheet | undefined {
+  if (!isSheet(query)) return undefined;
+  const repeats = query.get('repeats') ?? '';
+  if (repeats !== '') return parseRepeats(repeats);
+  return parseSheet(
+    query.get('size')!,
+    design.lay.unit,
+    pixelSize(scaleOf(design, query), pitchOf(design.lay)),
+  );
 }
 
 function picture(bytes: AsyncIterable<Uint8Array>): Response {
   const stream = Readable.toWeb(Readable.from(bytes)) as ReadableStream<Uint8Array>;
-  return new Response(stream, {
-    headers: { 'content-type': 'image/png', 'cache-control': 'private, max-age=86400' },
-  });
+  return new Response(stream, { headers: { 'content-type': 'image/png' } });
 }
 
 function text(type: string, body: string): Response {
-  return new Response(body, { headers: { 'content-type': type, 'cache-control': 'no-store' } });
+  return new Response(body, { headers: { 'content-type': type } });
 }
 
 /** A download's name, for old and new readers. Source: RFC 6266, §4.3. */

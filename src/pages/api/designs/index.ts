@@ -5,7 +5,7 @@ import { addDesign } from '../../../server/shelf.ts';
 
 export const POST = endpoint({
   body: createRequest,
-  run: ({ db, body, now }) =>
-    addDesign(db, { design: readDesign(body.document), rangeId: body.rangeId, now }),
+  run: ({ store, body, now }) =>
+    addDesign(store, { design: readDesign(body.document), rangeId: body.rangeId, now }),
 });
 export const ALL = otherMethods;

@@ -4,6 +4,6 @@ import { renameDesign } from '../../../../server/shelf.ts';
 
 export const POST = endpoint({
   body: renameRequest,
-  run: ({ db, params, body, now }) => renameDesign(db, params['id']!, body.name, now),
+  run: ({ store, params, body, now }) => renameDesign(store, params['id']!, body.name, now),
 });
 export const ALL = otherMethods;

@@ -1,11 +1,9 @@
 import { findDesign } from '../../../../../server/db/design-table.ts';
 import { endpoint, otherMethods } from '../../../../../server/endpoint.ts';
-import { sendFile } from '../../../../../server/sending/send-file.ts';
+import { answerFile } from '../../../../../server/sending/answer-file.ts';
 
 export const GET = endpoint({
-  run: async ({ db, params, query }) => {
-    const { document } = await findDesign(db, params['id']!);
-    return sendFile(document, params['file']!, query);
-  },
+  run: async ({ db, params, query }) =>
+    answerFile(await findDesign(db, params['id']!), params['file']!, query),
 });
 export const ALL = otherMethods;

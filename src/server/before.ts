@@ -1,0 +1,45 @@
+import { CoreError } from '../core/error.ts';
+import { errorSentence } from '../wording/error-sentence.ts';
+import { databaseFile, openDatabase } from './db/open-database.ts';
+import { readSetting } from './db/setting-table.ts';
+import { hangDemo } from './demo/hang-demo.ts';
+import { isLoopback } from './gate/hosts.ts';
+
+export { makeGate } from './gate/gate.ts';
+
+/** What is known before the server starts. */
+export interface Prepared {
+  /** A sentence for the terminal. */
+  readonly words: string;
+  /** The stored passphrase; undefined where only this machine can reach Vetro. */
+  readonly passphrase: string | undefined;
+}
+
+/**
+ * Before the server starts: opens the database, brings it up to date, hangs the demo when asked to.
+ * @returns undefined when Vetro cannot start (said on stderr)
+ */
+export async function prepare({
+  demo,
+  host,
+}: {
+  readonly demo: boolean;
+  readonly host: string;
+}): Promise<Prepared | undefined> {
+  try {
+    const db = await openDatabase(databaseFile());
+    const passphrase = isLoopback(host) ? undefined : await readSetting(db, 'passphrase');
+    if (passphrase === undefined && !isLoopback(host)) {
+      await db.destroy();
+      throw new CoreError('passphrase/missing', { host });
+    }
+    const hung = demo ? await hangDemo(db, new Date().toISOString()) : 0;
+    await db.destroy();
+    return { words: hung > 0 ? `Hung ${hung} demo designs.` : 'The shelf is as you left it.', passphrase };
+  } catch (error) {
+    const sentence = errorSentence(error);
+    if (sentence === undefined) throw error;
+    process.stderr.write(`vetro: ${sentence}\n`);
+    return undefined;
+  }
+}

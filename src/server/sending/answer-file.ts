@@ -1,0 +1,26 @@
+import { CoreError } from '../../core/error.ts';
+import type { StoredDesign } from '../db/design-table.ts';
+import { sharedPools } from '../work/shared-pools.ts';
+
+/** How long a browser may keep what an address with a version gave: the same address never gives anything else. */
+const FOR_EVER = 'private, max-age=31536000, immutable';
+
+/**
+ * A file of a stored design. Query: `v`, the version that is meant; `save` to download it; the rest as `sendFile`.
+ * A download of another version than the one that is stored is refused, any other file is then of the stored one.
+ *
+ * @throws CoreError "design/stale" {version, updatedAt}, "server/busy", or as `sendFile`
+ */
+export async function answerFile(
+  { document, version, updatedAt }: StoredDesign,
+  file: string,
+  query: URLSearchParams,
+): Promise<Response> {
+  const meant = query.get('v');
+  const same = meant === String(version);
+  const saved = query.has('save');
+  if (saved && meant !== null && !same) throw new CoreError('design/stale', { version, updatedAt });
+  const response = await sharedPools().file(document, file, query);
+  response.headers.set('cache-control', same && !saved ? FOR_EVER : 'no-store');
+  return response;
+}

@@ -1,0 +1,23 @@
+import { sharedDatabase } from './db/shared-database.ts';
+import { makeProver } from './proving/prover.ts';
+import { proveUnproven } from './shelf.ts';
+import type { Store } from './store.ts';
+import { sharedPools } from './work/shared-pools.ts';
+
+let made: Promise<Store> | undefined;
+
+/** The server's one store, made at its first use; a failed opening of the database is tried again at the next. */
+export function sharedStore(): Promise<Store> {
+  made ??= makeStore().catch((error: unknown) => {
+    made = undefined;
+    throw error;
+  });
+  return made;
+}
+
+async function makeStore(): Promise<Store> {
+  const db = await sharedDatabase();
+  const store = { db, prover: makeProver((design, signal) => sharedPools().prove(design, signal)) };
+  proveUnproven(store).catch(console.error);
+  return store;
+}

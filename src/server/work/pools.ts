@@ -1,0 +1,122 @@
+import { availableParallelism } from 'node:os';
+import { MessageChannel, type TransferListItem } from 'node:worker_threads';
+import { Piscina } from 'piscina';
+import type { Design } from '../../core/design/design-schema.ts';
+import { CoreError } from '../../core/error.ts';
+import type { PackedPicture } from '../pictures/pack-picture.ts';
+import type { Proven } from '../proving/proven.ts';
+import { type Outcome, valueIn } from './outcome.ts';
+import { pouredFrom } from './pour.ts';
+import type { Order, Result, TaskName } from './tasks.ts';
+
+/** What one kind of work may cost. */
+interface Limits {
+  readonly threads: number;
+  /** Orders that wait; one more is refused. */
+  readonly queue: number;
+  readonly seconds: number;
+  /** Of a thread's heap. */
+  readonly megabytes: number;
+}
+
+/** Sheets and other large files leave a core to the server; small ones do not wait behind them. */
+export const LIMITS = {
+  large: {
+    threads: Math.max(1, Math.min(4, availableParallelism() - 1)),
+    queue: 16,
+    seconds: 600,
+    megabytes: 1024,
+  },
+  small: { threads: 1, queue: 400, seconds: 60, megabytes: 512 },
+  pictures: { threads: 1, queue: 6, seconds: 120, megabytes: 512 },
+  proofs: { threads: 1, queue: 1000, seconds: 120, megabytes: 1536 },
+} as const satisfies Readonly<Record<string, Limits>>;
+
+export type PoolName = keyof typeof LIMITS;
+
+/** Milliseconds after which a thread without work ends. */
+const IDLE = 30_000;
+
+/** How much kinder threads are to other work of the machine. */
+const NICE = 10;
+
+/** Files that are made in a moment, whatever the design. */
+const SMALL: readonly string[] = ['swatch.png', 'counts.csv', 'counts.txt', 'design.json'];
+
+export interface Pools {
+  readonly file: (design: Design, file: string, query: URLSearchParams) => Promise<Response>;
+  /** Takes the bytes over: they are the thread's from then on. */
+  readonly picture: (bytes: Uint8Array<ArrayBuffer>) => Promise<PackedPicture>;
+  readonly prove: (design: Design, signal: AbortSignal) => Promise<Proven>;
+  readonly close: () => Promise<void>;
+}
+
+/** @param worker  path of the built `worker.ts` */
+export function makePools(worker: string, limits: Readonly<Record<PoolName, Limits>> = LIMITS): Pools {
+  const made = new Map<PoolName, Piscina>();
+  const poolOf = (name: PoolName) => {
+    const known = made.get(name);
+    if (known !== undefined) return known;
+    const { threads, queue, megabytes } = limits[name];
+    const pool = new Piscina({
+      filename: worker,
+      minThreads: 0,
+      maxThreads: threads,
+      maxQueue: queue,
+      idleTimeout: IDLE,
+      niceIncrement: NICE,
+      resourceLimits: { maxOldGenerationSizeMb: megabytes },
+    });
+    made.set(name, pool);
+    return pool;
+  };
+  const run = async <Name extends TaskName>(
+    pool: PoolName,
+    name: Name,
+    order: Order<Name>,
+    { signal, transferList = [] }: { signal?: AbortSignal; transferList?: readonly TransferListItem[] } = {},
+  ): Promise<Result<Name>> => {
+    const { seconds } = limits[pool];
+    const late = AbortSignal.timeout(seconds * 1000);
+    try {
+      const outcome: Outcome<Result<Name>> = await poolOf(pool).run(
+        { name, order },
+        {
+          signal: signal === undefined ? late : AbortSignal.any([signal, late]),
+          transferList: [...transferList],
+        },
+      );
+      return valueIn(outcome);
+    } catch (error) {
+      throw limitOf(error, late.aborted ? seconds : undefined) ?? error;
+    }
+  };
+  return {
+    file: (design, file, query) => {
+      const { port1, port2 } = new MessageChannel();
+      const order = { design, file, query: String(query), port: port2 };
+      const pool = SMALL.includes(file) ? 'small' : 'large';
+      return pouredFrom(port1, run(pool, 'file', order, { transferList: [port2] }));
+    },
+    picture: (bytes) => run('pictures', 'picture', bytes, { transferList: [bytes.buffer] }),
+    prove: (design, signal) => run('proofs', 'prove', design, { signal }).catch(unchecked),
+    close: async () => {
+      await Promise.all([...made.values()].map((pool) => pool.destroy()));
+    },
+  };
+}
+
+/** A check that was stopped at its limit says nothing of the design. */
+function unchecked(error: unknown): Proven {
+  const stopped = error instanceof CoreError && ['server/too-long', 'server/too-much'].includes(error.code);
+  if (stopped) return { verdict: 'Unchecked', size: '', area: 0 };
+  throw error;
+}
+
+/** What a pool says when a limit was met, as an error with a sentence. @param seconds  the time limit, if it was that */
+function limitOf(error: unknown, seconds: number | undefined): CoreError | undefined {
+  if (seconds !== undefined) return new CoreError('server/too-long', { seconds });
+  const { code, message } = error as { code?: unknown; message?: unknown };
+  if (code === 'ERR_WORKER_OUT_OF_MEMORY') return new CoreError('server/too-much');
+  return message === 'Task queue is at limit' ? new CoreError('server/busy') : undefined;
+}
