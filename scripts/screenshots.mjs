@@ -64,7 +64,7 @@ async function takeBench() {
   await shot('bench-check');
   await open('Booking-hall bench');
   await step('Send');
-  await page.getByRole('radio', { name: 'A sheet of repeats' }).click();
+  await page.getByRole('radio', { name: 'Whole repeats' }).click();
   await shot('bench-send');
   await open('Sleeping-car blanket');
   await page.getByRole('button', { name: 'Rework…' }).click();

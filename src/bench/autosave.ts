@@ -1,35 +1,59 @@
 import { type SavedAnswer, type SaveRequest, savedAnswer, storedDesign } from '../contracts/design.ts';
 import type { Design } from '../core/design/design-schema.ts';
-import { readDesign } from '../core/design/read-design.ts';
+import { sameDocument } from '../kit/drafts.ts';
 import { type RequestError, request } from '../kit/request.ts';
 import { benchState, dispatch, useBench } from './bench-store.ts';
+import { forgetWork, keepWork, keepWorkInHaste, startKeeping } from './keep-work.ts';
 
 /** Pause after the last change before it is written, and before a failed write is tried again. */
 const PAUSE = 600;
 const RETRY = 5000;
 
 let timer: ReturnType<typeof setTimeout> | undefined;
-let writing: Promise<void> | undefined;
+let saving: Promise<void> | undefined;
 
-/** Writes every change soon after it is made; what cannot be written is kept in this browser. */
+/** What was sent and may have arrived without an answer: a page's last word, or a write whose line was lost. */
+let unanswered: readonly Design[] = [];
+
+/** The person has chosen what another window saved: nothing of this page's is kept or sent any more. */
+let givenUp = false;
+
+/** Writes every change soon after it is made; whatever the server does not have is kept in this browser. */
 export function startAutosave(): () => void {
+  const stopKeeping = startKeeping();
   const stop = useBench.subscribe(({ bench }, { bench: before }) => {
-    if (bench?.history.present === before?.history.present) return;
-    if (bench?.saved.kind === 'waiting') later(PAUSE);
+    if (bench === undefined || bench.history.present === before?.history.present) return;
+    if (bench.history.present === bench.stored) forgetWork();
+    else keepWork(bench.history.present);
+    if (bench.saved.kind === 'waiting') later(PAUSE);
   });
-  window.addEventListener('pagehide', saveLeaving);
+  const hearers = [
+    ['pagehide', leave],
+    ['pageshow', comeBack],
+    ['beforeunload', warn],
+    ['online', () => void saveNow()],
+  ] as const;
+  for (const [event, hear] of hearers) window.addEventListener(event, hear as EventListener);
   return () => {
     stop();
+    stopKeeping();
     clearTimeout(timer);
-    window.removeEventListener('pagehide', saveLeaving);
+    for (const [event, hear] of hearers) window.removeEventListener(event, hear as EventListener);
   };
 }
 
+function isUnsaved(): boolean {
+  const { history, stored } = benchState();
+  return history.present !== stored;
+}
+
 /** The page goes away: what is not saved yet is kept in this browser, and sent as the page's last word. */
-function saveLeaving(): void {
-  const { id, version, history, stored, saved } = benchState();
-  if (history.present === stored || saved.kind === 'stale') return;
-  keepDraft(id, version, history.present);
+function leave(): void {
+  if (!isUnsaved() || givenUp) return;
+  const { id, version, history, saved } = benchState();
+  keepWorkInHaste(history.present);
+  if (saved.kind === 'stale') return;
+  unanswered = [...unanswered, history.present];
   void fetch(`/api/designs/${id}`, {
     method: 'PUT',
     keepalive: true,
@@ -40,104 +64,110 @@ function saveLeaving(): void {
   });
 }
 
+/** Asks before a page goes away with work that neither the server nor this browser has. */
+function warn(event: BeforeUnloadEvent): void {
+  if (isUnsaved() && !givenUp && !keepWorkInHaste(benchState().history.present)) event.preventDefault();
+}
+
+/** The page comes back as it was left, from the browser's page cache: what the server has may be newer. */
+async function comeBack({ persisted }: PageTransitionEvent): Promise<void> {
+  if (!persisted) return;
+  if (!isUnsaved()) {
+    const { id, version } = benchState();
+    const answer = await request('GET', `/api/designs/${id}`).catch(() => undefined);
+    const stored = storedDesign.safeParse(answer);
+    if (stored.success && stored.data.version !== version && !isUnsaved()) window.location.reload();
+  } else if (await hasArrived()) await saveNow();
+  else later(PAUSE);
+}
+
 function later(pause: number): void {
   clearTimeout(timer);
   timer = setTimeout(() => void saveNow(), pause);
 }
 
-/** Writes what has changed, now. Resolves when the server has it or has refused it. */
-export async function saveNow(): Promise<void> {
+/** Writes what has changed, now. Resolves when the server has all of it or has refused it; who asks meanwhile waits too. */
+export function saveNow(): Promise<void> {
   clearTimeout(timer);
-  await writing;
-  const { history, stored, saved } = benchState();
-  if (saved.kind === 'stale' || history.present === stored) return;
-  writing = write(history.present).finally(() => {
-    writing = undefined;
+  saving ??= saveAll().finally(() => {
+    saving = undefined;
   });
-  await writing;
-  if (benchState().saved.kind === 'waiting') later(PAUSE);
+  return saving;
 }
 
-async function write(design: Design): Promise<void> {
+async function saveAll(): Promise<void> {
+  while (isUnsaved() && benchState().saved.kind !== 'stale') {
+    if (!(await write(benchState().history.present))) return;
+  }
+}
+
+/** @returns whether the server has it now */
+async function write(design: Design): Promise<boolean> {
   const { id, version } = benchState();
   dispatch({ kind: 'saving', saved: { kind: 'saving' } });
+  unanswered = [...unanswered, design];
   try {
     const body = { version, document: design };
     const answer = savedAnswer.parse(await request('PUT', `/api/designs/${id}`, body));
-    forgetDraft(id);
-    dispatch({ kind: 'stored', design, version: answer.version, at: answer.updatedAt });
+    take(design, answer);
+    return true;
   } catch (error) {
-    await refused(error as RequestError, id, version, design);
+    return refused(error as RequestError);
   }
 }
 
-async function refused(error: RequestError, id: string, version: number, design: Design): Promise<void> {
-  keepDraft(id, version, design);
+function take(design: Design, { version, updatedAt }: Pick<SavedAnswer, 'version' | 'updatedAt'>): void {
+  unanswered = [];
+  dispatch({ kind: 'stored', design, version, at: updatedAt });
+  if (!isUnsaved()) forgetWork();
+}
+
+/** @returns whether what was refused as stale is of this page's own, so that it can be gone on from */
+async function refused(error: RequestError): Promise<boolean> {
   if (error.status === 409) {
-    if (await hasArrived(id, design)) return;
+    if (await hasArrived()) return true;
     dispatch({ kind: 'saving', saved: { kind: 'stale', asking: true } });
-    return;
+    return false;
   }
   const offline = error.status === 0;
+  // Whoever answered did not take it.
+  if (!offline) unanswered = unanswered.slice(0, -1);
   dispatch({ kind: 'saving', saved: { kind: 'failed', sentence: error.message, offline } });
   if (offline || error.status >= 500) later(RETRY);
+  return false;
 }
 
-/** Whether what was refused as stale is what the server has: the last word of a page that went, come late. */
-async function hasArrived(id: string, design: Design): Promise<boolean> {
+/** Whether the server has something that this page sent and heard nothing of; then the page goes on from it. */
+async function hasArrived(): Promise<boolean> {
+  const { id } = benchState();
   const answer = await request('GET', `/api/designs/${id}`).catch(() => undefined);
   const stored = storedDesign.safeParse(answer);
-  if (!stored.success || !sameDocument(stored.data.document, design)) return false;
-  forgetDraft(id);
-  const { version, updatedAt } = stored.data;
-  dispatch({ kind: 'stored', design, version, at: updatedAt });
+  if (!stored.success) return false;
+  const arrived = unanswered.find((design) => sameDocument(stored.data.document, design));
+  if (arrived === undefined) return false;
+  take(arrived, stored.data);
   return true;
 }
 
-/** Documents are written field by field in one order, so their text tells. */
-function sameDocument(stored: unknown, design: Design): boolean {
-  return JSON.stringify(stored) === JSON.stringify(design);
+/** Takes what another window has saved, and lets this page's work go. */
+export async function takeTheirs(): Promise<void> {
+  givenUp = true;
+  await forgetWork();
+  window.location.reload();
 }
 
 /** Saves a design as a new one beside the one that was changed elsewhere. */
 export async function saveBeside(design: Design): Promise<SavedAnswer> {
-  const document = { ...design, name: `${design.name.slice(0, 112)} (mine)`, number: '' };
-  const answer = savedAnswer.parse(await request('POST', '/api/designs', { document }));
-  forgetDraft(benchState().id);
-  return answer;
+  const name = `${[...design.name].slice(0, 110).join('')} (mine)`;
+  return savedAnswer.parse(
+    await request('POST', '/api/designs', { document: { ...design, name, number: '' } }),
+  );
 }
 
-interface Draft {
-  readonly version: number;
-  readonly design: Design;
-}
-
-const draftKey = (id: string) => `vetro-draft-${id}`;
-
-function keepDraft(id: string, version: number, design: Design): void {
-  try {
-    localStorage.setItem(draftKey(id), JSON.stringify({ version, design }));
-  } catch {
-    // A full or forbidden store: the design is still on the bench, and the header says it is not saved.
-  }
-}
-
-export function forgetDraft(id: string): void {
-  localStorage.removeItem(draftKey(id));
-}
-
-/** What an earlier visit to the open design could not write, if it differs from what is stored. */
-export function findDraft(): Draft | undefined {
-  const { id, stored } = benchState();
-  const text = localStorage.getItem(draftKey(id));
-  if (text === null) return undefined;
-  try {
-    const { version, design } = JSON.parse(text) as { version: number; design: unknown };
-    const draft = { version, design: readDesign(design) };
-    if (!sameDocument(stored, draft.design)) return draft;
-  } catch {
-    // Broken, or of another version: nothing that could be gone on with.
-  }
-  forgetDraft(id);
-  return undefined;
+/** Saves this page's work beside the one that was changed elsewhere, and goes there. */
+export async function keepBoth(): Promise<void> {
+  const { id } = await saveBeside(benchState().history.present);
+  givenUp = true;
+  await forgetWork();
+  window.location.assign(`/bench/${id}`);
 }

@@ -156,7 +156,11 @@ describe('the verdict on the bench', () => {
     const report = checkDesign(DESIGN);
     const checked = reduceBench(OPEN, { kind: 'report', report });
     expect(verdictOf(checked)).toBe(report.verdict);
-    const unmade = reduceBench(checked, { kind: 'unmade', sentence: 'Not closed yet.' });
+    const unmade = reduceBench(checked, {
+      kind: 'unmade',
+      design: checked.history.present,
+      sentence: 'Not closed yet.',
+    });
     expect(verdictOf(unmade)).toBe('Open');
     // What was found of other numbers is not said of these.
     expect(unmade.report).toBeUndefined();

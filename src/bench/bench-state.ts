@@ -23,22 +23,31 @@ export type SavedState =
   /** Saved somewhere else in the meantime; `asking` while the choice is put. */
   | { readonly kind: 'stale'; readonly asking: boolean };
 
+/** What is wrong with one state of the design: it says nothing of any other. */
+interface Trouble {
+  readonly design: Design;
+  readonly sentence: string;
+}
+
 export interface BenchState {
   readonly id: string;
   readonly range: string;
   readonly history: History<Design>;
   /** Version on the server that the bench's design is based on. */
   readonly version: number;
-  /** The design as the server has it. */
+  /** The design as the server has it, and since when. */
   readonly stored: Design;
+  readonly storedAt: string;
   readonly saved: SavedState;
+  /** The design as this browser keeps it for fear of losing it; undefined where it keeps none. */
+  readonly kept: Design | undefined;
   readonly step: Step;
   readonly selection: Selection | undefined;
   readonly report: RepeatReport | undefined;
-  /** Why the check could say nothing of these numbers: a sentence. */
-  readonly unmade: string | undefined;
-  /** Why there is no cloth: a sentence. */
-  readonly problem: string | undefined;
+  /** Why the check could say nothing of a design's numbers. */
+  readonly unmade: Trouble | undefined;
+  /** Why there is no cloth of a design. */
+  readonly problem: Trouble | undefined;
 }
 
 export type BenchAction =
@@ -49,8 +58,9 @@ export type BenchAction =
   | { readonly kind: 'saving'; readonly saved: SavedState }
   | { readonly kind: 'stored'; readonly design: Design; readonly version: number; readonly at: string }
   | { readonly kind: 'report'; readonly report: RepeatReport }
-  | { readonly kind: 'unmade'; readonly sentence: string }
-  | { readonly kind: 'problem'; readonly problem: string | undefined };
+  | { readonly kind: 'kept'; readonly design: Design | undefined }
+  | { readonly kind: 'unmade' | 'problem'; readonly design: Design; readonly sentence: string }
+  | { readonly kind: 'painted' };
 
 export interface OpenedDesign {
   readonly id: string;
@@ -67,7 +77,9 @@ export function openBench({ id, range, version, updatedAt, document }: OpenedDes
     history: startHistory(document),
     version,
     stored: document,
+    storedAt: updatedAt,
     saved: { kind: 'saved', at: updatedAt },
+    kept: undefined,
     step: 'Build',
     selection: undefined,
     report: undefined,
@@ -98,23 +110,37 @@ export function reduceBench(state: BenchState, action: BenchAction): BenchState 
     case 'stored': {
       const current = action.design === state.history.present;
       const saved: SavedState = current ? { kind: 'saved', at: action.at } : { kind: 'waiting' };
-      return { ...state, stored: action.design, version: action.version, saved };
+      return { ...state, stored: action.design, storedAt: action.at, version: action.version, saved };
     }
     case 'report':
       return { ...state, report: action.report, unmade: undefined };
     case 'unmade':
       // What was found before is of other numbers.
-      return { ...state, report: undefined, unmade: action.sentence };
+      return { ...state, report: undefined, unmade: action };
     case 'problem':
-      return state.problem === action.problem ? state : { ...state, problem: action.problem };
+      return { ...state, problem: action };
+    case 'painted':
+      return state.problem === undefined ? state : { ...state, problem: undefined };
+    case 'kept':
+      return { ...state, kept: action.design };
     default:
       return action satisfies never;
   }
 }
 
 /** The verdict on the bench, once there is one: what cannot be made does not repeat. */
-export function verdictOf({ report, unmade }: BenchState): RepeatReport['verdict'] | undefined {
-  return unmade === undefined ? report?.verdict : 'Open';
+export function verdictOf(state: BenchState): RepeatReport['verdict'] | undefined {
+  return unmadeOf(state) === undefined ? state.report?.verdict : 'Open';
+}
+
+/** Why there is no cloth of the design as it is now: a sentence. */
+export function problemOf({ problem, history }: BenchState): string | undefined {
+  return problem?.design === history.present ? problem.sentence : undefined;
+}
+
+/** Why the check can say nothing of the design as it is now: a sentence. */
+export function unmadeOf({ unmade, history }: BenchState): string | undefined {
+  return unmade?.design === history.present ? unmade.sentence : undefined;
 }
 
 /** Puts in another history; a selection that has lost its band goes, and what is new waits to be saved. */
@@ -123,11 +149,17 @@ function withHistory(state: BenchState, history: History<Design>): BenchState {
   const { selection } = state;
   const kept =
     selection !== undefined && selection.band < sequenceOf(history.present, selection.direction).bands.length;
-  const changed = history.present !== state.history.present;
   return {
     ...state,
     history,
     selection: kept ? selection : undefined,
-    saved: changed && state.saved.kind !== 'stale' ? { kind: 'waiting' } : state.saved,
+    saved: history.present === state.history.present ? state.saved : savedAfter(state, history.present),
   };
+}
+
+function savedAfter({ saved, stored, storedAt }: BenchState, design: Design): SavedState {
+  if (saved.kind === 'stale') return saved;
+  // Undone to what the server has; a write that is under way is followed by another.
+  const back = design === stored && saved.kind !== 'saving';
+  return back ? { kind: 'saved', at: storedAt } : { kind: 'waiting' };
 }

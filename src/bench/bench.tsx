@@ -1,9 +1,12 @@
 import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import { isTiling, isWoven } from '../core/design/design-schema.ts';
+import { BrokenPage } from '../kit/broken-page.tsx';
+import { Safely } from '../kit/safely.tsx';
 import { startAutosave } from './autosave.ts';
 import type { OpenedDesign, Step } from './bench-state.ts';
 import { openDesign, useBench, useBenchState, useDesign } from './bench-store.ts';
+import { BrokenBench } from './broken-bench.tsx';
 import { BuildPanel } from './build-panel.tsx';
 import { CheckPanel } from './check-panel.tsx';
 import { Cloth } from './cloth.tsx';
@@ -40,12 +43,35 @@ const PANELS: Readonly<Record<Step, () => React.ReactNode>> = {
 export function Bench({ opened }: { opened: OpenedDesign }) {
   const ready = useBench(({ bench }) => bench?.id === opened.id);
   useEffect(() => openDesign(opened), [opened]);
-  return ready ? <OpenBench /> : null;
+  return <Safely broken={(again) => <BrokenPage again={again} />}>{ready ? <OpenBench /> : null}</Safely>;
 }
 
+/** What goes on whatever breaks on the screen: saving, checking, keys. */
 function OpenBench() {
   const [keys, setKeys] = useState(false);
   const [showKeys] = useState(() => () => setKeys(true));
+  const design = useDesign();
+  const step = useBenchState((state) => state.step);
+  useEffect(startAutosave, []);
+  useRepeatCheck();
+  useBenchKeys(showKeys);
+  return (
+    <div className="relative grid h-dvh grid-rows-[48px_54px_minmax(0,1fr)] overflow-hidden">
+      <Header onKeys={showKeys} />
+      <Steps />
+      <Safely of={[design, step]} broken={(again) => <BrokenBench again={again} />}>
+        <Workplace />
+      </Safely>
+      <KeysDialog open={keys} onOpenChange={setKeys} />
+      <StaleDialog />
+      <DraftDialog />
+      <Toaster position="bottom-left" />
+    </div>
+  );
+}
+
+/** The cloth, or what takes its place, and the panel of the step. */
+function Workplace() {
   const step = useBenchState((state) => state.step);
   const colourways = useCloth((cloth) => cloth.sideBySide) && step === 'Colours';
   const design = useDesign();
@@ -56,37 +82,26 @@ function OpenBench() {
     isTiling(design) &&
     design.construction.form.kind === 'grown';
   const Shown = PANELS[step];
-  useEffect(startAutosave, []);
-  useRepeatCheck();
-  useBenchKeys(showKeys);
   return (
-    <div className="relative grid h-dvh grid-rows-[48px_54px_minmax(0,1fr)] overflow-hidden">
-      <Header onKeys={showKeys} />
-      <Steps />
-      <main className="grid grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px]">
-        <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_38px] border-rule border-t">
-          {step === 'Send' ? (
-            <SendView />
-          ) : colourways ? (
-            <ColourwaysView />
-          ) : draft ? (
-            <DraftView />
-          ) : growing ? (
-            <GrowthView />
-          ) : (
-            <ClothWithRails />
-          )}
-          <MeasureLine looking={step !== 'Send' && !colourways && !draft && !growing} />
-        </div>
-        <div className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
-          <Shown />
-        </div>
-      </main>
-      <KeysDialog open={keys} onOpenChange={setKeys} />
-      <StaleDialog />
-      <DraftDialog />
-      <Toaster position="bottom-left" />
-    </div>
+    <main className="grid min-h-0 grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px]">
+      <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_38px] border-rule border-t">
+        {step === 'Send' ? (
+          <SendView />
+        ) : colourways ? (
+          <ColourwaysView />
+        ) : draft ? (
+          <DraftView />
+        ) : growing ? (
+          <GrowthView />
+        ) : (
+          <ClothWithRails />
+        )}
+        <MeasureLine looking={step !== 'Send' && !colourways && !draft && !growing} />
+      </div>
+      <div className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
+        <Shown />
+      </div>
+    </main>
   );
 }
 

@@ -11,13 +11,13 @@ import {
   parseCardCsv,
   parseCardTokens,
 } from '../core/formats/shade-card.ts';
+import { downloadText } from '../kit/download.ts';
 import { SelectField } from '../kit/select-field.tsx';
 import { TwoShades } from '../kit/shade-name.tsx';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { plural } from '../wording/measures.ts';
 import { benchState, dispatch, useDesign } from './bench-store.ts';
 import { bandsUsing, removeShade, setShades } from './design-edits.ts';
-import { downloadText } from './take-file.ts';
 
 const ORDER_NAMES: Readonly<Record<ShadeOrder, string>> = {
   hue: 'Round the hues',

@@ -16,6 +16,7 @@ import {
   verdictSentence,
 } from '../wording/verdict.ts';
 import { BalancePart } from './balance-part.tsx';
+import { problemOf, unmadeOf } from './bench-state.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { Measure, Panel } from './panel.tsx';
 import { RatioFitsPart } from './ratio-fits-part.tsx';
@@ -30,7 +31,7 @@ import { YarnPart } from './yarn-part.tsx';
 export function CheckPanel() {
   const design = useDesign();
   const report = useBenchState((state) => state.report);
-  const problem = useBenchState((state) => state.problem ?? state.unmade);
+  const problem = useBenchState((state) => problemOf(state) ?? unmadeOf(state));
   return (
     <Panel title="Check" purpose="Does it repeat, why, and at what cost in pixels?">
       {problem !== undefined && <p className="rounded-lg bg-madder-pale px-3 py-2 text-madder">{problem}</p>}

@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import type { Proof } from '../core/colour/proof.ts';
 import { PLAIN_THREADS } from '../core/paint/thread-light.ts';
 import { type ClothMarks, NO_MARKS } from '../core/thread/mark-cells.ts';
+import { keep, readKept } from '../kit/browser-store.ts';
 import type { Camera, RepeatSize, Size } from './cloth-camera.ts';
 import type { TilingPlace } from './tiling-places.ts';
 
@@ -71,12 +72,12 @@ const CALIBRATION = 'vetro-pixels-per-mm';
 
 /** CSS pixels of one millimetre on this monitor, or undefined while nobody has measured it. */
 export function calibration(): number | undefined {
-  const value = Number(localStorage.getItem(CALIBRATION));
+  const value = Number(readKept(CALIBRATION));
   return value > 0 ? value : undefined;
 }
 
 export function calibrate(pixelsPerMillimetre: number): void {
-  localStorage.setItem(CALIBRATION, String(pixelsPerMillimetre));
+  keep(CALIBRATION, String(pixelsPerMillimetre));
 }
 
 /** What CSS takes a millimetre for when nobody has measured: 96 pixels an inch. */

@@ -5,6 +5,7 @@ import { type Design, isPlaid } from '../core/design/design-schema.ts';
 import { threadCount } from '../core/thread/sequence.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
 import { AngleHandle } from './angle-handle.tsx';
+import { problemOf } from './bench-state.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 import { settleCamera } from './cloth-actions.ts';
 import {
@@ -33,7 +34,7 @@ const WHEEL_LEVEL = 50;
 /** The cloth: the painted repeat as an endless fill; the wheel zooms about the pointer, a drag pans. */
 export function Cloth() {
   const design = useDesign();
-  const problem = useBenchState((state) => state.problem);
+  const problem = useBenchState(problemOf);
   const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof, behind, marks } = useCloth();
   const pixelRatio = usePixelRatio();
   const threads = isPlaid(design);
@@ -57,6 +58,7 @@ export function Cloth() {
   const look = useThreadLook(seen, placed.perEnd);
   const wish = useMemo(
     () => ({
+      onBench: design,
       design: seen,
       proof,
       marks,
@@ -67,7 +69,7 @@ export function Cloth() {
       camera: placed,
       view,
     }),
-    [seen, proof, marks, look, ratio, pixelRatio, placed, view],
+    [design, seen, proof, marks, look, ratio, pixelRatio, placed, view],
   );
   const patch = useClothPainter(wish);
   const geometry = useMemo(

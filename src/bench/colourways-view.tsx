@@ -1,12 +1,13 @@
 import { useMemo } from 'react';
 import { inColourway } from '../core/design/colourway.ts';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
+import { problemOf } from './bench-state.ts';
 import { useBenchState, useDesign } from './bench-store.ts';
 
 /** The cloth in all its colourways, side by side at one scale. */
 export function ColourwaysView() {
   const design = useDesign();
-  const problem = useBenchState((state) => state.problem);
+  const problem = useBenchState(problemOf);
   const all = useMemo(
     () =>
       ['', ...design.colourways.map(({ name }) => name)].map((name) => ({

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { savedAnswer } from '../contracts/design.ts';
 import { Mark } from '../kit/mark.tsx';
 import { request } from '../kit/request.ts';
+import { clockText } from '../wording/measures.ts';
 import { saveNow } from './autosave.ts';
 import type { SavedState } from './bench-state.ts';
 import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
@@ -129,7 +130,8 @@ function leave(event: React.MouseEvent<HTMLAnchorElement>): void {
 }
 
 function SavedWords({ saved }: { saved: SavedState }) {
-  const [words, colour] = savedText(saved);
+  const kept = useBenchState((state) => state.kept === state.history.present);
+  const [words, colour] = savedText(saved, kept);
   const dot = <span className={`h-2 w-2 flex-none rounded-full ${colour}`} />;
   if (saved.kind === 'stale') {
     const ask = () => dispatch({ kind: 'saving', saved: { kind: 'stale', asking: true } });
@@ -147,25 +149,23 @@ function SavedWords({ saved }: { saved: SavedState }) {
   );
 }
 
-function savedText(saved: SavedState): readonly [words: string, colour: string] {
+/** @param kept  whether this browser is known to keep what is on the bench */
+function savedText(saved: SavedState, kept: boolean): readonly [words: string, colour: string] {
+  const here = kept ? 'kept here' : 'do not close this page';
   switch (saved.kind) {
     case 'saved':
-      return [`Saved ${clock(saved.at)}`, 'bg-verdigris'];
+      return [`Saved ${clockText(saved.at)}`, 'bg-verdigris'];
     case 'waiting':
     case 'saving':
       return ['Saving…', 'bg-weld'];
     case 'failed':
       return [
-        saved.offline ? 'Not saved: no connection — kept here' : `Not saved: ${saved.sentence}`,
+        saved.offline ? `Not saved: no connection — ${here}` : `Not saved: ${saved.sentence} — ${here}`,
         'bg-madder',
       ];
     case 'stale':
-      return ['Not saved: changed elsewhere', 'bg-madder'];
+      return [`Not saved: changed elsewhere — ${here}`, 'bg-madder'];
     default:
       return saved satisfies never;
   }
-}
-
-function clock(at: string): string {
-  return new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }

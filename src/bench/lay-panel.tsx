@@ -7,6 +7,7 @@ import { LENGTH_UNITS } from '../core/units/length.ts';
 import { Choice } from '../kit/choice.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { lengthText, sizeText } from '../wording/measures.ts';
+import { problemOf } from './bench-state.ts';
 import { dispatch, useBenchState, useDesign } from './bench-store.ts';
 import { useCloth } from './cloth-store.ts';
 import { setLay } from './design-edits.ts';
@@ -19,7 +20,7 @@ export function LayPanel() {
   const design = useDesign();
   const { lay } = design;
   const repeat = useCloth((cloth) => cloth.repeat);
-  const problem = useBenchState((state) => state.problem);
+  const problem = useBenchState(problemOf);
   const report = useBenchState((state) => state.report);
   const pitch = pitchOf(lay);
   const size = (threads: number, step: typeof pitch.x) =>

@@ -1,9 +1,20 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import type { Design } from '../core/design/design-schema.ts';
 import { Dialog } from '../kit/dialog.tsx';
-import { findDraft, forgetDraft, saveBeside } from './autosave.ts';
+import {
+  type Draft,
+  designIn,
+  draftKey,
+  forgetDraft,
+  heldDrafts,
+  listDrafts,
+  sameDocument,
+} from '../kit/drafts.ts';
+import { clockText } from '../wording/measures.ts';
+import { keepBoth, saveBeside, takeTheirs } from './autosave.ts';
 import { benchState, dispatch, useBenchState } from './bench-store.ts';
+import { adoptDraft } from './keep-work.ts';
 
 /** Told when the design was saved somewhere else in the meantime; nothing is written over until one is chosen. */
 export function StaleDialog() {
@@ -15,14 +26,10 @@ export function StaleDialog() {
         Another window has saved this design since you opened it. Yours is still here and is not lost.
       </p>
       <div className="flex flex-col gap-2">
-        <button
-          type="button"
-          className="button button-go"
-          onClick={() => void keepBoth(benchState().history.present)}
-        >
+        <button type="button" className="button button-go" onClick={() => void told(keepBoth)}>
           Keep both: save mine as a new design
         </button>
-        <button type="button" className="button" onClick={takeTheirs}>
+        <button type="button" className="button" onClick={() => void takeTheirs()}>
           Take theirs, and leave mine
         </button>
       </div>
@@ -30,48 +37,75 @@ export function StaleDialog() {
   );
 }
 
-async function keepBoth(design: Design): Promise<void> {
+async function told(work: () => Promise<unknown>): Promise<void> {
   try {
-    const { id } = await saveBeside(design);
-    window.location.assign(`/bench/${id}`);
+    await work();
   } catch (error) {
     toast.error((error as Error).message);
   }
 }
 
-function takeTheirs(): void {
-  forgetDraft(benchState().id);
-  window.location.reload();
+/** A draft that can be gone on with: its page is not open any more, and the server does not have it. */
+interface Offer {
+  readonly draft: Draft;
+  readonly design: Design;
 }
 
-/** Offers what an earlier visit could not save. */
+/** Drafts of the open design; those that the server has by now are forgotten. */
+async function offersOf(): Promise<readonly Offer[]> {
+  const { id, stored } = benchState();
+  const [drafts, held] = await Promise.all([listDrafts(id), heldDrafts()]);
+  const offers: Offer[] = [];
+  for (const draft of drafts) {
+    if (draft.key === draftKey(id) || held.has(draft.key)) continue;
+    const design = designIn(draft);
+    // What a newer Vetro kept stays where it is; the shelf lists it.
+    if (design === undefined) continue;
+    if (sameDocument(stored, design)) await forgetDraft(draft.key);
+    else offers.push({ draft, design });
+  }
+  return offers;
+}
+
+/** Offers what earlier pages could not save, one after the other; put off, it is offered again. */
 export function DraftDialog() {
-  const [draft, setDraft] = useState(findDraft);
+  const [offers, setOffers] = useState<readonly Offer[]>([]);
   const version = useBenchState((state) => state.version);
-  if (draft === undefined) return null;
+  useEffect(() => void offersOf().then(setOffers), []);
+  const [offer] = offers;
+  if (offer === undefined) return null;
+  const { draft, design } = offer;
   const current = draft.version === version;
+  const next = () => setOffers(offers.slice(1));
   const goOn = () => {
-    if (current) dispatch({ kind: 'edit', edit: () => draft.design });
-    else void keepBoth(draft.design);
-    setDraft(undefined);
+    adoptDraft(draft.key);
+    dispatch({ kind: 'edit', edit: () => design });
+    next();
   };
-  const leave = () => {
-    forgetDraft(benchState().id);
-    setDraft(undefined);
+  const beside = async () => {
+    const { id } = await saveBeside(design);
+    await forgetDraft(draft.key);
+    window.location.assign(`/bench/${id}`);
   };
   return (
-    <Dialog open onOpenChange={() => setDraft(undefined)} title="There is work that was not saved">
+    <Dialog open onOpenChange={next} title="There is work that was not saved">
       <p className="mb-4">
-        The last time this design was open here, its last change could not be saved. It was kept in this
-        browser.
+        A change of {clockText(draft.at)} could not be saved. It was kept in this browser.
         {current ? '' : ' The design has been saved somewhere else since.'}
       </p>
       <div className="flex flex-col gap-2">
-        <button type="button" className="button button-go" onClick={goOn}>
+        <button type="button" className="button button-go" onClick={current ? goOn : () => void told(beside)}>
           {current ? 'Go on with it' : 'Keep both: save it as a new design'}
         </button>
-        <button type="button" className="button" onClick={leave}>
-          Leave it, and go on with what is saved
+        <button
+          type="button"
+          className="button"
+          onClick={() => {
+            void forgetDraft(draft.key);
+            next();
+          }}
+        >
+          Delete it, and go on with what is saved
         </button>
       </div>
     </Dialog>

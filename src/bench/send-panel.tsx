@@ -17,6 +17,7 @@ import { lossSentence } from '../wording/loss-words.ts';
 import { lengthText, rectangleText } from '../wording/measures.ts';
 import { sheetSentence } from '../wording/sheet-words.ts';
 import { saveNow } from './autosave.ts';
+import { problemOf, unmadeOf } from './bench-state.ts';
 import { benchState, useBenchState, useDesign } from './bench-store.ts';
 import { LoomDialog } from './loom-dialog.tsx';
 import { Panel } from './panel.tsx';
@@ -67,7 +68,7 @@ const FOR: Readonly<Record<SendFile, string>> = {
 export function SendPanel() {
   const design = useDesign();
   const wish = useSend();
-  const problem = useBenchState((state) => state.problem);
+  const problem = useBenchState((state) => problemOf(state) ?? unmadeOf(state));
   const [taken, setTaken] = useState<number>();
   const [weaving, setWeaving] = useState(false);
   const numbers = isPicture(wish.file) ? readWish(wish, design) : undefined;

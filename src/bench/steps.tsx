@@ -6,7 +6,7 @@ import { crossingName } from '../wording/crossing.ts';
 import { linesText } from '../wording/lines.ts';
 import { plural } from '../wording/measures.ts';
 import { tilingText } from '../wording/tiling-words.ts';
-import { type BenchState, STEPS, type Step } from './bench-state.ts';
+import { type BenchState, problemOf, STEPS, type Step, unmadeOf } from './bench-state.ts';
 import { dispatch, useBenchState } from './bench-store.ts';
 
 /** The order of work as words on a running stitch, each with where it stands. */
@@ -38,7 +38,8 @@ export function Steps() {
   );
 }
 
-function stateOf(step: Step, { history, report, problem, unmade }: BenchState): string {
+function stateOf(step: Step, state: BenchState): string {
+  const { history, report } = state;
   const { shades, colourways, construction, lay, resolution } = history.present;
   switch (step) {
     case 'Colours':
@@ -56,7 +57,7 @@ function stateOf(step: Step, { history, report, problem, unmade }: BenchState): 
         : `Straight, ${toDecimal(ends, 3)} × ${toDecimal(picks, 3)} ${per}`;
     }
     case 'Check':
-      return problem === undefined && unmade === undefined
+      return problemOf(state) === undefined && unmadeOf(state) === undefined
         ? (report?.verdict ?? 'Checking…')
         : construction.kind === 'plaid'
           ? 'Cannot be woven'

@@ -1,3 +1,4 @@
+import { download } from '../kit/download.ts';
 import { RequestError, refusal } from '../kit/request.ts';
 
 /**
@@ -29,17 +30,4 @@ export async function takeFile(address: string, name: string, told: (bytes: numb
     told(bytes);
   }
   download(name, new Blob(pieces, { type: response.headers.get('content-type') ?? '' }));
-}
-
-/** Hands text to the browser's downloads. */
-export function downloadText(name: string, text: string): void {
-  download(name, new Blob([text], { type: 'text/plain;charset=utf-8' }));
-}
-
-function download(name: string, content: Blob): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(content);
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
 }

@@ -1,4 +1,3 @@
-import { releaseProxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Proof } from '../core/colour/proof.ts';
 import type { Design } from '../core/design/design-schema.ts';
@@ -21,6 +20,8 @@ import { useCloth } from './cloth-store.ts';
 import type { Patch } from './draw-cloth.ts';
 
 interface Wish {
+  /** The design on the bench, and as it is seen: from behind it is another. */
+  readonly onBench: Design;
   readonly design: Design;
   readonly proof: Proof;
   readonly marks: ClothMarks;
@@ -53,7 +54,7 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
   useEffect(() => {
     const worker = openClothWorker();
     const paint = async (next: Wish) => {
-      const measured = await worker.measure(next.design);
+      const measured = await worker.ask(async (api) => api.measure(next.design));
       if ('problem' in measured) return measured;
       const geometry = layGeometry(measured.value, next.perEnd, next.ratio, next.pixelRatio);
       const piece = pieceFor(next.camera, next.view, geometry, next.pixelRatio);
@@ -67,7 +68,7 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
         coarse: 1,
       };
       const paintBy = async (coarse: number) => {
-        const answer = await worker.paint({ ...order, coarse });
+        const answer = await worker.ask(async (api) => api.paint({ ...order, coarse }));
         return 'problem' in answer
           ? answer
           : { bitmap: answer.value, geometry, piece, repeat: measured.value };
@@ -94,21 +95,22 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
       paint,
       (result, next) => {
         if ('problem' in result) {
-          dispatch({ kind: 'problem', problem: result.problem });
+          dispatch({ kind: 'problem', design: next.onBench, sentence: result.problem });
           return;
         }
         show(result, next);
-        dispatch({ kind: 'problem', problem: undefined });
+        dispatch({ kind: 'painted' });
       },
-      (error) => {
+      (error, next) => {
         console.error(error);
         dispatch({
           kind: 'problem',
-          problem: 'The cloth could not be painted. Undo the last change, or reload.',
+          design: next.onBench,
+          sentence: 'The cloth could not be painted. Undo the last change, or reload.',
         });
       },
     );
-    return () => worker[releaseProxy]();
+    return worker.close;
   }, []);
   useEffect(() => {
     if (wish === undefined || wish.view.width === 0) return;

@@ -1,4 +1,3 @@
-import { releaseProxy } from 'comlink';
 import { useEffect, useRef } from 'react';
 import type { Design } from '../core/design/design-schema.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
@@ -17,14 +16,21 @@ export function useRepeatCheck(): void {
   useEffect(() => {
     const worker = openClothWorker();
     ask.current = latest(
-      async (next: Design): Promise<Attempt<RepeatReport>> => worker.check(next),
-      (answer) => {
+      async (next: Design): Promise<Attempt<RepeatReport>> => worker.ask(async (api) => api.check(next)),
+      (answer, checked) => {
         if ('value' in answer) dispatch({ kind: 'report', report: answer.value });
-        else dispatch({ kind: 'unmade', sentence: answer.problem });
+        else dispatch({ kind: 'unmade', design: checked, sentence: answer.problem });
       },
-      console.error,
+      (error, checked) => {
+        console.error(error);
+        dispatch({
+          kind: 'unmade',
+          design: checked,
+          sentence: 'The check was not done after two minutes and was stopped. Make the design simpler.',
+        });
+      },
     );
-    return () => worker[releaseProxy]();
+    return worker.close;
   }, []);
   useEffect(() => {
     const timer = setTimeout(() => ask.current?.(design), PAUSE);

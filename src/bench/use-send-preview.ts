@@ -1,4 +1,3 @@
-import { releaseProxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Design } from '../core/design/design-schema.ts';
 import { type Drawn, threadLook } from '../core/paint/thread-light.ts';
@@ -35,7 +34,7 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
   useEffect(() => {
     const worker = openClothWorker();
     const paint = async ({ design, numbers, drawn, room }: Ask) => {
-      const ordered = await worker.order(design, numbers.scale, numbers.sheet);
+      const ordered = await worker.ask(async (api) => api.order(design, numbers.scale, numbers.sheet));
       if ('problem' in ordered) return ordered;
       const { order } = ordered.value;
       const scale = fitScale(order, room);
@@ -43,17 +42,19 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
         width: Math.max(1, Math.round((order.tile.width * scale) / order.block.across)),
         height: Math.max(1, Math.round((order.tile.height * scale) / order.block.down)),
       };
-      const answer = await worker.paint({
-        design,
-        coarse: 1,
-        tile,
-        look: threadLook(drawn) ?? 'flat',
-        proof: 'none',
-        marks: NO_MARKS,
-        x: 0,
-        y: 0,
-        ...tile,
-      });
+      const answer = await worker.ask(async (api) =>
+        api.paint({
+          design,
+          coarse: 1,
+          tile,
+          look: threadLook(drawn) ?? 'flat',
+          proof: 'none',
+          marks: NO_MARKS,
+          x: 0,
+          y: 0,
+          ...tile,
+        }),
+      );
       return 'problem' in answer ? answer : { ordered: ordered.value, scale, tile: answer.value };
     };
     request.current = latest(
@@ -70,7 +71,7 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
         setPreview({ problem: 'The picture could not be painted here; it can still be sent.' });
       },
     );
-    return () => worker[releaseProxy]();
+    return worker.close;
   }, []);
   useEffect(() => {
     if (ask !== undefined && ask.room.width > 0) request.current?.(ask);

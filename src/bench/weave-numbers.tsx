@@ -78,12 +78,13 @@ export function WeaveNumbers({ weave }: { weave: WeaveSpec }) {
           </div>
           <Choice
             label="Where it turns"
-            value={weave.cut ? 'cut' : 'pointed'}
+            value={weave.turn}
             options={[
-              { value: 'cut', text: 'Cut: herringbone' },
-              { value: 'pointed', text: 'Pointed' },
+              { value: 'complemented', text: 'Cut, complemented' },
+              { value: 'kept', text: 'Cut, face kept' },
+              { value: 'point', text: 'Pointed' },
             ]}
-            onChange={(turn) => putWeave({ ...weave, cut: turn === 'cut' })}
+            onChange={(turn) => putWeave({ ...weave, turn })}
           />
         </>
       );

@@ -7,15 +7,22 @@ import { type YarnNeed, yarnNeeds } from '../core/design/yarn.ts';
 import { parseMetres, parsePercent, type YarnPlan } from '../core/design/yarn-schema.ts';
 import { add, type Rational, rational, toDecimal, toNumber } from '../core/exact/rational.ts';
 import { fileNameOf } from '../core/formats/file-name.ts';
-import { fromTex, parseYarnCount, toTex, YARN_SYSTEMS, type YarnSystem } from '../core/units/yarn-count.ts';
+import {
+  fromTex,
+  parseYarnCount,
+  readYarnCount,
+  toTex,
+  YARN_SYSTEMS,
+  type YarnSystem,
+} from '../core/units/yarn-count.ts';
 import { BarChart } from '../kit/bar-chart.tsx';
+import { downloadText } from '../kit/download.ts';
 import { NumberField } from '../kit/number-field.tsx';
 import { ShadeName } from '../kit/shade-name.tsx';
 import { attempt } from '../wording/attempt.ts';
 import { dispatch } from './bench-store.ts';
 import { Measure } from './panel.tsx';
 import { whole } from './rework-wish.ts';
-import { downloadText } from './take-file.ts';
 
 const BARS = ['Warp', 'Weft'];
 
@@ -119,8 +126,10 @@ function CountField({ label, value, onChange }: CountFieldProps) {
       label={label}
       text={count}
       resolve={(text) => {
-        const tex = toTex(parseYarnCount(text, system), system);
-        return system === 'tex' ? toDecimal(tex, 3) : `${toDecimal(tex, 3)} tex`;
+        const { plies, single, count: all } = readYarnCount(text, system);
+        const tex = toDecimal(toTex(all, system), 3);
+        const understood = plies === 1 ? '' : `${plies} plies of ${toDecimal(single, 3)}: `;
+        return `${understood}${tex}${system === 'tex' && plies === 1 ? '' : ' tex'}`;
       }}
       onChange={(text) => onChange({ count: text, system })}
       after={

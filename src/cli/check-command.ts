@@ -17,7 +17,8 @@ import {
   perThreadText,
   verdictSentence,
 } from '../wording/verdict.ts';
-import { EXIT, readDesignFile } from './run.ts';
+import { readDesignFile } from './read-design-file.ts';
+import { EXIT } from './run.ts';
 
 /** `vetro check`: the verdict and its reasons, in words or as JSON. */
 export function checkCommand(path: string, options: { json?: boolean; dpi?: string }): number {

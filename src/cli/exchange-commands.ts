@@ -10,7 +10,8 @@ import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
 import { formatWeave, parseWeave } from '../core/thread/weaves/weave-text.ts';
 import { lossSentence } from '../wording/loss-words.ts';
-import { EXIT, readDesignFile, readText, tell, writeText } from './run.ts';
+import { readDesignFile, readText } from './read-design-file.ts';
+import { EXIT, tell, writeText } from './run.ts';
 
 export interface ImportOptions {
   readonly output?: string;

@@ -4,7 +4,8 @@ import { yarnNeeds } from '../core/design/yarn.ts';
 import { CoreError } from '../core/error.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import { floatsText, hangsText } from '../wording/weave-words.ts';
-import { EXIT, readDesignFile } from './run.ts';
+import { readDesignFile } from './read-design-file.ts';
+import { EXIT } from './run.ts';
 
 /** `vetro facts`: floats, soundness and what a loom needs, in words or as JSON. */
 export function factsCommand(path: string, options: { json?: boolean }): number {

@@ -1,7 +1,8 @@
 import { isTiling } from '../core/design/design-schema.ts';
 import { tilingGeometry, tilingToCsv } from '../core/design/exchange/tiling-geometry.ts';
 import { CoreError } from '../core/error.ts';
-import { EXIT, readDesignFile } from './run.ts';
+import { readDesignFile } from './read-design-file.ts';
+import { EXIT } from './run.ts';
 
 /** `vetro geometry`: the faces of a tiling's upright repeat in millimetres, as doubles and exactly. */
 export function geometryCommand(path: string, options: { json?: boolean; csv?: boolean }): number {

@@ -21,7 +21,8 @@ import { parseThreadCount } from '../core/formats/thread-count.ts';
 import { buildWeave } from '../core/thread/weaves/build-weave.ts';
 import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
 import { parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
-import { EXIT, readText, writeText } from './run.ts';
+import { readText } from './read-design-file.ts';
+import { EXIT, writeText } from './run.ts';
 
 export interface NewPlaidOptions {
   readonly name?: string;

@@ -5,7 +5,7 @@ import { pipeline } from 'node:stream/promises';
 import type { Mixing } from '../core/colour/mixing.ts';
 import { inColourway } from '../core/design/colourway.ts';
 import { compile, pitchOf } from '../core/design/compile-design.ts';
-import type { Design } from '../core/design/design-schema.ts';
+import { type Design, isWoven } from '../core/design/design-schema.ts';
 import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../core/error.ts';
 import type { Rational } from '../core/exact/rational.ts';
@@ -22,7 +22,8 @@ import { unitToSvg } from '../core/formats/unit-svg.ts';
 import { parseDrawn, threadLook } from '../core/paint/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { nodeCompressor } from '../server/sending/node-compressor.ts';
-import { EXIT, readDesignFile, writeText } from './run.ts';
+import { readDesignFile } from './read-design-file.ts';
+import { EXIT, writeText } from './run.ts';
 
 export interface RenderOptions {
   readonly output: string;
@@ -42,6 +43,7 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
   const unit = compile(design);
   const scale = scaleOf(design, options);
   const sheet = sheetOf(design, options);
+  refuseIdle(options, design);
   if (/\.svg$/i.test(options.output)) {
     writeText(
       options.output,
@@ -52,7 +54,7 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
     const look = threadLook(parseDrawn(options.drawn ?? 'flat')) ?? 'flat';
     await writeStream(options.output, unitToPng(unit, order, nodeCompressor, look, options.mixing));
   } else {
-    throw new CoreError('file/kind', { name: options.output, kinds: ['png', 'svg'] });
+    throw new CoreError('file/kind-written', { name: options.output, kinds: ['png', 'svg'] });
   }
   return EXIT.fine;
 }
@@ -62,6 +64,21 @@ function sheetOf(design: Design, options: RenderOptions): Sheet | undefined {
   if (repeats !== undefined) return parseRepeats(repeats);
   if (size === undefined) return undefined;
   return parseSheet(size, design.lay.unit, pixelSize(scaleOf(design, options), pitchOf(design.lay)));
+}
+
+/** Options that would do nothing: who gives them expects something of them. */
+function refuseIdle(options: RenderOptions, design: Design): void {
+  const drawing = /\.svg$/i.test(options.output);
+  const idle: readonly (readonly [option: string, given: boolean, why: string])[] = [
+    ['--dpi', drawing && options.dpi !== undefined, 'a drawing has no pixels'],
+    ['--per-thread', drawing && options.perThread !== undefined, 'a drawing has no pixels'],
+    ['--drawn', drawing && options.drawn !== undefined, 'a drawing shows flat shades'],
+    ['--mixing', drawing && options.mixing === 'bytes', 'a drawing has no pixels'],
+    ['--underlap', !drawing && options.underlap !== undefined, 'a picture needs none'],
+    ['--drawn', !isWoven(design) && (options.drawn ?? 'flat') !== 'flat', 'only woven cloth has threads'],
+  ];
+  const found = idle.find(([, given]) => given);
+  if (found !== undefined) throw new CoreError('option/idle', { option: found[0], why: found[2] });
 }
 
 function underlapOf({ underlap }: RenderOptions): Rational | undefined {

@@ -1,8 +1,5 @@
 import { z } from 'zod';
 
-/** Port of the loom when nothing else is said; VETRO_LOOM_PORT names another. */
-export const LOOM_PORT = 4600;
-
 /** What the weaver asks for: throw the pick, go to another, or only look. */
 export const loomRequest = z.strictObject({
   action: z.discriminatedUnion('kind', [

@@ -4,6 +4,7 @@ import type { Design } from '../core/design/design-schema.ts';
 import { type Rational, toNumber } from '../core/exact/rational.ts';
 import { paintRows, preparePainting } from '../core/paint/painting.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../core/repeat/repeat-unit.ts';
+import { valueIfAny } from '../wording/attempt.ts';
 import { usePixelRatio } from './use-pixel-ratio.ts';
 
 interface ClothSwatchProps {
@@ -24,7 +25,9 @@ export function ClothSwatch({ design, width, height, perThread, decorative = fal
     const element = canvas.current!;
     element.width = Math.round(width * pixelRatio);
     element.height = Math.round(height * pixelRatio);
-    const unit = compile(design);
+    const unit = valueIfAny(() => compile(design));
+    // Numbers that make no cloth leave the swatch empty; what is wrong with them is told where they are typed.
+    if (unit === undefined) return;
     const step = Math.max(1, Math.round(perThread * pixelRatio));
     const tile = tileOf(unit, step);
     const offset = { x: 0, y: -element.height };

@@ -31,6 +31,15 @@ export function shelfActions(client: QueryClient) {
         const { id } = savedAnswer.parse(await request('POST', '/api/designs', { document: design }));
         window.location.assign(`/bench/${id}`);
       }),
+    /** Adds a design and stays. @returns whether it is stored */
+    add: async (design: Design): Promise<boolean> => {
+      let stored = false;
+      await attempt(async () => {
+        await request('POST', '/api/designs', { document: design });
+        stored = true;
+      });
+      return stored;
+    },
     copy: ({ id, name }: Summary) =>
       attempt(async () => {
         await request('POST', `/api/designs/${id}/copy`);

@@ -4,10 +4,13 @@ import { useMemo, useRef, useState } from 'react';
 import { Toaster } from 'sonner';
 import { type Range, type Shelf as ShelfContents, type Summary, shelfSchema } from '../contracts/shelf.ts';
 import { START_POINTS, type StartPoint } from '../core/design/start-points.ts';
+import { BrokenPage } from '../kit/broken-page.tsx';
 import { Choice } from '../kit/choice.tsx';
 import { Mark } from '../kit/mark.tsx';
 import { request } from '../kit/request.ts';
+import { Safely } from '../kit/safely.tsx';
 import { plural } from '../wording/measures.ts';
+import { KeptDrafts } from './kept-drafts.tsx';
 import { MoveDialog } from './move-dialog.tsx';
 import { Examples, NewDialog } from './new-dialog.tsx';
 import { SHELF, type ShelfActions, shelfActions } from './shelf-actions.ts';
@@ -20,10 +23,19 @@ const client = new QueryClient();
 export function Shelf({ initial }: { initial: ShelfContents }) {
   return (
     <QueryClientProvider client={client}>
-      <OpenShelf initial={initial} />
+      <Safely broken={(again) => <BrokenPage again={again} />}>
+        <OpenShelf initial={initial} />
+      </Safely>
       <Toaster position="bottom-left" />
     </QueryClientProvider>
   );
+}
+
+/** Milliseconds after which a verdict that is still out is asked for again. */
+const CHECKING_AGAIN = 2000;
+
+function isChecking(shelf: ShelfContents | undefined): boolean {
+  return shelf?.ranges.some(({ designs }) => designs.some(({ verdict }) => verdict === 'Checking')) ?? false;
 }
 
 function OpenShelf({ initial }: { initial: ShelfContents }) {
@@ -31,6 +43,8 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
     queryKey: SHELF,
     queryFn: async () => shelfSchema.parse(await request('GET', '/api/shelf')),
     initialData: initial,
+    // While a check goes on, its verdict is looked for.
+    refetchInterval: ({ state }) => (isChecking(state.data) ? CHECKING_AGAIN : false),
   });
   const queries = useQueryClient();
   const actions = useMemo(() => shelfActions(queries), [queries]);
@@ -50,6 +64,13 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
       }}
     >
       <ShelfHeader actions={actions} onNew={() => setStart(START_POINTS[0])} />
+      <KeptDrafts shelf={shelf} actions={actions} />
+      {shelf.unreadable > 0 && (
+        <p role="status" className="mx-[26px] mt-4 rounded-card bg-weld-pale px-4 py-2 text-weld">
+          {plural(shelf.unreadable, 'design')} cannot be read by this Vetro. Nothing of it is deleted: update
+          Vetro, or look into the database.
+        </p>
+      )}
       {total === 0 ? (
         <EmptyShelf onStart={setStart} />
       ) : (

@@ -67,6 +67,14 @@ export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
 
+/** A time of the day, and the day where it is another: "12:04", "3 March, 12:04". */
+export function clockText(at: string, now = new Date()): string {
+  const date = new Date(at);
+  const time = date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  if (date.toDateString() === now.toDateString()) return time;
+  return `${date.toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}, ${time}`;
+}
+
 /** A share as "12.5 %". */
 export function percentText(share: number): string {
   return `${(share * 100).toFixed(1)} %`;

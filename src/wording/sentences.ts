@@ -121,6 +121,8 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'wif/value': ({ section, line, text }) => `[${section}], line ${line}: “${text}” cannot be read there.`,
   'wif/range': ({ section, line, value, most }) =>
     `[${section}], line ${line}: ${value} is more than the ${most} that there are.`,
+  'wif/too-small': ({ section, line, value, least }) =>
+    `[${section}], line ${line}: ${value} is too little; there must be at least ${least}.`,
   'wif/contradiction': ({ section, line, value, other }) =>
     `[${section}], line ${line}: it names number ${value}, but the file says that there are ${other}.`,
   'wif/too-large': ({ ends, picks, most }) =>
@@ -246,6 +248,9 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `There is no colourway “${name}”. ${known === '' ? 'The design has none.' : `There are: ${known}.`}`,
   'start/unknown': ({ key, known }) => `There is no start point “${key}”. There are: ${known}.`,
   'file/kind': ({ name, kinds }) => `“${name}” is of a kind that cannot be read here. Known kinds: ${kinds}.`,
+  'file/kind-written': ({ name, kinds }) =>
+    `“${name}” is of a kind that cannot be written here. Known kinds: ${kinds}.`,
+  'option/idle': ({ option, why }) => `${option} would do nothing: ${why}. Leave it out.`,
   'file/too-large': ({ size, most }) => `That file has ${size} bytes; at most ${most} are read.`,
   'file/missing': ({ name }) => `There is no file “${name}”.`,
   'file/unwritable': ({ name }) => `“${name}” could not be written.`,

@@ -7,11 +7,12 @@ import { plural } from './measures.ts';
 export function hangsText({ layers }: Pick<WeaveFacts, 'layers'>): string {
   if (layers.length === 1) return 'It hangs together.';
   const [upper] = layers;
+  const count = upper!.ends.length + upper!.picks.length;
   const threads = [
     ...(upper!.ends.length > 0 ? [plural(upper!.ends.length, 'end')] : []),
     ...(upper!.picks.length > 0 ? [plural(upper!.picks.length, 'pick')] : []),
   ].join(' and ');
-  return `It falls into ${layers.length} pieces: of each repeat, ${threads} come away on top.`;
+  return `It falls into ${layers.length} pieces: of each repeat, ${threads} ${count === 1 ? 'comes' : 'come'} away on top.`;
 }
 
 /** "Floats: warp up to 2, weft up to 3. Warp is 50 % of the face. 4 shafts and 4 treadles." */

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { clothShown, openNew, saved, warpField } from './helpers.ts';
+import { clothShown, openNew, saved, WRITER, warpField } from './helpers.ts';
 
 const TEXT = 'warp: A20 B10\nweave: 2/2Z\n';
 
@@ -17,7 +17,7 @@ test('two windows on one design: the later stale write is told, and both are kep
   const dialog = page.getByRole('dialog', { name: 'Changed somewhere else' });
   await expect(dialog).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Not saved: changed elsewhere' }).click();
+  await page.getByRole('button', { name: /^Not saved: changed elsewhere/ }).click();
   await dialog.getByRole('button', { name: /^Keep both/ }).click();
   await expect(page.getByLabel('Name of the design')).toHaveValue('Made for a test (mine)');
   await expect(warpField(page)).toHaveValue('A20 B14');
@@ -68,7 +68,7 @@ test('addresses of nothing say so, and what is wrong is refused in words', async
   await expect(page.getByText('This design is not on the shelf.')).toBeVisible();
   expect((await page.goto('/no/such/page'))!.status()).toBe(404);
   const id = await openNew(page, TEXT);
-  const put = (data: unknown) => page.request.put(`/api/designs/${id}`, { data });
+  const put = (data: unknown) => page.request.put(`/api/designs/${id}`, { data, headers: WRITER });
   const { document } = (await (await page.request.get(`/api/designs/${id}`)).json()) as {
     document: Record<string, unknown>;
   };
@@ -83,7 +83,7 @@ test('addresses of nothing say so, and what is wrong is refused in words', async
     expect(answer.status()).toBe(status);
     expect(await answer.json()).toMatchObject({ code });
   }
-  expect((await page.request.patch(`/api/designs/${id}`)).status()).toBe(405);
+  expect((await page.request.patch(`/api/designs/${id}`, { headers: WRITER })).status()).toBe(405);
   expect((await page.request.get(`/api/designs/${id}/files/tile.gif`)).status()).toBe(404);
   await page.reload();
   await expect(warpField(page)).toHaveValue('A20 B10');

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
 import { LARKMERE, LARKMERE_STRIPES } from '../../src/server/demo/larkmere.ts';
-import { clothShown, makeDesign } from './helpers.ts';
+import { clothShown, makeDesign, WRITER } from './helpers.ts';
 
 const HUNG = [...LARKMERE, ...LARKMERE_STRIPES];
 
@@ -41,7 +41,7 @@ test('a design whose numbers make no cloth hangs all the same, and says so', asy
   await expect(page.getByRole('link', { name: 'Too fine' })).toContainText(
     'These numbers make no cloth yet.',
   );
-  await page.request.delete(`/api/designs/${id}`);
+  await page.request.delete(`/api/designs/${id}`, { headers: WRITER });
 });
 
 test('search, kinds and order', async ({ page }) => {

@@ -82,7 +82,7 @@ test('a sheet holds the repeat as often as it fits, with its resolution written 
   await page.getByRole('link', { name: 'Platform gingham', exact: true }).click();
   await clothShown(page);
   await step(page, 'Send');
-  await page.getByRole('radio', { name: 'A sheet of repeats' }).click();
+  await page.getByRole('radio', { name: 'A size' }).click();
   await page.getByLabel('Size of the sheet').fill('6in x 4in');
   await page.getByLabel('Resolution, pixels per inch').fill('96');
   await expect(page.getByText('576 px · 152.4 mm')).toBeVisible();

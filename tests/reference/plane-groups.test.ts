@@ -11,9 +11,25 @@ import { rational } from '../../src/core/exact/rational.ts';
 import { surd, surdText, surdToNumber } from '../../src/core/exact/surd.ts';
 import { dualOf } from '../../src/core/tiling/dual.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
+import {
+  basket,
+  bricks,
+  herringbone,
+  hexagons,
+  hexagonsAndTriangles,
+  kites,
+  octagons,
+  parallelograms,
+  pentagons,
+  rhombus,
+  rows,
+  triangles,
+  twoSquares,
+} from '../../src/core/tiling/forms/families.ts';
 import { TWO_KINDS } from '../../src/core/tiling/forms/two-kinds.ts';
-import { type PlaneGroup, planeSymmetry } from '../../src/core/tiling/symmetry.ts';
-import { buildTiling, type Tiling } from '../../src/core/tiling/tiling-form.ts';
+import { mapTiling, stretch } from '../../src/core/tiling/reshape.ts';
+import { keptOneOf, type PlaneGroup, planeSymmetry } from '../../src/core/tiling/symmetry.ts';
+import { buildTiling, type Tiling, type TilingForm } from '../../src/core/tiling/tiling-form.ts';
 import { foldTiling } from '../../src/core/tiling/torus.ts';
 
 /**
@@ -106,6 +122,49 @@ describe('plane groups against a crystal-symmetry library (moyo, WebAssembly)', 
   it.each(plain)('%s', (_, tiling) => {
     const found = planeSymmetry(tiling, () => '')!.group;
     expect(numberOf(crystalOf(tiling, (face) => tiling.faces[face]!.length))).toBe(SPACE_GROUPS[found]);
+  });
+
+  const odd: readonly (readonly [string, Tiling])[] = (
+    [
+      [1, 3],
+      [1, 5],
+      [2, 5],
+      [3, 7],
+    ] as const
+  ).flatMap(([n, d]) => {
+    const part = rational(n, d);
+    const families: readonly (readonly [string, TilingForm])[] = [
+      ['herringbone', herringbone(part)],
+      ['rhombus', rhombus(rational(n), rational(d))],
+      ['bricks', bricks(part, part)],
+      ['two squares', twoSquares(part)],
+      ['octagons', octagons(part)],
+      ['triangles', triangles(rational(d, n), part)],
+      ['hexagons', hexagons(rational(1), part)],
+      ['parallelograms', parallelograms(part, part)],
+      ['kites', kites(part, rational(1))],
+      ['pentagons', pentagons(part)],
+      ['hexagons and triangles', hexagonsAndTriangles(part)],
+      ['rows', rows(n, d)],
+      ['basket', basket(d)],
+    ];
+    return families
+      .filter(([name]) => name !== 'pentagons' || 2 * n < d)
+      .map(([name, form]) => [`${name} ${n}/${d}`, buildTiling(form)] as const);
+  });
+
+  it.each(odd)('%s', (_, tiling) => {
+    const found = planeSymmetry(tiling, () => '')!.group;
+    expect(numberOf(crystalOf(tiling, (face) => tiling.faces[face]!.length))).toBe(SPACE_GROUPS[found]);
+  });
+
+  it('stretched or leant herringbone keeps what it has: the index of its own shades is one', () => {
+    const stretched = mapTiling(buildTiling(herringbone(rational(1, 3))), stretch(rational(2, 3)));
+    const plainly = planeSymmetry(stretched, () => '')!;
+    expect(numberOf(crystalOf(stretched, (face) => stretched.faces[face]!.length))).toBe(
+      SPACE_GROUPS[plainly.group],
+    );
+    expect(keptOneOf(plainly, planeSymmetry(stretched, () => 'one shade')!)).toBe(1);
   });
 
   it('sorts the vertices of the eleven into one orbit, and those of the twenty into two', () => {

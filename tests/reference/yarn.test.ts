@@ -29,14 +29,25 @@ describe('yarn counts (ISO 1144 for tex; Ne, Nm, denier and worsted as the trade
 
   it('convert there and back exactly', () => {
     for (const system of YARN_SYSTEMS) {
-      const tex = toTex(parseYarnCount('37/2', 'tex'), 'tex');
+      const tex = toTex(parseYarnCount('18.5', 'tex'), 'tex');
       expect(toText(toTex(fromTex(tex, system), system))).toBe('37/2');
     }
   });
 
-  it('of two plies of 30 is 15, where counts go by length', () => {
-    expect(toText(parseYarnCount('2/30', 'Ne'))).toBe('15');
-    expect(toText(parseYarnCount('2/30', 'tex'))).toBe('1/15');
+  it.each([
+    // 590.5 / 15, as the trade's tables have it for cotton of two plies of 30.
+    ['30/2', 'Ne', 39.37],
+    ['2/30', 'Ne', 39.37],
+    ['2/30', 'worsted', 59.06],
+    ['2/28', 'Nm', 71.43],
+    ['28/2', 'Nm', 71.43],
+    ['8/4', 'Ne', 295.3],
+    ['2/20', 'tex', 40],
+    ['20/2', 'tex', 40],
+    ['150/2', 'denier', 33.33],
+    ['(37/2)', 'tex', 18.5],
+  ] as const)('%s %s is %d tex, plies by the custom of the trade', (text, system, tex) => {
+    expect(toNumber(toTex(parseYarnCount(text, system), system)) / tex).toBeCloseTo(1, 3);
   });
 
   it.each(['0', '-3', '200000', 'thick'])('refuses %s', (text) => {

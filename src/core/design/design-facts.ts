@@ -1,8 +1,9 @@
 import { commonMultiple } from '../exact/common-multiple.ts';
 import type { Sequence } from '../thread/sequence.ts';
 import { smallestPeriod } from '../thread/smallest-period.ts';
-import { buildWeave } from '../thread/weaves/build-weave.ts';
+
 import { floatCounts } from '../thread/weaves/float-counts.ts';
+import { leastWeave } from '../thread/weaves/least-repeat.ts';
 import type { Design, PlaidDesign } from './design-schema.ts';
 import { threadsOfPlaid, weftOf } from './plaid/compile-plaid.ts';
 
@@ -36,7 +37,7 @@ export function threadFacts(design: PlaidDesign): {
 } {
   const { construction, shades } = design;
   const threads = threadsOfPlaid(construction, shades);
-  const woven = construction.crossing === 'woven' ? buildWeave(construction.weave) : undefined;
+  const woven = construction.crossing === 'woven' ? leastWeave(construction.weave) : undefined;
   const direction = (sequence: Uint16Array, weave: number): DirectionFacts => {
     const period = smallestPeriod(sequence);
     return { laidOut: sequence.length, period, weave, repeat: commonMultiple(period, weave) };

@@ -13,6 +13,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   5: addWeaves,
   6: addTilings,
   7: addLayers,
+  8: sayTurnsAndPlies,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -74,6 +75,41 @@ function addLayers(document: Readonly<Record<string, unknown>>): Record<string, 
     version: 8,
     construction: { ...construction, ...more, colours: { by: construction['colours'] } },
   };
+}
+
+/**
+ * Version 8 said yes or no to a turned twill's cut, and took a slash in a count by weight for a fraction; in version 9 it
+ * parts plies, so that a fraction stands in brackets.
+ */
+function sayTurnsAndPlies(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const construction = Object(document['construction']) as Record<string, unknown>;
+  const yarn = Object(document['yarn']) as Record<string, unknown>;
+  const weave = construction['weave'];
+  return {
+    ...document,
+    version: 9,
+    construction: weave === undefined ? construction : { ...construction, weave: turnedWeave(weave) },
+    yarn: { ...yarn, warp: bracketed(yarn['warp']), weft: bracketed(yarn['weft']) },
+  };
+}
+
+function turnedWeave(weave: unknown): unknown {
+  const { kind, cut, ...rest } = Object(weave) as Record<string, unknown>;
+  if (kind === 'turned') return { kind, ...rest, turn: cut === true ? 'complemented' : 'point' };
+  const { weaves } = rest;
+  if (kind !== 'blocks' || !Array.isArray(weaves)) return weave;
+  const inner = weaves.map((each: unknown) => {
+    const block = Object(each) as Record<string, unknown>;
+    return { ...block, weave: turnedWeave(block['weave']) };
+  });
+  return { kind, ...rest, weaves: inner };
+}
+
+function bracketed(yarn: unknown): unknown {
+  const { count, system } = Object(yarn) as { count?: unknown; system?: unknown };
+  const byWeight = system === 'tex' || system === 'dtex' || system === 'denier';
+  const fraction = typeof count === 'string' && /^\s*[\d.]+\s*\/\s*[\d.]+\s*$/.test(count);
+  return byWeight && fraction ? { ...Object(yarn), count: `(${count.trim()})` } : yarn;
 }
 
 /** How a plaid is printed that was never printed: at half strength, the warp on top. */

@@ -10,26 +10,28 @@ import {
 import { type WifLine, type WifSection, wifSections } from './wif-sections.ts';
 
 /** The keys of each section that are understood; in the others all are, being numbers of threads, or ours to write. */
-const KNOWN: Readonly<Record<string, readonly string[] | 'all'>> = {
-  wif: 'all',
-  contents: 'all',
-  'color palette': ['entries', 'form', 'range'],
-  'color table': 'all',
-  weaving: ['shafts', 'treadles', 'rising shed'],
-  warp: ['threads', 'color', 'units', 'spacing', 'thickness'],
-  weft: ['threads', 'color', 'units', 'spacing', 'thickness'],
-  text: ['title'],
-  threading: 'all',
-  tieup: 'all',
-  treadling: 'all',
-  liftplan: 'all',
-  'warp colors': 'all',
-  'weft colors': 'all',
-  'warp spacing': 'all',
-  'weft spacing': 'all',
-  'warp thickness': 'all',
-  'weft thickness': 'all',
-};
+const KNOWN: ReadonlyMap<string, readonly string[] | 'all'> = new Map(
+  Object.entries<readonly string[] | 'all'>({
+    wif: 'all',
+    contents: 'all',
+    'color palette': ['entries', 'form', 'range'],
+    'color table': 'all',
+    weaving: ['shafts', 'treadles', 'rising shed'],
+    warp: ['threads', 'color', 'units', 'spacing', 'thickness'],
+    weft: ['threads', 'color', 'units', 'spacing', 'thickness'],
+    text: ['title'],
+    threading: 'all',
+    tieup: 'all',
+    treadling: 'all',
+    liftplan: 'all',
+    'warp colors': 'all',
+    'weft colors': 'all',
+    'warp spacing': 'all',
+    'weft spacing': 'all',
+    'warp thickness': 'all',
+    'weft thickness': 'all',
+  }),
+);
 
 /**
  * Reads a weave file, forgivingly; sections beside threading and treadling (or lift plan) may be missing.
@@ -41,14 +43,14 @@ const KNOWN: Readonly<Record<string, readonly string[] | 'all'>> = {
 export function readWif(text: string): Wif {
   const sections = wifSections(text);
   const at = (name: string) => sections.get(name);
-  const shafts = numberOf(at('weaving'), 'shafts', 1, 1000) ?? highest(at('threading'));
+  const shafts = numberOf(at('weaving'), 'shafts', 1, MAX_NUMBERED) ?? highest(at('threading'));
   const ends = numberOf(at('warp'), 'threads', 1, MAX_WIF_THREADS) ?? lastIndex(at('threading'));
   const picksBy = at('liftplan') ?? at('treadling');
   const picks = numberOf(at('weft'), 'threads', 1, MAX_WIF_THREADS) ?? lastIndex(picksBy);
   const threadingLines = needed(at('threading'), 'THREADING');
   const threading = lists(threadingLines, ends, shafts);
   const plan = at('liftplan');
-  const treadleCount = numberOf(at('weaving'), 'treadles', 0, 1000) ?? highest(at('treadling'));
+  const treadleCount = numberOf(at('weaving'), 'treadles', 0, MAX_NUMBERED) ?? highest(at('treadling'));
   const tieup =
     plan === undefined ? lists(needed(at('tieup'), 'TIEUP'), Math.max(1, treadleCount), shafts) : [];
   const treadling =
@@ -82,7 +84,7 @@ export function readWif(text: string): Wif {
 
 /** The lines of a section that are not understood, as a section of its own. */
 function keptOf(name: string, { name: section, lines }: WifSection): readonly WifKept[] {
-  const known = KNOWN[name];
+  const known = KNOWN.get(name);
   if (known === 'all') return [];
   const kept = lines.filter(({ key }) => !(known?.includes(key.toLowerCase()) ?? false));
   if (known !== undefined && kept.length === 0) return [];
@@ -126,15 +128,25 @@ function numberOf(
   if (line === undefined) return undefined;
   if (!/^\d{1,9}$/.test(line.value)) throw wrongValue(section!, line);
   const value = Number(line.value);
-  if (value < least || value > most)
-    throw new CoreError('wif/range', { section: section!.name, line: line.line, value, most });
+  const { name, line: at } = { name: section!.name, line: line.line };
+  if (value < least) throw new CoreError('wif/too-small', { section: name, line: at, value, least });
+  if (value > most) throw new CoreError('wif/range', { section: name, line: at, value, most });
   return value;
 }
 
-/** Largest value of any line; 0 where there are none. */
+/** Most shafts, and most treadles. */
+const MAX_NUMBERED = 1000;
+
+/** Largest value of any line; 0 where there are none. @throws CoreError "wif/range" */
 function highest(section: WifSection | undefined): number {
-  const values = (section?.lines ?? []).flatMap(({ value }) => wholeNumbers(value));
-  return values.reduce((most, value) => Math.max(most, value), 0);
+  let most = 0;
+  for (const { value, line } of section?.lines ?? []) {
+    for (const each of wholeNumbers(value)) most = Math.max(most, each);
+    if (most > MAX_NUMBERED) {
+      throw new CoreError('wif/range', { section: section!.name, line, value: most, most: MAX_NUMBERED });
+    }
+  }
+  return most;
 }
 
 /** Largest key that is a number. */
@@ -202,11 +214,18 @@ function wholeOf(text: string, from: number, to: number): number {
   return value;
 }
 
+/** Most colours of a table. */
+const MAX_COLOURS = 10_000;
+
 /** Colours of the table, their range brought to 0 … 255; black and white where there is none. */
 function paletteOf(table: WifSection | undefined, about: WifSection | undefined): string[] {
   if (table === undefined || table.lines.length === 0) return ['#000000', '#ffffff'];
   const [low, high] = rangeOf(about);
-  const entries = numberOf(about, 'entries', 1, 10_000) ?? lastIndex(table);
+  const entries = numberOf(about, 'entries', 1, MAX_COLOURS) ?? lastIndex(table);
+  if (entries > MAX_COLOURS) {
+    const { line } = table.lines.find(({ key }) => Number(key) === entries) ?? table.lines[0]!;
+    throw new CoreError('wif/range', { section: table.name, line, value: entries, most: MAX_COLOURS });
+  }
   const palette = Array.from({ length: entries }, () => '#000000');
   for (const line of table.lines) {
     const parts = line.value.split(',').map((part) => Number(part.trim()));

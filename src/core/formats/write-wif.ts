@@ -101,8 +101,9 @@ function directionLines(name: 'WARP' | 'WEFT', { colours, measures }: WifThreads
   ];
 }
 
+/** A measure as a decimal: spacings are handed in so short that they read back, others as long as they are. */
 function decimal(text: string): string {
-  return toDecimal(parseExact(text), 6);
+  return toDecimal(parseExact(text), 15);
 }
 
 /** Kept lines go where they came from: to the end of a section of ours, or into one of their own. */

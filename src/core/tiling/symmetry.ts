@@ -125,30 +125,53 @@ function inSteps(point: Point, lattice: PlaneLattice): Point {
   return { x: u, y: v };
 }
 
+/** A displacement in steps of a lattice. */
+function stepsOf(displacement: Point, lattice: PlaneLattice): Point {
+  const { u, v, i, j } = reduce(displacement, lattice);
+  return { x: addSurds(u, surd(rational(i))), y: addSurds(v, surd(rational(j))) };
+}
+
 /** All maps, up to the lattice, that carry every face onto one of its kind. */
 function mapsOf({ lattice, faces }: Tiling, kinds: readonly string[]): readonly Carrying[] {
   const middles = faces.map((corners) => inSteps(middleOf(corners), lattice));
-  const outlines = faces.map((corners) => corners.map((corner) => inSteps(corner, lattice)));
-  // A face is known by its middle; its kind and its corners, in no order, have to be those of the one that comes there.
-  const lookOf = (kind: string, corners: readonly Point[]) =>
-    `${kind}: ${corners.map(pointName).sort().join(' ')}`;
+  // A face is known by its middle; its kind and its corners, seen from there and in their order, have to be those of the
+  // one that comes there. Compared within the cell and in no order, faces that lie otherwise may look alike.
+  const outlines = faces.map((corners) => {
+    const middle = middleOf(corners);
+    return corners.map((corner) => stepsOf(subtractPoints(corner, middle), lattice));
+  });
   const looks = new Map(
-    middles.map((middle, face) => [pointName(middle), lookOf(kinds[face]!, outlines[face]!)]),
+    middles.map((middle, face) => [pointName(middle), `${kinds[face]} ${roundName(outlines[face]!)}`]),
   );
   const rarest = rarestOf(kinds);
   const from = middles[kinds.indexOf(rarest)]!;
-  return isometries(lattice).flatMap((linear) =>
-    middles.flatMap((to, face) => {
+  return isometries(lattice).flatMap((linear) => {
+    const turned = outlines.map((corners) => roundName(carried(linear, corners)));
+    return middles.flatMap((to, face) => {
       if (kinds[face] !== rarest) return [];
       const shift = subtractPoints(to, applied(linear, from));
       const image = (place: Point) => folded(addPoints(applied(linear, place), shift));
       const fits = middles.every((middle, each) => {
         const there = looks.get(pointName(image(middle)));
-        return there !== undefined && there === lookOf(kinds[each]!, outlines[each]!.map(image));
+        return there === `${kinds[each]} ${turned[each]}`;
       });
       return fits ? [{ linear, shift: folded(shift) }] : [];
-    }),
-  );
+    });
+  });
+}
+
+/** Corners as a map without a shift carries them, counterclockwise again where it is a reflection. */
+function carried(linear: Linear, corners: readonly Point[]): readonly Point[] {
+  const image = corners.map((corner) => applied(linear, corner));
+  const [a, b, c, d] = linear;
+  return a * d - b * c === 1 ? image : image.reverse();
+}
+
+/** The same text for corners that follow each other the same way round, from whichever they begin. */
+function roundName(corners: readonly Point[]): string {
+  const names = corners.map(pointName);
+  const round = names.map((_, at) => [...names.slice(at), ...names.slice(0, at)].join(' '));
+  return round.sort()[0]!;
 }
 
 function rarestOf(kinds: readonly string[]): string {

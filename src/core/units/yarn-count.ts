@@ -1,6 +1,6 @@
 import { CoreError } from '../error.ts';
 import { parseExact } from '../exact/parse-exact.ts';
-import { divide, multiply, type Rational, rational } from '../exact/rational.ts';
+import { compare, divide, multiply, type Rational, rational } from '../exact/rational.ts';
 
 /** Systems of yarn counts: by weight of a length (tex, dtex, denier), or by length of a weight. */
 export const YARN_SYSTEMS = ['tex', 'dtex', 'denier', 'Nm', 'Ne', 'worsted'] as const;
@@ -31,19 +31,43 @@ const SYSTEMS: Readonly<Record<YarnSystem, { readonly one: Rational; readonly by
 /** Largest count that is accepted. */
 const MAX_COUNT = 100_000;
 
+/** A yarn as its count says it: so many plies, each of a count. */
+export interface PliedCount {
+  readonly plies: number;
+  /** Of one ply. */
+  readonly single: Rational;
+  /** Of the whole yarn. */
+  readonly count: Rational;
+}
+
+/** Two numbers with a slash between them, of which one says how many plies there are. */
+const PLIED = /^\s*(\d{1,6}(?:\.\d+)?)\s*\/\s*(\d{1,6}(?:\.\d+)?)\s*$/;
+
 /**
- * Reads a count such as "20" or "2/30" (two plies of 30, in the systems by length: 15).
+ * Reads a count such as "20", "30/2" or "2/30". Cotton is written count first (30/2), worsted plies first (2/30), metric
+ * and the systems by weight both ways: the smaller of the two is the number of plies, whichever stands first. Two plies
+ * of 30 are 15 in the systems by length and 60 in those by weight. What is no pair of numbers is arithmetic.
+ * Source: common practice of the trade; ISO 1144:2016, §5, for tex.
+ *
  * @throws CoreError as `parseExact`, or "yarn/count" {text, most}
  */
-export function parseYarnCount(text: string, system: YarnSystem): Rational {
-  const plied = /^\s*(\d{1,2})\s*\/\s*(\d{1,6}(?:\.\d+)?)\s*$/.exec(text);
-  const count =
-    plied !== null && !SYSTEMS[system].byWeight
-      ? divide(parseExact(plied[2]!), parseExact(plied[1]!))
-      : parseExact(text);
-  if (count.n <= 0n || count.n > BigInt(MAX_COUNT) * count.d)
+export function readYarnCount(text: string, system: YarnSystem): PliedCount {
+  const [, first, second] = PLIED.exec(text) ?? [];
+  const [a, b] = [first, second].map((each) => parseExact(each ?? '1'));
+  const plied = first !== undefined && second !== undefined;
+  const single = plied ? (compare(a!, b!) >= 0 ? a! : b!) : parseExact(text);
+  const plies = plied ? (compare(a!, b!) >= 0 ? b! : a!) : rational(1);
+  if (plies.n <= 0n || plies.d !== 1n || single.n <= 0n) {
     throw new CoreError('yarn/count', { text, most: MAX_COUNT });
-  return count;
+  }
+  const count = SYSTEMS[system].byWeight ? multiply(single, plies) : divide(single, plies);
+  if (count.n > BigInt(MAX_COUNT) * count.d) throw new CoreError('yarn/count', { text, most: MAX_COUNT });
+  return { plies: Number(plies.n), single, count };
+}
+
+/** The count of a whole yarn. @throws CoreError as `readYarnCount` */
+export function parseYarnCount(text: string, system: YarnSystem): Rational {
+  return readYarnCount(text, system).count;
 }
 
 /** Exact tex of a count. */

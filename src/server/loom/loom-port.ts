@@ -1,4 +1,4 @@
-import { LOOM_PORT } from '../../contracts/loom.ts';
+import { LOOM_PORT } from '../../contracts/loom-port.ts';
 
 /** The one port at which Vetro speaks to a loom; only whoever starts Vetro chooses it. */
 export function loomPort(): number {

@@ -69,7 +69,7 @@ function planOf(design: Design, port: number) {
   const { construction, shades } = design;
   const draft = weaveDraft(construction.weave);
   const { weft } = threadsOfPlaid(construction, shades);
-  const repeat = commonMultiple(smallestPeriod(weft), draft.treadling.length);
+  const repeat = commonMultiple(smallestPeriod(weft), smallestPeriod(Uint16Array.from(draft.treadling)));
   const liftAt = (pick: number) => [...draft.tieup[draft.treadling[pick % draft.treadling.length]! - 1]!];
   const shadeAt = (pick: number) => {
     const { name, hex } = shades[weft[pick % weft.length]!]!;

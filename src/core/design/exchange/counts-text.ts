@@ -1,6 +1,5 @@
 import { BLENDS } from '../../colour/blend.ts';
 import { CoreError } from '../../error.ts';
-import { toText } from '../../exact/rational.ts';
 import { formatCountsText, parseCountsText } from '../../formats/counts-text.ts';
 import { formatShadeList, parseShadeList } from '../../formats/shade-list.ts';
 import { formatThreadCount, parseThreadCount } from '../../formats/thread-count.ts';
@@ -81,14 +80,16 @@ export function parsePrint(text: string): PrintChoice {
   for (const word of text.trim().toLowerCase().split(/\s+/)) {
     if (Object.hasOwn(BLENDS, word)) print.blend = word as PrintChoice['blend'];
     else if (word === 'warp' || word === 'weft') print.top = word;
-    else if (/^[\d./]+$/.test(word)) print.strength = toText(parseStrength(word));
-    else throw new CoreError('print/text', { text: word, blends: Object.keys(BLENDS) });
+    else if (/^[\d./]+$/.test(word)) {
+      parseStrength(word);
+      print.strength = word;
+    } else throw new CoreError('print/text', { text: word, blends: Object.keys(BLENDS) });
   }
   return print;
 }
 
 export function formatPrint({ blend, strength, top }: PrintChoice): string {
-  return `${blend} ${toText(parseStrength(strength))} ${top}`;
+  return `${blend} ${strength.replace(/\s+/g, '')} ${top}`;
 }
 
 /** @throws CoreError "counts/turn" {text} */

@@ -4,13 +4,23 @@ import { CoreError } from '../../error.ts';
 import { commonMultiple } from '../../exact/common-multiple.ts';
 import { convergents } from '../../exact/continued-fraction.ts';
 import { parseExact } from '../../exact/parse-exact.ts';
-import { divide, multiply, ONE, type Rational, subtract, toNumber, toText } from '../../exact/rational.ts';
+import {
+  divide,
+  multiply,
+  ONE,
+  type Rational,
+  subtract,
+  toDecimal,
+  toNumber,
+  toText,
+} from '../../exact/rational.ts';
 import { readWif } from '../../formats/read-wif.ts';
 import { MAX_WIF_THREADS, type Wif, type WifThreads } from '../../formats/wif.ts';
 import { writeWif } from '../../formats/write-wif.ts';
 import type { Band } from '../../thread/band.ts';
 import type { Sequence } from '../../thread/sequence.ts';
 import { smallestPeriod } from '../../thread/smallest-period.ts';
+import type { Interlacing } from '../../thread/weave.ts';
 import { draftFromLifts, draftOf, draftSize } from '../../thread/weaves/draft.ts';
 import { weaveDraft } from '../../thread/weaves/weave-draft.ts';
 import { type Draft, MAX_TREADLES } from '../../thread/weaves/weave-spec.ts';
@@ -101,33 +111,63 @@ function draftFor({ threading, treadles, lifts }: Wif): Draft {
     const single = threading.map((shafts) => shafts[0]!);
     return treadles === undefined ? draftFromLifts(single, lifts) : { threading: single, ...treadles };
   }
-  const ends = threading.length;
-  const up = Uint8Array.from({ length: ends * lifts.length }, (_, at) =>
-    threading[at % ends]!.some((shaft) => lifts[Math.floor(at / ends)]!.includes(shaft)) ? 1 : 0,
-  );
-  return draftOf({ ends, picks: lifts.length, up });
+  return draftOf(liftedBy(threading, lifts));
 }
 
-/** Relative error within which a spacing that was written as a decimal is taken for a simple density. */
+/** What ends that hang on any shafts weave: raised where one of their shafts is. A file may have millions of crossings. */
+function liftedBy(threading: Wif['threading'], lifts: Wif['lifts']): Interlacing {
+  const [ends, picks] = [threading.length, lifts.length];
+  const up = new Uint8Array(ends * picks);
+  const most = threading.reduce((all, shafts) => shafts.reduce((a, b) => Math.max(a, b), all), 0);
+  // For each shaft, the ends on it: a pick raises whole lists.
+  const onShaft: number[][] = Array.from({ length: most + 1 }, () => []);
+  threading.forEach((shafts, end) => {
+    for (const shaft of shafts) onShaft[shaft]!.push(end);
+  });
+  lifts.forEach((shafts, pick) => {
+    for (const shaft of shafts) for (const end of onShaft[shaft] ?? []) up[pick * ends + end] = 1;
+  });
+  return { ends, picks, up };
+}
+
+/** Relative error within which a spacing is taken for a simple density, however few places it is written with. */
 const NEAR = 2e-5;
+
+/** Places of a spacing: as many as its density needs to be read back, from the first number to the last. */
+const PLACES = [6, 9, 12, 15] as const;
 
 function layOf({ warp, weft }: Wif): Partial<Lay> {
   if (warp.measures.spacing === undefined) return {};
   const per = warp.measures.unit;
   const density = ({ measures: { spacing, unit } }: WifThreads, usual: string) =>
-    spacing === undefined
-      ? usual
-      : simpleText(divide(ONE, multiply(parseExact(spacing), unitsIn(unit, per))));
+    spacing === undefined ? usual : densityOf(spacing, unitsIn(unit, per));
   const ends = density(warp, '24');
   return { ends, picks: density(weft, ends), per, unit: per === 'in' ? 'in' : 'mm' };
 }
 
-/** The simplest fraction so near a number that a decimal of six places would not tell them apart. */
-function simpleText(value: Rational): string {
-  const near = convergents(value).find(
-    (fraction) => fraction.n > 0n && Math.abs(toNumber(subtract(divide(fraction, value), ONE))) < NEAR,
-  )!;
-  return toText(near);
+/** Places after which a threading or treadling comes round. */
+function periodOf(places: readonly number[]): number {
+  return smallestPeriod(Uint16Array.from(places));
+}
+
+/** The simplest density whose spacing is written so: nearer than half of its last place, and than NEAR. */
+function densityOf(spacing: string, factor: Rational): string {
+  const value = parseExact(spacing);
+  const places = /\.(\d+)$/.exec(spacing)?.[1]?.length ?? 0;
+  const half = 0.5 * 10 ** -places;
+  const near = Math.min(NEAR, Math.max(1e-15, half / toNumber(value)));
+  const density = divide(ONE, multiply(value, factor));
+  const found = convergents(density).find(
+    (fraction) => fraction.n > 0n && Math.abs(toNumber(subtract(divide(fraction, density), ONE))) < near,
+  );
+  return toText(found ?? density);
+}
+
+/** The shortest spacing that is read back as the density. */
+function spacingOf(density: string): string {
+  const exact = parseDensity(density);
+  const texts = PLACES.map((places) => toDecimal(divide(ONE, exact), places));
+  return texts.find((text) => densityOf(text, ONE) === toText(exact)) ?? texts.at(-1)!;
 }
 
 /**
@@ -139,8 +179,8 @@ export function designToWif(design: Design): string {
   const { construction, shades, lay, name, kept } = design;
   const draft = weaveDraft(construction.weave);
   const threads = threadsOfPlaid(construction, shades);
-  const ends = commonMultiple(smallestPeriod(threads.warp), draft.threading.length);
-  const picks = commonMultiple(smallestPeriod(threads.weft), draft.treadling.length);
+  const ends = commonMultiple(smallestPeriod(threads.warp), periodOf(draft.threading));
+  const picks = commonMultiple(smallestPeriod(threads.weft), periodOf(draft.treadling));
   if (ends > MAX_WIF_THREADS || picks > MAX_WIF_THREADS) {
     throw new CoreError('wif/too-large', { ends, picks, most: MAX_WIF_THREADS });
   }
@@ -156,7 +196,7 @@ export function designToWif(design: Design): string {
     colours: round(colours, count),
     measures: {
       ...measuresIn(way, kept, count, lay.per),
-      spacing: toText(divide(ONE, parseDensity(density))),
+      spacing: spacingOf(density),
     },
   });
   const treadling = round(draft.treadling, picks);

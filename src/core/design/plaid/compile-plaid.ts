@@ -4,7 +4,7 @@ import { cross } from '../../thread/cross.ts';
 import { type Print, parseStrength, printOver } from '../../thread/print.ts';
 import { type Sequence, threadsOf } from '../../thread/sequence.ts';
 import { turnThreads } from '../../thread/turn.ts';
-import { buildWeave } from '../../thread/weaves/build-weave.ts';
+import { leastWeave } from '../../thread/weaves/least-repeat.ts';
 import type { Plaid, PrintChoice } from './plaid-schema.ts';
 
 /** The sequence that the weft's bands are typed in: the warp's when it follows the warp, else its own. */
@@ -29,12 +29,12 @@ export function threadsOfPlaid(
   return { warp, weft: turnThreads(weft, turnOf(plaid)) };
 }
 
-/** @throws CoreError of `threadsOf`, `buildWeave`, `cross` and `printOver` */
+/** @throws CoreError of `threadsOf`, `leastWeave`, `cross` and `printOver` */
 export function compilePlaid(plaid: Plaid, shades: readonly Shade[]): Cells {
   const threads = threadsOfPlaid(plaid, shades);
   switch (plaid.crossing) {
     case 'woven':
-      return cross({ shades, ...threads, interlacing: buildWeave(plaid.weave) });
+      return cross({ shades, ...threads, interlacing: leastWeave(plaid.weave) });
     case 'printed':
       return printOver({ shades, ...threads, print: printOf(plaid.print) });
     default:

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CoreError } from '../../error.ts';
 import { HANDS, MAX_TWILL } from '../../thread/weave.ts';
 import { buildWeave } from '../../thread/weaves/build-weave.ts';
-import { MAX_DRAFT, MAX_MATRIX, MAX_SHAFTS } from '../../thread/weaves/weave-spec.ts';
+import { MAX_DRAFT, MAX_MATRIX, MAX_SHAFTS, TWILL_TURNS } from '../../thread/weaves/weave-spec.ts';
 
 const float = z.int().min(1).max(MAX_TWILL);
 const line = z.array(float).min(2).max(MAX_TWILL);
@@ -20,7 +20,7 @@ const SIMPLE = [
   }),
   z.strictObject({ kind: z.literal('rib'), face: z.enum(['warp', 'weft']), a: float, b: float }),
   z.strictObject({ kind: z.literal('hopsack'), ends: float, picks: float }),
-  z.strictObject({ kind: z.literal('turned'), line, run: size, cut: z.boolean() }),
+  z.strictObject({ kind: z.literal('turned'), line, run: size, turn: z.enum(TWILL_TURNS) }),
   z.strictObject({ kind: z.literal('satin'), ends: size, step: size, face: z.enum(['warp', 'weft']) }),
   z.strictObject({ kind: z.literal('honeycomb'), size }),
   z.strictObject({ kind: z.literal('crepe'), size, seed: z.int().min(0).max(999_999_999), most: size }),

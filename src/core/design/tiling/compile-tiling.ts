@@ -214,7 +214,7 @@ export function layTiling(
   const colouring = colouringOf(tiling, spec);
   if (uprightRepeat(tiling.lattice) === undefined) {
     const turns = uprightTurns(spec).map((turn) => `${turn * 15}°`);
-    throw new CoreError('tiling/turn', { degrees: spec.turn * 15, turns: turns.slice(0, 8) });
+    throw new CoreError('tiling/turn', { degrees: spec.turn * 15, turns });
   }
   const keys = classShades(spec);
   const shadeAt = Array.from({ length: colouring.classes }, (_, kind) =>

@@ -7,7 +7,7 @@ import { crepe } from './crepe.ts';
 import { drawdown } from './draft.ts';
 import { parseMatrix } from './matrix.ts';
 import { satinSteps } from './satin-steps.ts';
-import { MAX_MATRIX, type WeaveSpec } from './weave-spec.ts';
+import { MAX_MATRIX, type TwillTurn, type WeaveSpec } from './weave-spec.ts';
 
 /**
  * One repeat of any structure; the first pick lies below.
@@ -39,7 +39,7 @@ export function buildWeave(spec: WeaveSpec): Interlacing {
       return fill(2 * ends, 2 * picks, (end, pick) => end < ends === pick < picks);
     }
     case 'turned':
-      return turned(spec.line, checkSize(spec.run, 2, MAX_MATRIX / 2), spec.cut);
+      return turned(spec.line, checkSize(spec.run, 2, MAX_MATRIX / 2), spec.turn);
     case 'satin':
       return satin(spec.ends, spec.step, spec.face === 'warp' ? spec.ends - 1 : 1);
     case 'honeycomb':
@@ -117,18 +117,21 @@ function stepped(line: readonly number[], steps: readonly number[]): Interlacing
 }
 
 /**
- * A twill one way for `run` ends, then the other way. Pointed, the turning ends stand once; with a cut, the other way
- * begins where every over meets an under.
+ * A twill one way for `run` ends, then the other way. Pointed, the turning ends stand once; at a cut, the other way is
+ * complemented, so that every over meets an under, or begins half a line on, which keeps its face: the same of a line
+ * that is its own complement there.
  */
-function turned(line: readonly number[], run: number, cut: boolean): Interlacing {
+function turned(line: readonly number[], run: number, turn: TwillTurn): Interlacing {
   const size = checkLine(line);
-  if (!cut) {
+  if (turn === 'point') {
     const ends = 2 * (run - 1);
     return fill(ends, size, (end, pick) => onLine(line, size, Math.min(end, ends - end) - pick));
   }
   return fill(2 * run, size, (end, pick) => {
     const back = 2 * run - 1 - end;
-    return end < run ? onLine(line, size, end - pick) : !onLine(line, size, back - pick);
+    if (end < run) return onLine(line, size, end - pick);
+    if (turn === 'complemented') return !onLine(line, size, back - pick);
+    return onLine(line, size, back - pick + Math.floor(size / 2));
   });
 }
 

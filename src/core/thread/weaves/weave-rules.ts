@@ -32,7 +32,7 @@ const FIVE_END = { kind: 'satin', ends: 5, step: 2 } as const;
 export const USUAL_WEAVES: Readonly<Record<WeaveRule, WeaveSpec>> = {
   twill: { kind: 'twill', over: 2, under: 2, hand: 'Z' },
   steps: { kind: 'steps', line: [3, 3], steps: [1, 1, 1, 2, 2, 1] },
-  turned: { kind: 'turned', line: [2, 2], run: 8, cut: true },
+  turned: { kind: 'turned', line: [2, 2], run: 8, turn: 'complemented' },
   rib: { kind: 'rib', face: 'warp', a: 2, b: 2 },
   hopsack: { kind: 'hopsack', ends: 2, picks: 2 },
   satin: { kind: 'satin', ends: 8, step: 3, face: 'warp' },

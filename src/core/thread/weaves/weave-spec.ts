@@ -24,8 +24,13 @@ export type SimpleWeave =
   | { readonly kind: 'rib'; readonly face: 'warp' | 'weft'; readonly a: number; readonly b: number }
   /** Blocks of ends × picks, over and under in turn. */
   | { readonly kind: 'hopsack'; readonly ends: number; readonly picks: number }
-  /** A twill that turns back every `run` ends: with a cut, where every float is broken, or pointed. */
-  | { readonly kind: 'turned'; readonly line: readonly number[]; readonly run: number; readonly cut: boolean }
+  | {
+      readonly kind: 'turned';
+      readonly line: readonly number[];
+      /** Ends after which the twill turns back. */
+      readonly run: number;
+      readonly turn: TwillTurn;
+    }
   | { readonly kind: 'satin'; readonly ends: number; readonly step: number; readonly face: 'warp' | 'weft' }
   /** Ridges of floats round hollows, on a pointed threading of `size` shafts. */
   | { readonly kind: 'honeycomb'; readonly size: number }
@@ -38,6 +43,13 @@ export type SimpleWeave =
   /** As drawn: rows of # (warp up) and . from the top, the first pick below. */
   | { readonly kind: 'matrix'; readonly rows: readonly string[] }
   | ({ readonly kind: 'draft' } & Draft);
+
+/**
+ * How a twill turns back: at a point, where one end stands alone; or at a cut, the other way complemented so that every
+ * over meets an under (of an uneven twill its other face), or with its face kept.
+ */
+export const TWILL_TURNS = ['point', 'complemented', 'kept'] as const;
+export type TwillTurn = (typeof TWILL_TURNS)[number];
 
 /**
  * Any structure. In blocks, each letter of a profile (rows from the top) stands for a whole number of repeats of its

@@ -52,12 +52,12 @@ const NOTATIONS: readonly Notation[] = [
     specOf: ([, ends, picks]) => ({ kind: 'hopsack', ends: Number(ends), picks: Number(picks ?? ends) }),
   },
   {
-    form: new RegExp(`^(herringbone|pointed)\\s+(${LINE})\\s+(?:run\\s+)?(\\d{1,3})$`, 'i'),
-    specOf: ([, name, text, run]) => ({
+    form: new RegExp(`^(herringbone|pointed)\\s+(${LINE})\\s+(?:run\\s+)?(\\d{1,3})(\\s+kept)?$`, 'i'),
+    specOf: ([, name, text, run, kept]) => ({
       kind: 'turned',
       line: line(text!),
       run: Number(run),
-      cut: name!.toLowerCase() === 'herringbone',
+      turn: name!.toLowerCase() === 'pointed' ? 'point' : kept === undefined ? 'complemented' : 'kept',
     }),
   },
   {
@@ -141,7 +141,7 @@ const MAX_TEXT = 600_000;
 
 /**
  * Reads a weave: "plain", "2/2 Z", "3/1/1/2 S step 2", "steps 3/3: 1 1 2", "warp rib 2/2", "hopsack 2", "herringbone
- * 2/2 8", "pointed 2/2 8", "satin 8/3", "sateen 5/2", "honeycomb 6", "crepe 12 seed 3 floats 3", "shaded 8/3 in 5",
+ * 2/2 8", "herringbone 2/1 6 kept", "pointed 2/2 8", "satin 8/3", "sateen 5/2", "honeycomb 6", "crepe 12 seed 3 floats 3", "shaded 8/3 in 5",
  * "double", "double stitched", "blocks AB BA; A = satin 5/2; B = sateen 5/2", "rows ##.. .##. ..## #..#", "draft threading; tie-up, a treadle each; treadling".
  *
  * @throws CoreError "weave/text" {text}, or as `buildWeave`
@@ -178,7 +178,7 @@ export function formatWeave(spec: WeaveSpec): string {
     case 'hopsack':
       return `hopsack ${spec.ends}${spec.picks === spec.ends ? '' : `/${spec.picks}`}`;
     case 'turned':
-      return `${spec.cut ? 'herringbone' : 'pointed'} ${spec.line.join('/')} ${spec.run}`;
+      return `${spec.turn === 'point' ? 'pointed' : 'herringbone'} ${spec.line.join('/')} ${spec.run}${spec.turn === 'kept' ? ' kept' : ''}`;
     case 'satin':
       return `${spec.face === 'warp' ? 'satin' : 'sateen'} ${spec.ends}/${spec.step}`;
     case 'honeycomb':

@@ -5,6 +5,7 @@ import { buildWeave } from './build-weave.ts';
 import { draftFromLifts, draftOf, draftSize, drawdown } from './draft.ts';
 import { faceFacts, floatCounts, markLongFloats } from './float-counts.ts';
 import { layersOf } from './layers.ts';
+import { leastWeave } from './least-repeat.ts';
 import { editMatrix, type MATRIX_EDITS, matrixRows, parseMatrix, resizeMatrix } from './matrix.ts';
 import { drawnWeave, weaveDraft } from './weave-draft.ts';
 import { formatWeave, parseWeave, weaveName } from './weave-text.ts';
@@ -81,6 +82,30 @@ describe('weaves by rule', () => {
     ['blocks A; A = blocks B; B = plain', 'weave/text'],
   ])('%s is refused', (text, code) => {
     expect(() => parseWeave(text)).toThrow(code);
+  });
+
+  it('a herringbone keeps its face, or is complemented; of an even twill that is the same', () => {
+    const raised = (text: string) => {
+      const { ends, picks, up } = buildWeave(parseWeave(text));
+      return up.reduce((sum, each) => sum + each, 0) / (ends * picks);
+    };
+    expect(raised('herringbone 2/1 6')).toBe(1 / 2);
+    expect(raised('herringbone 2/1 6 kept')).toBe(2 / 3);
+    expect(buildWeave(parseWeave('herringbone 2/2 8 kept'))).toEqual(
+      buildWeave(parseWeave('herringbone 2/2 8')),
+    );
+    expect(formatWeave(parseWeave('herringbone 2/1 6 kept'))).toBe('herringbone 2/1 6 kept');
+  });
+
+  it.each([
+    ['herringbone 1/1 10', 2, 2],
+    ['pointed 1/1 5', 2, 2],
+    ['rows #.#. .#.# #.#. .#.#', 2, 2],
+    ['hopsack 2', 4, 4],
+    ['herringbone 2/2 8', 16, 4],
+    ['draft 1 2 1 2; 1, 2; 1 2 1 2', 2, 2],
+  ])('%s comes round after %d × %d', (text, ends, picks) => {
+    expect(leastWeave(parseWeave(text))).toMatchObject({ ends, picks });
   });
 
   it('a herringbone’s cut breaks every float, a point leaves one thread', () => {

@@ -1,0 +1,192 @@
+import { expect, type Page, test } from '@playwright/test';
+import { clothShown, openNew, saved, take, warpField } from './helpers.ts';
+
+const TEXT = 'warp: A20 B10\nweave: 2/2Z\n';
+
+const STALE = { name: 'Changed somewhere else' } as const;
+
+function keptList(page: Page) {
+  return page.getByRole('region', { name: 'Kept in this browser' });
+}
+
+/** Waits until the header says that this browser keeps what the server does not have. */
+async function keptHere(page: Page): Promise<void> {
+  await expect(page.getByText(/Not saved: .* — kept here/)).toBeVisible();
+}
+
+test('work that is stale in one window is still kept when the other saves again and the first is closed', async ({
+  page,
+  context,
+}) => {
+  const id = await openNew(page, TEXT);
+  const other = await context.newPage();
+  await other.goto(`/bench/${id}`);
+  await clothShown(other);
+  await warpField(other).fill('A20 B12');
+  await saved(other);
+  await warpField(page).fill('A20 B14');
+  await expect(page.getByRole('dialog', STALE)).toBeVisible();
+  await page.keyboard.press('Escape');
+  // What is done after the question was put aside is kept too.
+  await warpField(page).fill('A20 B16');
+  await keptHere(page);
+  await warpField(other).fill('A20 B18');
+  await saved(other);
+  await page.close();
+  await other.goto('/');
+  await expect(keptList(other).getByText('Made for a test')).toHaveCount(1);
+  await keptList(other).getByRole('button', { name: 'Save as a new design' }).click();
+  await expect(keptList(other)).toHaveCount(0);
+  await other.getByRole('link', { name: 'Made for a test', exact: true }).last().click();
+  await expect(warpField(other)).toHaveValue('A20 B16');
+});
+
+/** Changes a design without a connection and closes the window: the work is in this browser alone. */
+async function leaveDraft(page: Page, id: string, warp: string): Promise<void> {
+  const context = page.context();
+  const window = await context.newPage();
+  await window.goto(`/bench/${id}`);
+  await clothShown(window);
+  await context.setOffline(true);
+  await warpField(window).fill(warp);
+  await keptHere(window);
+  await window.close();
+  await context.setOffline(false);
+}
+
+test('a draft that is put off is offered again after the next save, and goes only when it is deleted', async ({
+  page,
+}) => {
+  const id = await openNew(page, TEXT);
+  await leaveDraft(page, id, 'A20 B16');
+  await page.reload();
+  const dialog = page.getByRole('dialog', { name: 'There is work that was not saved' });
+  await expect(dialog).toBeVisible();
+  await page.keyboard.press('Escape');
+  await warpField(page).fill('A20 B18');
+  await saved(page);
+  await page.reload();
+  await expect(dialog).toContainText('The design has been saved somewhere else since.');
+  await dialog.getByRole('button', { name: /^Delete it/ }).click();
+  await page.reload();
+  await clothShown(page);
+  await expect(warpField(page)).toHaveValue('A20 B18');
+  await expect(dialog).toHaveCount(0);
+});
+
+test('two windows without a server keep a draft each, and both are offered', async ({ page }) => {
+  const id = await openNew(page, TEXT);
+  await leaveDraft(page, id, 'A20 B14');
+  // The second window puts the first one's draft off.
+  const context = page.context();
+  const second = await context.newPage();
+  await second.goto(`/bench/${id}`);
+  const dialog = (window: Page) => window.getByRole('dialog', { name: 'There is work that was not saved' });
+  await expect(dialog(second)).toBeVisible();
+  await second.keyboard.press('Escape');
+  await context.setOffline(true);
+  await warpField(second).fill('A20 B22');
+  await keptHere(second);
+  await second.close();
+  await context.setOffline(false);
+  await page.goto('/');
+  await expect(keptList(page).getByText('Made for a test')).toHaveCount(2);
+  await keptList(page).getByRole('link', { name: 'Open' }).first().click();
+  await dialog(page).getByRole('button', { name: 'Go on with it' }).click();
+  // The older one is offered too.
+  await expect(dialog(page)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await saved(page);
+  await expect(warpField(page)).toHaveValue('A20 B22');
+  await page.goto('/');
+  await expect(keptList(page).getByText('Made for a test')).toHaveCount(1);
+  await keptList(page).getByRole('button', { name: 'Delete' }).click();
+  await expect(keptList(page)).toHaveCount(0);
+});
+
+test('a page that comes back from the page cache goes on from its own last word', async ({ page }) => {
+  await openNew(page, TEXT);
+  await warpField(page).fill('A20 B14');
+  // The page is left at once, and comes back as it was.
+  await page.evaluate(() => {
+    window.dispatchEvent(new PageTransitionEvent('pagehide', { persisted: true }));
+    window.dispatchEvent(new PageTransitionEvent('pageshow', { persisted: true }));
+  });
+  await saved(page);
+  await warpField(page).fill('A20 B16');
+  await saved(page);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('a write whose answer is lost is no conflict', async ({ page }) => {
+  await openNew(page, TEXT);
+  await page.route('**/api/designs/*', async (route) => {
+    if (route.request().method() !== 'PUT') return route.continue();
+    await route.fetch();
+    await route.abort();
+  });
+  await warpField(page).fill('A20 B14');
+  await keptHere(page);
+  await page.unroute('**/api/designs/*');
+  await warpField(page).fill('A20 B16');
+  await saved(page);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('whoever asks for a save while one goes on waits for it, and nobody is told of a conflict', async ({
+  page,
+}) => {
+  await openNew(page, TEXT);
+  await page.route('**/api/designs/*', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 700));
+    await route.continue();
+  });
+  await page.getByRole('button', { name: 'Send' }).first().click();
+  const name = page.getByLabel('Name of the design');
+  await name.fill('Once');
+  await page.waitForTimeout(650);
+  await name.fill('Twice');
+  // The first write is under way; the pause after the second change and the file both ask for another.
+  const file = await take(page, () => page.getByRole('button', { name: /^Send the PNG/ }).click());
+  expect(file.name).toBe('Twice.png');
+  await saved(page);
+  await expect(page.getByRole('dialog', STALE)).toHaveCount(0);
+});
+
+test('undone to what is saved, it is saved', async ({ page }) => {
+  await openNew(page, TEXT);
+  await page.route('**/api/designs/*', (route) => route.abort());
+  await warpField(page).fill('A20 B14');
+  await keptHere(page);
+  await page.unroute('**/api/designs/*');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await saved(page);
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'New design' })).toBeVisible();
+  await expect(keptList(page)).toHaveCount(0);
+});
+
+test('where the browser may keep nothing the bench works, and does not say that it keeps anything', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    for (const name of ['localStorage', 'indexedDB']) {
+      Object.defineProperty(window, name, {
+        get: () => {
+          throw new DOMException('forbidden', 'SecurityError');
+        },
+      });
+    }
+  });
+  await openNew(page, TEXT);
+  await page.route('**/api/designs/*', (route) => route.abort());
+  await warpField(page).fill('A20 B14');
+  await expect(page.getByText('Not saved: no connection — do not close this page')).toBeVisible();
+  const asked = page.waitForEvent('dialog');
+  void page.goto('/').catch(() => {});
+  const question = await asked;
+  expect(question.type()).toBe('beforeunload');
+  await question.dismiss();
+  await page.unroute('**/api/designs/*');
+  await saved(page);
+});

@@ -1,0 +1,46 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+
+const ROOT = resolve(import.meta.dirname, '../..');
+
+export interface OwnServer {
+  readonly address: string;
+  readonly child: ChildProcess;
+  /** What it has printed so far, on both outputs. */
+  readonly said: () => string;
+  /** Ends it at once, as a crash would, and waits until it is gone. */
+  readonly kill: () => Promise<void>;
+}
+
+/** A database file of its own in a new folder. */
+export function ownDatabase(): string {
+  return join(mkdtempSync(join(tmpdir(), 'vetro-own-')), 'vetro.db');
+}
+
+/** Starts the built application for one test, on an empty shelf; its own words tell when it is ready. */
+export async function startOwn(data: string, env: Readonly<Record<string, string>> = {}): Promise<OwnServer> {
+  const { PORT: _, ...inherited } = process.env;
+  const child = spawn('node', ['scripts/start.mjs'], {
+    cwd: ROOT,
+    env: { ...inherited, VETRO_DATA: data, ...env },
+  });
+  let text = '';
+  const hear = (piece: Buffer) => {
+    text += String(piece);
+  };
+  child.stdout.on('data', hear);
+  child.stderr.on('data', hear);
+  const gone = new Promise<void>((done) => child.once('exit', () => done()));
+  while (!/Vetro is ready: (\S+)/.test(text)) {
+    if (child.exitCode !== null) throw new Error(`the server ended with ${child.exitCode}: ${text}`);
+    await new Promise((again) => setTimeout(again, 50));
+  }
+  const address = /Vetro is ready: (\S+?)\/?\s/.exec(text)![1]!;
+  const kill = () => {
+    child.kill('SIGKILL');
+    return gone;
+  };
+  return { address, child, said: () => text, kill };
+}

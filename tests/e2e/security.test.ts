@@ -1,0 +1,113 @@
+import { chromium, expect, test } from '@playwright/test';
+import config from '../../playwright.config.ts';
+import { clothShown, openFromShelf, step, WRITER } from './helpers.ts';
+import { ownDatabase, startOwn } from './own-server.ts';
+
+test('no page breaks its own policy, and every answer carries the headers', async ({ page }) => {
+  const broken: string[] = [];
+  await page.exposeFunction('tellBroken', (text: string) => broken.push(text));
+  await page.addInitScript(() => {
+    document.addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) => {
+      void (window as unknown as { tellBroken: (text: string) => void }).tellBroken(
+        `${violatedDirective} ${blockedURI}`,
+      );
+    });
+  });
+  const bare: string[] = [];
+  page.on('response', (response) => {
+    const headers = response.headers();
+    const url = new URL(response.url());
+    if (url.protocol === 'http:' && headers['x-content-type-options'] !== 'nosniff') bare.push(url.pathname);
+    if (url.protocol === 'http:' && !headers['content-security-policy']?.includes('frame-ancestors')) {
+      bare.push(url.pathname);
+    }
+  });
+  page.on('console', (message) => {
+    if (/Content Security Policy/.test(message.text())) broken.push(message.text());
+  });
+  await openFromShelf(page, 'Third-class moquette');
+  for (const name of ['Colours', 'Lay', 'Check', 'Send', 'Build']) await step(page, name);
+  await page.getByRole('button', { name: 'View' }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Rework…' }).click();
+  await page.keyboard.press('Escape');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New design' }).click();
+  await page.keyboard.press('Escape');
+  await page.goto('/enter');
+  await page.goto('/no/such/page');
+  expect(broken).toEqual([]);
+  expect(bare).toEqual([]);
+});
+
+test('a page is asked for anew: Back shows what is stored', async ({ page }) => {
+  const response = await page.goto('/');
+  expect(response!.headers()['cache-control']).toBe('no-store');
+});
+
+test('a page of a foreign name that was pointed here reads nothing', async () => {
+  const port = new URL(config.use!.baseURL!).port;
+  const browser = await chromium.launch({
+    ...config.use!.launchOptions,
+    args: [...config.use!.launchOptions!.args!, '--host-resolver-rules=MAP rebound.example 127.0.0.1'],
+  });
+  const page = await browser.newPage();
+  const answer = await page.goto(`http://rebound.example:${port}/api/shelf`);
+  expect(answer!.status()).toBe(421);
+  expect(await answer!.text()).not.toContain('Larkmere');
+  await browser.close();
+});
+
+test('files of no such kind are told as missing, whatever they are called', async ({ page }) => {
+  const shelf = (await (await page.request.get('/api/shelf')).json()) as {
+    ranges: { designs: { id: string }[] }[];
+  };
+  const { id } = shelf.ranges[0]!.designs[0]!;
+  for (const name of ['constructor', 'toString', '__proto__', 'valueOf', 'tile.gif']) {
+    expect((await page.request.get(`/api/designs/${id}/files/${name}`)).status()).toBe(404);
+  }
+});
+
+test('beyond this machine Vetro starts only with a passphrase, and asks for it', async ({ page }) => {
+  test.slow();
+  const data = ownDatabase();
+  const port = String(Number(new URL(config.use!.baseURL!).port) + 3);
+  const env = { HOST: '0.0.0.0', PORT: port };
+  await expect(startOwn(data, env)).rejects.toThrow('npx vetro passphrase');
+  const { execFileSync } = await import('node:child_process');
+  const passphrase = 'nine needles and a thread';
+  execFileSync('node', ['bin/vetro.mjs', 'passphrase'], {
+    input: `${passphrase}\n`,
+    env: { ...process.env, VETRO_DATA: data },
+  });
+  const server = await startOwn(data, env);
+  try {
+    expect((await page.request.get(`${server.address}/api/shelf`)).status()).toBe(401);
+    await page.goto(`${server.address}/`);
+    await expect(page).toHaveURL(/\/enter$/);
+    await page.getByLabel('Passphrase').fill('something else entirely');
+    await page.getByRole('button', { name: 'Enter' }).click();
+    await expect(page.getByRole('alert')).toHaveText('That is not the passphrase.');
+    await page.getByLabel('Passphrase').fill(passphrase);
+    await page.getByRole('button', { name: 'Enter' }).click();
+    await expect(page.getByRole('heading', { name: 'Nothing hangs here yet' })).toBeVisible();
+    const [cookie] = await page.context().cookies(server.address);
+    expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Strict' });
+  } finally {
+    await server.kill();
+  }
+});
+
+test('a request that writes names its page, or says that it is a program', async ({ page }) => {
+  await openFromShelf(page, 'Scullery glass cloth');
+  await clothShown(page);
+  const id = new URL(page.url()).pathname.split('/').pop()!;
+  const rename = (headers: Record<string, string>) =>
+    page.request.post(`/api/designs/${id}/rename`, { data: { name: 'Renamed' }, headers });
+  expect((await rename({})).status()).toBe(403);
+  expect((await rename({ origin: 'http://evil.example', ...WRITER })).status()).toBe(403);
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Scullery glass cloth' })).toBeVisible();
+});
