@@ -1,3 +1,5 @@
+import '../core/no-eval.ts';
+
 import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import { isTiling, isWoven } from '../core/design/design-schema.ts';

@@ -18,12 +18,12 @@ import {
 } from '../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../core/formats/sheet.ts';
 import { unitToPng } from '../core/formats/unit-png.ts';
-import { unitToSvg } from '../core/formats/unit-svg.ts';
+import { unitToSvgPieces } from '../core/formats/unit-svg.ts';
 import { parseDrawn, threadLook } from '../core/paint/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { nodeCompressor } from '../server/sending/node-compressor.ts';
 import { readDesignFile } from './read-design-file.ts';
-import { EXIT, writeText } from './run.ts';
+import { EXIT } from './run.ts';
 
 export interface RenderOptions {
   readonly output: string;
@@ -45,10 +45,8 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
   const sheet = sheetOf(design, options);
   refuseIdle(options, design);
   if (/\.svg$/i.test(options.output)) {
-    writeText(
-      options.output,
-      unitToSvg(unit, design.name, { sheet: sizeOfSheet(unit, sheet), underlap: underlapOf(options) }),
-    );
+    const wish = { sheet: sizeOfSheet(unit, sheet), underlap: underlapOf(options) };
+    await writeStream(options.output, unitToSvgPieces(unit, design.name, wish));
   } else if (/\.png$/i.test(options.output)) {
     const order = orderPicture(unit, scale, sheet);
     const look = threadLook(parseDrawn(options.drawn ?? 'flat')) ?? 'flat';
@@ -91,7 +89,7 @@ function scaleOf(design: Design, { perThread, dpi }: RenderOptions): PictureScal
     : { perStep: parsePerStep(perThread) };
 }
 
-async function writeStream(path: string, bytes: AsyncIterable<Uint8Array>): Promise<void> {
+async function writeStream(path: string, bytes: AsyncIterable<Uint8Array> | Iterable<string>): Promise<void> {
   try {
     await pipeline(Readable.from(bytes), createWriteStream(path));
   } catch (error) {

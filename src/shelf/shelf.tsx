@@ -1,3 +1,5 @@
+import '../core/no-eval.ts';
+
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Search } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';

@@ -1,3 +1,5 @@
+import '../core/no-eval.ts';
+
 import * as Comlink from 'comlink';
 import type { Proof } from '../core/colour/proof.ts';
 import { checkDesign } from '../core/design/check-design.ts';

@@ -27,7 +27,7 @@ test('no save that was acknowledged is lost when the server is killed', async ({
       version = stored.version;
     }
     const killed = new Promise<void>((done) => {
-      setTimeout(() => void server.kill().then(done), 150 + 37 * (round % 7));
+      setTimeout(() => void server.kill().then(done), 900 + 137 * (round % 7));
     });
     try {
       for (;;) {

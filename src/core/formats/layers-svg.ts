@@ -6,20 +6,17 @@ import { SHARPEST } from '../paint/layer-sides.ts';
 import { copiesIn } from '../tiling/copies.ts';
 import type { FadeLayer, GapsLayer, Layer, LineEnds, LinesLayer } from '../tiling/stack.ts';
 import { type Place, placesOf, roundedFace } from '../tiling/taken-in.ts';
-import { PLACES } from './partition-svg.ts';
+import { lengthText } from './partition-svg.ts';
 
 const JOINS: Readonly<Record<LineEnds, string>> = { round: 'round', sharp: 'miter', flat: 'bevel' };
 const CAPS: Readonly<Record<LineEnds, string>> = { round: 'round', sharp: 'square', flat: 'butt' };
 
 /**
- * The layers of one repeat in painting order, in millimetres from its upper left corner.
+ * A layer of one repeat, in millimetres from its upper left corner.
+ * @param index  its place among the layers
  * @param pitch  lengths of one repeat in millimetres
  */
-export function drawLayers(layers: readonly Layer[], shades: readonly Shade[], pitch: Place): string {
-  return layers.map((layer, index) => drawLayer(layer, index, shades, pitch)).join('\n');
-}
-
-function drawLayer(layer: Layer, index: number, shades: readonly Shade[], pitch: Place): string {
+export function drawLayer(layer: Layer, index: number, shades: readonly Shade[], pitch: Place): string {
   switch (layer.kind) {
     case 'lines':
       return drawLines(layer, shades, pitch);
@@ -44,7 +41,7 @@ function drawLines(
     return copiesIn(places, pitch, reach).map((copy) => `${pathOf(copy)}${closed ? 'z' : ''}`);
   });
   return (
-    `<path fill="none" stroke="${shades[shade]!.hex}" stroke-width="${text(wide)}" stroke-linejoin="${JOINS[ends]}" ` +
+    `<path fill="none" stroke="${shades[shade]!.hex}" stroke-width="${lengthText(wide)}" stroke-linejoin="${JOINS[ends]}" ` +
     `stroke-linecap="${CAPS[ends]}" stroke-miterlimit="${SHARPEST}" d="${d.join('')}"/>`
   );
 }
@@ -56,7 +53,7 @@ function drawGaps({ faces, by, corner, shade }: GapsLayer, shades: readonly Shad
     const { middles, radius } = roundedFace(corners, pitch, distance, round);
     return copiesIn(turned(middles, pitch), pitch, radius).map((copy) => holeOf(copy, radius));
   });
-  const box = `M0 0H${text(pitch.x)}V${text(pitch.y)}H0z`;
+  const box = `M0 0H${lengthText(pitch.x)}V${lengthText(pitch.y)}H0z`;
   return `<path fill="${shades[shade]!.hex}" fill-rule="evenodd" d="${box}${holes.join('')}"/>`;
 }
 
@@ -68,13 +65,16 @@ function holeOf(middles: readonly Place[], radius: number): string {
     const length = Math.hypot(to.x - from.x, to.y - from.y);
     // What runs counterclockwise with y upward has its outside, with y downward, to the right of its way turned so.
     const out = { x: (-(to.y - from.y) * radius) / length, y: ((to.x - from.x) * radius) / length };
-    return [from, to].map(({ x, y }) => `${text(x + out.x)} ${text(y + out.y)}`) as [string, string];
+    return [from, to].map(({ x, y }) => `${lengthText(x + out.x)} ${lengthText(y + out.y)}`) as [
+      string,
+      string,
+    ];
   });
   return `${sides
     .map(([from, to], at) =>
-      at === 0 ? `M${from}L${to}` : `A${text(radius)} ${text(radius)} 0 0 0 ${from}L${to}`,
+      at === 0 ? `M${from}L${to}` : `A${lengthText(radius)} ${lengthText(radius)} 0 0 0 ${from}L${to}`,
     )
-    .join('')}A${text(radius)} ${text(radius)} 0 0 0 ${sides[0]![0]}z`;
+    .join('')}A${lengthText(radius)} ${lengthText(radius)} 0 0 0 ${sides[0]![0]}z`;
 }
 
 /** Stops between two shades: viewers mix as bytes, not as light, between those that are given. */
@@ -83,7 +83,7 @@ const STOPS = 16;
 function drawFade(layer: FadeLayer, id: string, shades: readonly Shade[], pitch: Place): string {
   const stops = stopsOf(layer.shades.map((shade) => shades[shade]!.hex));
   const steps = stops
-    .map((hex, at) => `<stop offset="${text(at / (stops.length - 1))}" stop-color="${hex}"/>`)
+    .map((hex, at) => `<stop offset="${lengthText(at / (stops.length - 1))}" stop-color="${hex}"/>`)
     .join('');
   const faces = layer.faces.flatMap(({ corners, from, to }) => {
     const outline = turned(placesOf(corners, pitch), pitch);
@@ -97,8 +97,8 @@ function drawFade(layer: FadeLayer, id: string, shades: readonly Shade[], pitch:
     .map((places, at) => {
       const [start, end] = places.slice(-2) as [Place, Place];
       return (
-        `<linearGradient id="${id}-${at}" gradientUnits="userSpaceOnUse" x1="${text(start.x)}" y1="${text(start.y)}" ` +
-        `x2="${text(end.x)}" y2="${text(end.y)}">${steps}</linearGradient>` +
+        `<linearGradient id="${id}-${at}" gradientUnits="userSpaceOnUse" x1="${lengthText(start.x)}" y1="${lengthText(start.y)}" ` +
+        `x2="${lengthText(end.x)}" y2="${lengthText(end.y)}">${steps}</linearGradient>` +
         `<path fill="url(#${id}-${at})" d="${pathOf(places.slice(0, -2))}z"/>`
       );
     })
@@ -128,10 +128,5 @@ function turned(places: readonly Place[], pitch: Place): readonly Place[] {
 }
 
 function pathOf(places: readonly Place[]): string {
-  return places.map(({ x, y }, at) => `${at === 0 ? 'M' : 'L'}${text(x)} ${text(y)}`).join('');
-}
-
-/** A length without digits that say nothing. */
-function text(value: number): string {
-  return String(Number(value.toFixed(PLACES)));
+  return places.map(({ x, y }, at) => `${at === 0 ? 'M' : 'L'}${lengthText(x)} ${lengthText(y)}`).join('');
 }

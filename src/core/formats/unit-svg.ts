@@ -5,7 +5,7 @@ import type { Rectangle, Vector } from '../exact/vector.ts';
 import { facesOf, nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
 import type { Cells } from '../thread/cells.ts';
 import { escapeXml } from './escape-xml.ts';
-import { drawLayers } from './layers-svg.ts';
+import { drawLayer } from './layers-svg.ts';
 import { drawPartition, PLACES } from './partition-svg.ts';
 
 /** Most rectangles of one drawing; beyond it a picture is the better file. */
@@ -25,27 +25,63 @@ export interface DrawingWish {
  *
  * @throws CoreError "svg/too-many" {boxes, most} | "svg/no-repeat"
  */
-export function unitToSvg(unit: RepeatUnit, title: string, { sheet, underlap }: DrawingWish = {}): string {
+export function unitToSvg(unit: RepeatUnit, title: string, wish: DrawingWish = {}): string {
+  return [...unitToSvgPieces(unit, title, wish)].join('');
+}
+
+/**
+ * The same piece by piece, since a drawing of many faces is long. What is wrong is told before the first piece.
+ * @throws CoreError as `unitToSvg`
+ */
+export function unitToSvgPieces(
+  unit: RepeatUnit,
+  title: string,
+  { sheet, underlap }: DrawingWish = {},
+): Iterable<string> {
   const exact = repeatSize(unit);
   if (exact === null) throw new CoreError('svg/no-repeat', {});
   const size = nearSize(exact);
   const { shapes, width, height, step, crisp } = drawUnit(unit, underlap);
   const box = sheet ?? size;
   const view = sheet === undefined ? `0 0 ${width} ${height}` : viewOf(step, sheet);
-  const body =
-    sheet === undefined
-      ? shapes
-      : `<defs><pattern id="repeat" width="${width}" height="${height}" patternUnits="userSpaceOnUse">${shapes}</pattern></defs>\n<rect width="100%" height="100%" fill="url(#repeat)"/>`;
-  return (
+  const head =
     `<svg xmlns="http://www.w3.org/2000/svg" width="${length(box.width)}" height="${length(box.height)}" ` +
     `viewBox="${view}" preserveAspectRatio="none"${crisp ? ' shape-rendering="crispEdges"' : ''}>\n` +
-    `<title>${escapeXml(title)}</title>\n${body}\n</svg>\n`
+    `<title>${escapeXml(title)}</title>\n`;
+  const [before, behind] =
+    sheet === undefined
+      ? ['', '']
+      : [
+          `<defs><pattern id="repeat" width="${width}" height="${height}" patternUnits="userSpaceOnUse">`,
+          '</pattern></defs>\n<rect width="100%" height="100%" fill="url(#repeat)"/>\n',
+        ];
+  return gathered(
+    (function* () {
+      yield head + before;
+      yield* shapes;
+      yield `${behind}</svg>\n`;
+    })(),
   );
+}
+
+/** Characters of a piece that is handed on. */
+const PIECE = 1 << 16;
+
+/** Short pieces put together to longer ones. */
+function* gathered(pieces: Iterable<string>): Iterable<string> {
+  let text = '';
+  for (const piece of pieces) {
+    text += piece;
+    if (text.length < PIECE) continue;
+    yield text;
+    text = '';
+  }
+  if (text !== '') yield text;
 }
 
 /** The shapes of one repeat, in user units of `step` millimetres. */
 interface Drawing {
-  readonly shapes: string;
+  readonly shapes: Iterable<string>;
   readonly width: string;
   readonly height: string;
   readonly step: Vector;
@@ -69,8 +105,12 @@ function drawUnit(unit: RepeatUnit, underlap: Rational | undefined): Drawing {
       const step = { x: ONE, y: ONE };
       const base = facesOf(content);
       const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
-      const above = content.kind === 'stack' ? drawLayers(content.layers, base.shades, lengths) : '';
-      const shapes = [drawPartition(base, size, underlap), above].filter((part) => part !== '').join('\n');
+      const layers = content.kind === 'stack' ? content.layers : [];
+      const shapes = (function* () {
+        yield* drawPartition(base, size, underlap);
+        for (const [index, layer] of layers.entries())
+          yield `${drawLayer(layer, index, base.shades, lengths)}\n`;
+      })();
       return { shapes, width, height, step, crisp: false };
     }
     default:
@@ -88,7 +128,7 @@ function length(millimetres: Rational): string {
 }
 
 /** One path a shade; runs of a row that go on unchanged below are drawn as one box. */
-function drawCells(cells: Cells): string {
+function drawCells(cells: Cells): readonly string[] {
   const { width, height, rows, rowAt } = cells;
   const runs = rows.map(runsOf);
   const paths: string[][] = cells.shades.map(() => []);
@@ -114,8 +154,7 @@ function drawCells(cells: Cells): string {
   return cells.shades
     .map(({ hex }, shade) => ({ hex, d: paths[shade]!.join('') }))
     .filter(({ d }) => d !== '')
-    .map(({ hex, d }) => `<path fill="${hex}" d="${d}"/>`)
-    .join('\n');
+    .map(({ hex, d }) => `<path fill="${hex}" d="${d}"/>\n`);
 }
 
 /** A row as runs of one shade. */

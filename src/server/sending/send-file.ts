@@ -26,7 +26,7 @@ import {
 import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
 import { type StructureLook, structureToPng } from '../../core/formats/structure-png.ts';
 import { unitToPng } from '../../core/formats/unit-png.ts';
-import { unitToSvg } from '../../core/formats/unit-svg.ts';
+import { unitToSvgPieces } from '../../core/formats/unit-svg.ts';
 import { parseDrawn, threadLook } from '../../core/paint/thread-light.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { nodeCompressor } from './node-compressor.ts';
@@ -46,7 +46,7 @@ const SENDERS: Readonly<Record<string, Sender>> = {
   'tile.svg': (design, query) => {
     const unit = compile(design);
     const sheet = sizeOfSheet(unit, sheetOf(design, query));
-    return text('image/svg+xml', unitToSvg(unit, design.name, { sheet, underlap: underlapOf(query) }));
+    return drawing(unitToSvgPieces(unit, design.name, { sheet, underlap: underlapOf(query) }));
   },
   'faces.json': (design) => text('application/json', JSON.stringify(tilingGeometry(asFaces(design)))),
   'faces.csv': (design) => text('text/csv; charset=utf-8', tilingToCsv(asFaces(design))),
@@ -145,6 +145,12 @@ function sheetOf(design: Design, query: URLSearchParams): Sheet | undefined {
 function picture(bytes: AsyncIterable<Uint8Array>): Response {
   const stream = Readable.toWeb(Readable.from(bytes)) as ReadableStream<Uint8Array>;
   return new Response(stream, { headers: { 'content-type': 'image/png' } });
+}
+
+function drawing(pieces: Iterable<string>): Response {
+  const bytes = Readable.from(pieces, { objectMode: true }).map((piece) => Buffer.from(piece as string));
+  const stream = Readable.toWeb(bytes) as ReadableStream<Uint8Array>;
+  return new Response(stream, { headers: { 'content-type': 'image/svg+xml' } });
 }
 
 function text(type: string, body: string): Response {
