@@ -2,6 +2,7 @@ import { rgbOf } from '../colour/hex.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
 import { modulo } from '../exact/modulo.ts';
 import type { Cells } from '../thread/cells.ts';
+import { keptRows } from './kept-rows.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
 
 /**
@@ -12,19 +13,16 @@ import type { PaintWindow, RowPainter } from './painting.ts';
 export function paintAveragedCells(cells: Cells, { tile, width, offset, mixing }: PaintWindow): RowPainter {
   const tables = mixingTables(mixing);
   const light = lightOf(cells, tables);
-  const averaged = new Map<number, Float64Array>();
-  const painted = new Map<string, Uint32Array>();
+  const averaged = keptRows<number, Float64Array>(MOST_BYTES);
+  const painted = keptRows<string, Uint32Array>(MOST_BYTES);
   const columns: Columns = {
     from: modulo(offset.x, tile.width),
     count: Math.min(width, tile.width),
     pixels: tile.width,
   };
   const sums = new Float64Array(columns.count * 3);
-  const across = (key: number) => {
-    const known = averaged.get(key) ?? averageRow(cells.rows[key]!, light, columns);
-    averaged.set(key, known);
-    return known;
-  };
+  const across = (key: number) =>
+    averaged.get(key) ?? averaged.keep(key, averageRow(cells.rows[key]!, light, columns));
   return (row, out, at) => {
     const shares = sharesOf(cells, modulo(row + offset.y, tile.height), tile.height);
     const name = shares.map(([key, weight]) => `${key}:${weight}`).join();
@@ -33,7 +31,7 @@ export function paintAveragedCells(cells: Cells, { tile, width, offset, mixing }
       const once = mixRows(shares, across, cells.width * cells.height, { sums, byteOf: tables.byteOf });
       line = new Uint32Array(width);
       for (let x = 0; x < width; x += once.length) line.set(once.subarray(0, width - x), x);
-      if (painted.size < MOST_KEPT) painted.set(name, line);
+      painted.keep(name, line);
     }
     out.set(line, at);
   };
@@ -47,8 +45,8 @@ interface Columns {
   readonly pixels: number;
 }
 
-/** Most different rows that are kept; further ones are computed again. */
-const MOST_KEPT = 4096;
+/** Bytes of rows that are kept, averaged and painted each. */
+const MOST_BYTES = 1 << 26;
 
 function lightOf({ shades }: Cells, { levelOf }: MixingTables): Float64Array {
   return Float64Array.from(shades.flatMap((shade) => rgbOf(shade.hex).map((byte) => levelOf[byte]!)));

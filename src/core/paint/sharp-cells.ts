@@ -1,5 +1,6 @@
 import { modulo } from '../exact/modulo.ts';
 import type { Cells } from '../thread/cells.ts';
+import { keptRows } from './kept-rows.ts';
 import { packShades } from './pack-shades.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
 
@@ -8,7 +9,7 @@ export function paintSharpCells(cells: Cells, { tile, width, offset }: PaintWind
   const packed = packShades(cells.shades);
   const across = tile.width / cells.width;
   const down = tile.height / cells.height;
-  const painted = new Map<number, Uint32Array>();
+  const painted = keptRows<number, Uint32Array>(MOST_BYTES);
   return (row, out, at) => {
     const key = cells.rowAt[Math.floor(modulo(row + offset.y, tile.height) / down)]!;
     const known = painted.get(key);
@@ -18,10 +19,12 @@ export function paintSharpCells(cells: Cells, { tile, width, offset }: PaintWind
     }
     const line = new Uint32Array(width);
     spread(cells.rows[key]!, packed, across, modulo(offset.x, tile.width), line);
-    painted.set(key, line);
-    out.set(line, at);
+    out.set(painted.keep(key, line), at);
   };
 }
+
+/** Bytes of painted rows that are kept. */
+const MOST_BYTES = 1 << 26;
 
 /** Writes a row of cells, each `across` pixels wide, from pixel `from` of the tile and round it again. */
 function spread(

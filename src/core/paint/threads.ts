@@ -1,6 +1,7 @@
 import { rgbOf } from '../colour/hex.ts';
 import { modulo } from '../exact/modulo.ts';
 import type { Cells } from '../thread/cells.ts';
+import { keptRows } from './kept-rows.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
 import { BRIGHTEST, endsOf, LEVELS, THROUGH, type ThreadLook, threadLights, UNDER } from './thread-light.ts';
 
@@ -13,7 +14,7 @@ export function paintThreads(cells: Cells, window: PaintWindow, look: ThreadLook
   const { tile, width, offset } = window;
   const columns = placesOf(cells.width, tile.width);
   const pixel = threadPixels(cells, look);
-  const painted = new Map<string, Uint32Array>();
+  const painted = keptRows<string, Uint32Array>(MOST_BYTES);
   return (row, out, at) => {
     const y = modulo(row + offset.y, tile.height);
     const cell = Math.floor((y * cells.height) / tile.height);
@@ -32,13 +33,12 @@ export function paintThreads(cells: Cells, window: PaintWindow, look: ThreadLook
       const column = modulo(x + offset.x, tile.width);
       line[x] = pixel(stack, { end: columns.cell[column]!, pick: cell, x: columns.place[column]!, y: place });
     }
-    if (painted.size < MOST_KEPT) painted.set(name, line);
-    out.set(line, at);
+    out.set(painted.keep(name, line), at);
   };
 }
 
-/** Most different pixel rows that are kept. */
-const MOST_KEPT = 2048;
+/** Bytes of painted rows that are kept. */
+const MOST_BYTES = 1 << 26;
 
 /** First pixel of a cell. */
 function edge(cell: number, cells: number, pixels: number): number {
