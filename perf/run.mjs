@@ -16,6 +16,7 @@ const BENCHMARKS = [
   'weaves',
   'tilings',
   'server',
+  'command-line',
 ];
 
 ensureInstalled();

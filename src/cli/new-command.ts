@@ -7,22 +7,31 @@ import {
   parseDirection,
   parseMeasured,
 } from '../core/design/exchange/stripe-text.ts';
-import { parseDensityPair, pivotsOf, starterShades } from '../core/design/exchange/text-parts.ts';
+import {
+  checkPivots,
+  parseDensityPair,
+  pivotsOf,
+  starterShades,
+} from '../core/design/exchange/text-parts.ts';
 import { newPlaid, newStripe } from '../core/design/new-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { designFromStart } from '../core/design/start-points.ts';
 import { atAngle } from '../core/design/stripe/at-angle.ts';
+import { readDegrees } from '../core/design/stripe/stripe-schema.ts';
 import { stripeFromStart } from '../core/design/stripe-starts.ts';
 import { parseProportion, parseSize } from '../core/design/tiling/tiling-schema.ts';
 import { tilingFromStart } from '../core/design/tiling-starts.ts';
 import { CoreError } from '../core/error.ts';
+import { toNumber } from '../core/exact/rational.ts';
+import { type Slope, slopeDegrees } from '../core/exact/slope.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';
 import { parseThreadCount } from '../core/formats/thread-count.ts';
 import { buildWeave } from '../core/thread/weaves/build-weave.ts';
 import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
 import { parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
+import { linesText, missText } from '../wording/lines.ts';
 import { readText } from './read-design-file.ts';
-import { EXIT, writeText } from './run.ts';
+import { EXIT, tell, writeText } from './run.ts';
 
 export interface NewPlaidOptions {
   readonly name?: string;
@@ -65,7 +74,15 @@ export function newStripeCommand(options: NewStripeOptions): number {
   const turned = readDesign({ ...design, construction: { ...design.construction, ...turn } });
   compile(turned);
   writeText(options.output, writeDesignText(turned));
+  if (options.angle !== undefined) tell(takenAngle(options.angle, asStripe(turned).construction.slope));
   return EXIT.fine;
+}
+
+/** An angle seldom repeats as it was asked for: which one was taken for it, and by how much it misses. */
+function takenAngle(asked: string, slope: Slope): string {
+  const degrees = slopeDegrees(slope);
+  const miss = degrees - toNumber(readDegrees(asked));
+  return `Asked for ${asked.trim()}°: taken ${linesText(slope)} (${missText(miss)}).`;
 }
 
 /** A start point under another name, number or resolution. */
@@ -85,7 +102,9 @@ function fromWidths(options: NewStripeOptions): StripeDesign {
   if (options.bands === undefined) throw new CoreError('start/no-bands');
   const shades = options.shades === undefined ? undefined : parseShadeList(options.shades);
   const keys = shades?.map(({ key }) => key);
-  const bands = parseBandWidths(options.bands, { keys, pivots: pivotsOf(options.pivots) });
+  const pivots = pivotsOf(options.pivots);
+  const bands = parseBandWidths(options.bands, { keys, pivots });
+  checkPivots([pivots], [bands.mirror]);
   const order = newStripe({
     name: options.name ?? 'Untitled',
     number: options.number ?? '',
@@ -142,6 +161,7 @@ function fromCounts(options: NewPlaidOptions): Design {
   if (options.warp === undefined) throw new CoreError('start/nothing');
   const warp = read(options.warp);
   const weft = options.weft === undefined ? undefined : read(options.weft);
+  checkPivots([pivots], [warp.mirror, weft?.mirror ?? 'none']);
   const letters = [...warp.bands, ...(weft?.bands ?? [])].map(({ shade }) => shade);
   const design = readDesign(
     newPlaid({

@@ -3,6 +3,7 @@ import type { ReadableStream as NodeStream } from 'node:stream/web';
 import type { APIRoute } from 'astro';
 import type { Kysely } from 'kysely';
 import type { z } from 'zod';
+import { fieldFacts } from '../core/design/field-facts.ts';
 import { CoreError } from '../core/error.ts';
 import { isDeep, MAX_DEPTH } from '../core/formats/json-depth.ts';
 import type { Database } from './db/schema.ts';
@@ -113,6 +114,5 @@ async function readBytes(request: Request, most: number): Promise<Uint8Array<Arr
 function parseBody<Body>(schema: z.ZodType<Body>, body: unknown): Body {
   const result = schema.safeParse(body);
   if (result.success) return result.data;
-  const issue = result.error.issues[0];
-  throw new CoreError('request/field', { path: issue?.path.join('.') ?? '', problem: issue?.message ?? '' });
+  throw new CoreError('request/field', fieldFacts(result.error));
 }

@@ -1,8 +1,8 @@
 import type { Facts } from '../core/error.ts';
+import { SCHEMA_SENTENCES } from './schema-sentences.ts';
+import type { Sentence } from './sentence.ts';
+import { SERVER_SENTENCES } from './server-sentences.ts';
 import { growthSentence } from './tiling-words.ts';
-
-/** A sentence for one kind of wrong data: what is wrong, and what to do. */
-type Sentence = (facts: Readonly<Record<string, string>>) => string;
 
 /** What may be wrong with a field beside others. */
 const FIELDS: Readonly<Record<string, string>> = {
@@ -198,6 +198,8 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'counts/twice': ({ line, field }) => `Line ${line}: “${field}” stands there a second time.`,
   'counts/no-warp': () => 'There is no warp. Write one such as A/12 B6 C/4.',
   'counts/pivots': ({ text }) => `Pivots are shared or doubled, got “${text}”.`,
+  'counts/no-pivots': () =>
+    'Pivots are doubled, but no sequence has any. Mark the first and the last band with a slash, such as A/12 B6 C/4.',
   'counts/turn': ({ text, most }) =>
     `A weft is turned by a whole number of threads from 0 to ${most}, got “${text}”.`,
   'counts/density': ({ text }) => `“${text}” is not a density. Write one such as 24/in or 24 x 22/cm.`,
@@ -212,6 +214,7 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     `This design was made by a newer Vetro (version ${version}; this one knows ${known}). Update Vetro to open it.`,
   'design/version': ({ version }) => `This design’s version, “${version}”, is unknown.`,
   'design/json': () => 'This file is broken: it is not JSON.',
+  'design/deep': ({ most }) => `This file is nested more than ${most} deep; no design is.`,
   'design/too-long': ({ length, most }) =>
     `This design is ${length} characters long; at most ${most} are read.`,
   'design/field': (facts) => {
@@ -219,7 +222,7 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
     const where = `The design is not right${path === '' ? '' : ` at “${path}”`}`;
     const beside = FIELDS[problem!];
     if (beside !== undefined) return `${where}: ${beside}.`;
-    return `${where}. ${SENTENCES[problem!]?.(facts) ?? problem}`.trim();
+    return `${where}. ${problemSentence(facts)}`.trim();
   },
   'start/nothing': () => 'Give thread counts with --warp, or a start point with --from.',
   'start/weave': ({ ways }) =>
@@ -270,45 +273,15 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'send/per-thread': ({ text, most }) =>
     `Pixels a thread must be a whole number from 1 to ${most}, got “${text}”.`,
 
-  'design/missing': () => 'This design is not on the shelf. It may have been deleted.',
-  'design/stale': () => 'This design was saved somewhere else in the meantime.',
-  'range/missing': () => 'That range is not on the shelf.',
-  'request/too-large': ({ most }) => `That is too large to be taken: at most ${most} bytes.`,
-  'request/json': () => 'The request was not JSON.',
-  'request/missing': () => 'There is nothing at this address.',
-  'request/method': () => 'That cannot be done at this address.',
-  'request/foreign': () =>
-    'Another site’s page cannot change designs. A program that may sends the header “x-vetro”.',
-  'request/host': ({ host }) =>
-    `Vetro does not answer under the name “${host}”. Use the address that it printed, or allow the name with VETRO_HOSTS.`,
-  'request/passphrase': () => 'Vetro asks for its passphrase first. Open it in a browser and enter it.',
-  'request/deep': ({ most }) => `The request is nested more than ${most} deep; no design is.`,
-  'passphrase/length': ({ least, most }) => `A passphrase has from ${least} to ${most} characters.`,
-  'passphrase/missing': ({ host }) =>
-    `HOST=${host} lets other machines reach Vetro, so it needs a passphrase. Set one with “npx vetro passphrase”, or leave HOST out.`,
-  'server/busy': () => 'Too much is being made at the moment. Nothing is lost; try again in a few seconds.',
-  'server/too-long': ({ seconds }) =>
-    `That was not done after ${seconds} seconds and was stopped. Make it smaller or simpler.`,
-  'server/too-much': () =>
-    'That needs more memory than one piece of work may take. Make it smaller or simpler.',
-  'request/type': ({ type }) => `The request must be ${type}.`,
-  'server/fault': () => 'Something went wrong in Vetro itself. Your saved designs are safe; try again.',
-  'database/not-one': ({ file }) =>
-    `“${file}” is not a Vetro database. Move it away, or name another file with VETRO_DATA.`,
-  'database/foreign': ({ file }) =>
-    `“${file}” belongs to another program. Name another file with VETRO_DATA.`,
-  'database/broken': ({ file, reason }) =>
-    `The database “${file}” is damaged (${reason}). Nothing was written. Put a copy of it in its place, or name another file with VETRO_DATA.`,
-  'database/newer': ({ file }) =>
-    `The database “${file}” was made by a newer Vetro. Update Vetro, or name another file with VETRO_DATA.`,
-  'database/full': () =>
-    'The disk is full, so nothing could be written. What was saved before is safe. Make room, then save again.',
-  'database/locked': () => 'The database is in use by another program. Close that, then try again.',
-  'database/read-only': () =>
-    'The database cannot be written: its file or folder is read-only. Allow writing, then save again.',
-  'database/unusable': ({ file, reason }) => `The database “${file}” cannot be used: ${reason}.`,
-  'request/field': ({ path, problem }) => `“${path}” is not right. ${problem}`.trim(),
+  ...SERVER_SENTENCES,
+  'request/field': (facts) => `“${facts['path']}” is not right. ${problemSentence(facts)}`.trim(),
 };
+
+function problemSentence(facts: Readonly<Record<string, string>>): string {
+  const problem = facts['problem'] ?? '';
+  const known = [SENTENCES, SCHEMA_SENTENCES].find((sentences) => Object.hasOwn(sentences, problem));
+  return known?.[problem]?.(facts) ?? problem;
+}
 
 /** What is wrong, in words that a designer understands. */
 export function sentenceFor(code: string, facts: Facts): string {
@@ -318,7 +291,7 @@ export function sentenceFor(code: string, facts: Facts): string {
       Array.isArray(value) ? value.join(', ') : typeof value === 'number' ? grouped(value) : String(value),
     ]),
   );
-  const sentence = SENTENCES[code];
+  const sentence = Object.hasOwn(SENTENCES, code) ? SENTENCES[code] : undefined;
   return sentence === undefined ? `Something is not right here (${code}).` : sentence(words);
 }
 

@@ -5,6 +5,7 @@ import { rational } from '../core/exact/rational.ts';
 import { lengthText, perMetreText, plural, ppmText } from './measures.ts';
 import { grouped, hasSentence, sentenceFor } from './sentences.ts';
 import { directionSentence, lateSentence, perThreadText } from './verdict.ts';
+import { hangsText } from './weave-words.ts';
 
 const SOURCE = join(import.meta.dirname, '..');
 
@@ -41,6 +42,29 @@ describe('sentences', () => {
       'another shade has that letter',
     );
     expect(sentenceFor('no/such', {})).toContain('no/such');
+    expect(sentenceFor('constructor', {})).toContain('constructor');
+  });
+
+  it.each([
+    [{ path: 'name', problem: 'schema/too_small', origin: 'string', minimum: 1 }, 'It must not be empty.'],
+    [{ path: 'count', problem: 'schema/invalid_type', expected: 'number' }, 'It must be a number.'],
+    [
+      { path: '', problem: 'schema/unrecognized_keys', keys: ['colour'] },
+      'There is no such field here: colour.',
+    ],
+    [{ path: 'unit', problem: 'schema/invalid_value', values: ['mm', 'cm'] }, 'It must be one of: mm, cm.'],
+  ])('say what a schema has against %j', (facts, sentence) => {
+    expect(sentenceFor('request/field', facts)).toContain(sentence);
+    expect(sentenceFor('design/field', facts)).toContain(sentence);
+  });
+
+  it('say “comes” of one thread and “come” of more', () => {
+    const layer = (ends: number, picks: number) => ({
+      ends: Array.from({ length: ends }, (_, at) => at),
+      picks: Array.from({ length: picks }, (_, at) => at),
+    });
+    expect(hangsText({ layers: [layer(0, 1), layer(4, 3)] })).toContain('1 pick comes away');
+    expect(hangsText({ layers: [layer(2, 1), layer(4, 3)] })).toContain('2 ends and 1 pick come away');
   });
 });
 

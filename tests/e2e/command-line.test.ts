@@ -248,6 +248,29 @@ test('text, tables and documents go out and come back the same', () => {
   expect(vetro('export', 'round.json', '--to', 'txt').out).toContain('weft: A4 B2');
 });
 
+test('what a file cannot hold, what was taken for it, and which angle was taken are told beside the result', () => {
+  vetro('new', 'plaid', '--warp', 'A4 B4', '--weave', '3/1Z', '--density', '30/cm', '-o', 'lossy.json');
+  const table = vetro('export', 'lossy.json', '-o', 'lossy.csv');
+  expect(table.err).toContain('The file does not hold the name, the weave and the density.');
+  expect(vetro('export', 'lossy.json', '-o', 'lossy-again.json').err).toBe('');
+  expect(vetro('import', 'lossy.csv', '-o', 'back.json').err).toContain(
+    'Read with weave 2/2Z, density 24 x 24 / in',
+  );
+  const stripe = vetro('new', 'stripe', '--bands', 'A14 B6', '--angle', '60', '-o', 'steep.json');
+  expect(stripe.err).toMatch(/Asked for 60°: taken \d+\/\d+, 6?\d+\.?\d*° \([+−]\d/);
+  const counts = 'stripe: A14 B6\n';
+  writeFileSync(join(FOLDER, 'widths.txt'), counts);
+  expect(vetro('import', 'widths.txt', '-o', 'widths.json').status).toBe(0);
+  expect(vetro('export', 'widths.json', '-o', 'widths.csv').status).toBe(0);
+  expect(vetro('import', 'widths.csv', '-o', 'widths-back.json').status).toBe(0);
+});
+
+test('a sheet of repeats is as many repeats', () => {
+  vetro('new', 'plaid', '--warp', 'A/12 B6 C/4', '--shades', SHADES, '-o', 'sheet.json');
+  expect(vetro('render', 'sheet.json', '-o', 'sheet-3x2.png', '--repeats', '3x2').status).toBe(0);
+  expect(PNG.sync.read(read('sheet-3x2.png'))).toMatchObject({ width: 3 * 350, height: 2 * 350 });
+});
+
 const BAD: readonly (readonly [string, readonly string[], string])[] = [
   ['a count of 0', ['new', 'plaid', '--warp', 'A0'], '“0” is not a thread count'],
   ['a negative count', ['new', 'plaid', '--warp', 'A-4'], '“-4” is not a thread count'],
@@ -269,6 +292,24 @@ const BAD: readonly (readonly [string, readonly string[], string])[] = [
   ],
   ['a size in words', ['render', 'design.json', '-o', 't.png', '--size', 'large'], 'is not a number'],
   ['a folder that is not there', ['render', 'design.json', '-o', 'no/t.png'], 'could not be written'],
+  [
+    'pixels for a drawing',
+    ['render', 'design.json', '-o', 't.svg', '--dpi', '300'],
+    '--dpi would do nothing',
+  ],
+  ['a picture kind that is not written', ['render', 'design.json', '-o', 'q.gif'], 'cannot be written here'],
+  ['two forms of geometry', ['geometry', 'design.json', '--json', '--csv'], 'cannot be used with'],
+  [
+    'doubled pivots that nobody marked',
+    ['new', 'plaid', '--warp', 'A4 B4', '--pivots', 'doubled'],
+    'with a slash',
+  ],
+  ['a name of nothing', ['new', 'plaid', '--warp', 'A4', '--name', ''], 'It must not be empty.'],
+  [
+    'repeats in halves',
+    ['render', 'design.json', '-o', 't.png', '--repeats', '1.5'],
+    'is no number of repeats',
+  ],
   ['a resolution of nothing', ['check', 'design.json', '--dpi', '0'], 'A resolution must be above 0'],
 ];
 

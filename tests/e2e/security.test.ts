@@ -100,6 +100,30 @@ test('beyond this machine Vetro starts only with a passphrase, and asks for it',
   }
 });
 
+test('an upload that breaks off, and methods that nobody knows, leave no trace in the log', async () => {
+  const server = await startOwn(ownDatabase());
+  const { hostname, port } = new URL(server.address);
+  const { connect } = await import('node:net');
+  for (const path of ['/api/pictures', '/api/designs']) {
+    const socket = connect(Number(port), hostname);
+    const type = path.endsWith('pictures') ? 'application/octet-stream' : 'application/json';
+    socket.write(
+      `POST ${path} HTTP/1.1\r\nHost: ${hostname}:${port}\r\nx-vetro: test\r\ncontent-type: ${type}\r\ncontent-length: 100000\r\n\r\n{"a":`,
+    );
+    await new Promise((pause) => setTimeout(pause, 400));
+    socket.destroy();
+  }
+  const trace = connect(Number(port), hostname);
+  trace.write(`TRACE / HTTP/1.1\r\nHost: ${hostname}:${port}\r\n\r\n`);
+  const answer = await new Promise<string>((heard) => trace.once('data', (data) => heard(String(data))));
+  expect(answer).toMatch(/^HTTP\/1\.1 405/);
+  trace.destroy();
+  await new Promise((pause) => setTimeout(pause, 500));
+  expect((await fetch(`${server.address}/api/shelf`)).status).toBe(200);
+  expect(server.said()).not.toMatch(/\n\s+at /);
+  await server.kill();
+});
+
 test('a request that writes names its page, or says that it is a program', async ({ page }) => {
   await openFromShelf(page, 'Scullery glass cloth');
   await clothShown(page);

@@ -6,7 +6,7 @@ import { toText } from '../exact/rational.ts';
 import { inColourway } from './colourway.ts';
 import { compile, pitchOf } from './compile-design.ts';
 import { kindOf, threadFacts } from './design-facts.ts';
-import { DESIGN_VERSION, type Design, designSchema } from './design-schema.ts';
+import { asPlaid, DESIGN_VERSION, type Design, designSchema } from './design-schema.ts';
 import { migrateDesign } from './migrate-design.ts';
 import { MAX_DOCUMENT, readDesign, readDesignText, writeDesignText } from './read-design.ts';
 import { tilingFromStart } from './tiling-starts.ts';
@@ -193,6 +193,30 @@ describe('migrateDesign', () => {
 
   it('returns a new document as it is', () => {
     expect(migrateDesign(DESIGN)).toBe(DESIGN);
+  });
+
+  it('says how a twill turns back, and keeps a fraction of tex a fraction', () => {
+    const weave = (kind: object) => ({ ...DESIGN.construction, weave: kind });
+    const turned = { kind: 'turned', line: [2, 2], run: 8 };
+    const older = (cut: boolean, count: string) => ({
+      ...DESIGN,
+      version: 8,
+      construction: weave({ ...turned, cut }),
+      yarn: { ...DESIGN.yarn, warp: { count, system: 'tex' }, weft: { count: '2/30', system: 'Ne' } },
+    });
+    const read = (cut: boolean, count: string) => asPlaid(readDesign(older(cut, count)));
+    expect(read(true, '30').construction.weave).toEqual({ ...turned, turn: 'complemented' });
+    expect(read(false, '30').construction.weave).toEqual({ ...turned, turn: 'point' });
+    expect(read(true, '37/2').yarn.warp.count).toBe('(37/2)');
+    expect(read(true, '37/2').yarn.weft.count).toBe('2/30');
+    const blocks = {
+      kind: 'blocks',
+      profile: ['A'],
+      weaves: [{ letter: 'A', weave: { ...turned, cut: true } }],
+    };
+    const inBlocks = asPlaid(readDesign({ ...older(true, '30'), construction: weave(blocks) })).construction
+      .weave;
+    expect(inBlocks).toMatchObject({ weaves: [{ weave: { turn: 'complemented' } }] });
   });
 });
 

@@ -1,6 +1,7 @@
-import type { z } from 'zod';
 import { CoreError } from '../error.ts';
+import { isDeep, MAX_DEPTH } from '../formats/json-depth.ts';
 import { type Design, designSchema } from './design-schema.ts';
+import { fieldFacts } from './field-facts.ts';
 import { migrateDesign } from './migrate-design.ts';
 
 /** Longest design document, in characters. */
@@ -18,12 +19,13 @@ export function readDesign(document: unknown): Design {
 
 /**
  * Reads a design document from JSON text.
- * @throws CoreError as `readDesign`, "design/too-long" or "design/json"
+ * @throws CoreError as `readDesign`, "design/too-long", "design/deep" or "design/json"
  */
 export function readDesignText(text: string): Design {
   if (text.length > MAX_DOCUMENT) {
     throw new CoreError('design/too-long', { length: text.length, most: MAX_DOCUMENT });
   }
+  if (isDeep(text)) throw new CoreError('design/deep', { most: MAX_DEPTH });
   let document: unknown;
   try {
     document = JSON.parse(text.replace(/^\uFEFF/, ''));
@@ -36,10 +38,4 @@ export function readDesignText(text: string): Design {
 /** The document as JSON text. */
 export function writeDesignText(design: Design): string {
   return `${JSON.stringify(design, null, 2)}\n`;
-}
-
-/** Where the first thing is wrong, what, and what a reader of ours says of it. */
-function fieldFacts({ issues: [issue] }: z.ZodError) {
-  const said = issue?.code === 'custom' ? issue.params : undefined;
-  return { ...said, path: issue?.path.join('.') ?? '', problem: issue?.message ?? '' };
 }

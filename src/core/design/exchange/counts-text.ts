@@ -12,7 +12,15 @@ import { newPlaid } from '../new-design.ts';
 import { turnOf, weftOf } from '../plaid/compile-plaid.ts';
 import type { PrintChoice } from '../plaid/plaid-schema.ts';
 import { stripeFromFields, stripeToText } from './stripe-text.ts';
-import { keyOf, type Pivots, parseDensityPair, pivotsOf, placed, starterShades } from './text-parts.ts';
+import {
+  checkPivots,
+  keyOf,
+  type Pivots,
+  parseDensityPair,
+  pivotsOf,
+  placed,
+  starterShades,
+} from './text-parts.ts';
 
 /**
  * A new design from a thread-count text. Letters that the text gives no colour take one of `STARTERS`.
@@ -31,6 +39,7 @@ export function designFromText(text: string, name: string): Design {
   };
   const warp = read('warp', warpPivots)!;
   const weft = read('weft', weftPivots);
+  checkPivots([warpPivots, weftPivots], [warp.mirror, weft?.mirror ?? 'none']);
   return newPlaid({
     name: fields.name?.value.trim().slice(0, 120) || name,
     shades: listed ?? starterShades([...warp.bands, ...(weft?.bands ?? [])].map((band) => band.shade)),

@@ -7,7 +7,15 @@ import { BAND_UNITS, type BandUnit, readWidth } from '../../units/band-width.ts'
 import type { StripeDesign } from '../design-schema.ts';
 import { newStripe } from '../new-design.ts';
 import { MEASURED, type Measured, type Stripe, type WideBand } from '../stripe/stripe-schema.ts';
-import { keyOf, type Pivots, parseDensityPair, pivotsOf, placed, starterShades } from './text-parts.ts';
+import {
+  checkPivots,
+  keyOf,
+  type Pivots,
+  parseDensityPair,
+  pivotsOf,
+  placed,
+  starterShades,
+} from './text-parts.ts';
 
 /**
  * Reads the bands of a stripe: `A12.5 B1/3 C3/4in`, with a slash before the two pivots: `A/12 B6 C/4`.
@@ -46,6 +54,7 @@ export function stripeFromFields(fields: CountsFields, stripe: CountsField, name
   const pivots = pivotsOf(fields.pivots?.value ?? 'shared');
   const keys = shades?.map(keyOf);
   const read = placed(stripe.at, () => parseBandWidths(stripe.value, { keys, pivots }));
+  checkPivots([pivots], [read.mirror]);
   return newStripe({
     name: fields.name?.value.trim().slice(0, 120) || name,
     shades: shades ?? starterShades(read.bands.map((band) => band.shade)),

@@ -17,6 +17,14 @@ export function pivotsOf(text: string): Pivots {
 }
 
 /**
+ * Refuses doubled pivots where no sequence has any: whoever names them forgot the slashes.
+ * @throws CoreError "counts/no-pivots"
+ */
+export function checkPivots(pivots: readonly Pivots[], mirrors: readonly Mirror[]): void {
+  if (pivots.includes('doubled') && !mirrors.includes('doubled')) throw new CoreError('counts/no-pivots');
+}
+
+/**
  * "24/in", "24 x 22 / cm".
  * @throws CoreError "counts/density" {text}, or as `parseDensity`
  */
