@@ -3,7 +3,7 @@ import '../core/no-eval.ts';
 import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import { isTiling, isWoven } from '../core/design/design-schema.ts';
-import { BrokenPage } from '../kit/broken-page.tsx';
+import { BrokenPage } from '../kit/broken-part.tsx';
 import { Safely } from '../kit/safely.tsx';
 import { startAutosave } from './autosave.ts';
 import type { OpenedDesign, Step } from './bench-state.ts';

@@ -6,7 +6,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Toaster } from 'sonner';
 import { type Range, type Shelf as ShelfContents, type Summary, shelfSchema } from '../contracts/shelf.ts';
 import { START_POINTS, type StartPoint } from '../core/design/start-points.ts';
-import { BrokenPage } from '../kit/broken-page.tsx';
+import { BrokenPage } from '../kit/broken-part.tsx';
 import { Choice } from '../kit/choice.tsx';
 import { Mark } from '../kit/mark.tsx';
 import { request } from '../kit/request.ts';

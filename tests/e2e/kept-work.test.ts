@@ -118,6 +118,19 @@ test('a page that comes back from the page cache goes on from its own last word'
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
+test('Back shows what is stored, and the next change is no conflict', async ({ page }) => {
+  await openNew(page, TEXT);
+  await warpField(page).fill('A20 B14');
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'New design' })).toBeVisible();
+  await page.goBack();
+  await clothShown(page);
+  await expect(warpField(page)).toHaveValue('A20 B14');
+  await warpField(page).fill('A20 B16');
+  await saved(page);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
 test('a write whose answer is lost is no conflict', async ({ page }) => {
   await openNew(page, TEXT);
   await page.route('**/api/designs/*', async (route) => {

@@ -10,6 +10,7 @@ describe('names of files', () => {
     [{ name: 'Rug', file: 'texture.png' }, 'Rug texture.png'],
     [{ name: 'a/b:c\nd', file: 'counts.txt' }, 'a-b-c d.txt'],
     [{ name: '.rug', file: 'design.json' }, '-rug.json'],
+    [{ name: 'Rug shades', file: 'card.tokens.json' }, 'Rug shades.tokens.json'],
     [{ name: 'lone \ud800 half', file: 'tile.svg' }, 'lone \ufffd half.svg'],
   ])('of %j is %s', (wish, name) => {
     expect(fileNameOf(wish)).toBe(name);

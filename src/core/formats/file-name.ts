@@ -26,7 +26,7 @@ export interface NamedFile {
 export function fileNameOf({ name, file, colourway = '', sheet = false }: NamedFile): string {
   const words = [name, colourway, WORDS.get(file) ?? '', sheet ? 'sheet' : ''];
   const plain = cleanText(words.filter((word) => word !== '').join(' ')).replace(REFUSED, '-');
-  const ending = file.slice(file.lastIndexOf('.'));
+  const ending = file.slice(file.indexOf('.'));
   // Names that begin with a point are hidden by some systems.
   return `${plain.trim().replace(/^\./, '-').slice(0, 200)}${ending}`;
 }

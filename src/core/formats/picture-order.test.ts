@@ -76,7 +76,13 @@ describe('a sheet', () => {
     expect(whole.holds.x.whole).toBe(11);
     const cut = orderPicture(UNIT, dpi, parseSheet('90 x 120 mm', 'mm'));
     expect(cut.holds.x.whole).toBeUndefined();
+    // 90 mm are 3.54 repeats of 25.4 mm, 120 mm are 4.72.
     expect(wholeBlocks(cut)).toEqual([
+      { across: 4, down: 5 },
+      { across: 3, down: 4 },
+    ]);
+    expect(wholeBlocks(orderPicture(UNIT, dpi, parseSheet('80 x 120 mm', 'mm')))).toEqual([
+      { across: 3, down: 5 },
       { across: 3, down: 4 },
       { across: 4, down: 5 },
     ]);

@@ -10,6 +10,7 @@ import {
   rational,
   round,
   subtract,
+  toNumber,
   toText,
 } from '../exact/rational.ts';
 import { isRational, nearFraction } from '../exact/surd.ts';
@@ -38,8 +39,9 @@ export interface PictureOrder {
 export interface Held {
   /** Whole repeats that it ends with; undefined where it cuts through one. */
   readonly whole: number | undefined;
-  /** The most whole repeats below or at its length. */
+  /** The most whole repeats below or at its length, and the part of one that it holds beyond them. */
   readonly below: number;
+  readonly part: number;
   /** Pixels that it is longer than it truly is, or shorter, where it holds whole repeats. */
   readonly off: Rational;
 }
@@ -150,17 +152,24 @@ function fitAlong(
   const whole = (count: number): Fit & { readonly single: Fit } => {
     const exact = multiply(repeat, rational(count));
     const off = subtract(rational(count * tile), exact);
-    const single = { tile, times: 1, pixels: count * tile, held: { whole: count, below: count, off } };
+    const single = {
+      tile,
+      times: 1,
+      pixels: count * tile,
+      held: { whole: count, below: count, part: 0, off },
+    };
     // The fewest repeats that are whole pixels long, where they divide the sheet.
     const times = Number(repeat.d <= BigInt(count) ? repeat.d : 1n);
     if (times === 1 || count % times !== 0) return { ...single, single };
     const pixels = Number(exact.n);
-    const held = { whole: count, below: count, off: rational(0) };
+    const held = { whole: count, below: count, part: 0, off: rational(0) };
     return { tile: Number(repeat.n), times, pixels, held, single };
   };
   const cut = (pixels: number, exact: Rational): Fit & { readonly single: Fit } => {
-    const below = Number(floor(divide(exact, repeat)));
-    const single = { tile, times: 1, pixels, held: { whole: undefined, below, off: rational(0) } };
+    const ratio = divide(exact, repeat);
+    const below = Number(floor(ratio));
+    const held = { whole: undefined, below, part: toNumber(ratio) - below, off: rational(0) };
+    const single = { tile, times: 1, pixels, held };
     return { ...single, single };
   };
   switch (sheet?.kind) {
@@ -201,16 +210,20 @@ export function holdsWhole({ holds }: PictureOrder): boolean {
   return holds.x.whole !== undefined && holds.y.whole !== undefined;
 }
 
-/** The numbers of repeats nearest to what a picture that cuts through one holds, fewer first. */
+/** The numbers of repeats nearest to what a picture that cuts through one holds: the nearest, the next fewer, the next more. */
 export function wholeBlocks({ holds: { x, y } }: PictureOrder): readonly Block[] {
-  const near = ({ whole, below }: Held) =>
-    whole !== undefined ? [whole, whole] : [Math.max(1, below), below + 1];
+  const near = ({ whole, below, part }: Held) => {
+    if (whole !== undefined) return { nearest: whole, fewer: whole, more: whole };
+    const fewer = Math.max(1, below);
+    return { nearest: part < 0.5 ? fewer : below + 1, fewer, more: below + 1 };
+  };
   const [across, down] = [near(x), near(y)];
   const blocks = [
-    { across: across[0]!, down: down[0]! },
-    { across: across[1]!, down: down[1]! },
+    { across: across.nearest, down: down.nearest },
+    { across: across.fewer, down: down.fewer },
+    { across: across.more, down: down.more },
   ];
-  return blocks.filter((block, at) => at === 0 || !sameBlock(block, blocks[0]!));
+  return blocks.filter((block, at) => blocks.findIndex((other) => sameBlock(other, block)) === at);
 }
 
 function sameBlock(a: Block, b: Block): boolean {

@@ -44,9 +44,10 @@ export function readWif(text: string): Wif {
   const sections = wifSections(text);
   const at = (name: string) => sections.get(name);
   const shafts = numberOf(at('weaving'), 'shafts', 1, MAX_NUMBERED) ?? highest(at('threading'));
-  const ends = numberOf(at('warp'), 'threads', 1, MAX_WIF_THREADS) ?? lastIndex(at('threading'));
+  const ends =
+    numberOf(at('warp'), 'threads', 1, MAX_WIF_THREADS) ?? lastIndex(at('threading'), MAX_WIF_THREADS);
   const picksBy = at('liftplan') ?? at('treadling');
-  const picks = numberOf(at('weft'), 'threads', 1, MAX_WIF_THREADS) ?? lastIndex(picksBy);
+  const picks = numberOf(at('weft'), 'threads', 1, MAX_WIF_THREADS) ?? lastIndex(picksBy, MAX_WIF_THREADS);
   const threadingLines = needed(at('threading'), 'THREADING');
   const threading = lists(threadingLines, ends, shafts);
   const plan = at('liftplan');
@@ -149,10 +150,16 @@ function highest(section: WifSection | undefined): number {
   return most;
 }
 
-/** Largest key that is a number. */
-function lastIndex(section: WifSection | undefined): number {
-  const keys = (section?.lines ?? []).flatMap(({ key }) => wholeNumbers(key));
-  return keys.reduce((most, key) => Math.max(most, key), 0);
+/** Largest key that is a number. @throws CoreError "wif/range" beyond what a file may hold */
+function lastIndex(section: WifSection | undefined, most: number): number {
+  let last = 0;
+  for (const { key, line } of section?.lines ?? []) {
+    for (const each of wholeNumbers(key)) last = Math.max(last, each);
+    if (last > most) {
+      throw new CoreError('wif/range', { section: section!.name, line, value: last, most });
+    }
+  }
+  return last;
 }
 
 function wholeNumbers(text: string): number[] {
@@ -221,11 +228,7 @@ const MAX_COLOURS = 10_000;
 function paletteOf(table: WifSection | undefined, about: WifSection | undefined): string[] {
   if (table === undefined || table.lines.length === 0) return ['#000000', '#ffffff'];
   const [low, high] = rangeOf(about);
-  const entries = numberOf(about, 'entries', 1, MAX_COLOURS) ?? lastIndex(table);
-  if (entries > MAX_COLOURS) {
-    const { line } = table.lines.find(({ key }) => Number(key) === entries) ?? table.lines[0]!;
-    throw new CoreError('wif/range', { section: table.name, line, value: entries, most: MAX_COLOURS });
-  }
+  const entries = numberOf(about, 'entries', 1, MAX_COLOURS) ?? lastIndex(table, MAX_COLOURS);
   const palette = Array.from({ length: entries }, () => '#000000');
   for (const line of table.lines) {
     const parts = line.value.split(',').map((part) => Number(part.trim()));

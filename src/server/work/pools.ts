@@ -8,6 +8,7 @@ import type { Proven } from '../proving/proven.ts';
 import { type Outcome, valueIn } from './outcome.ts';
 import { pouredFrom } from './pour.ts';
 import type { Order, Result, TaskName } from './tasks.ts';
+import { makeTurnstile, type Turnstile } from './turnstile.ts';
 
 /** What one kind of work may cost. */
 interface Limits {
@@ -17,7 +18,13 @@ interface Limits {
   readonly seconds: number;
   /** Of a thread's heap. */
   readonly megabytes: number;
+  /** Threads that stay when there is no work. */
+  readonly ready?: number;
+  /** How much kinder its threads are to other work of the machine. */
+  readonly nice?: number;
 }
+
+const NICE = 10;
 
 /** Sheets and other large files leave a core to the server; small ones do not wait behind them. */
 export const LIMITS = {
@@ -26,19 +33,17 @@ export const LIMITS = {
     queue: 16,
     seconds: 600,
     megabytes: 1024,
+    nice: NICE,
   },
-  small: { threads: 1, queue: 400, seconds: 60, megabytes: 512 },
-  pictures: { threads: 1, queue: 6, seconds: 120, megabytes: 512 },
-  proofs: { threads: 1, queue: 1000, seconds: 120, megabytes: 1536 },
+  small: { threads: 2, queue: 400, seconds: 60, megabytes: 512, ready: 1 },
+  pictures: { threads: 1, queue: 6, seconds: 120, megabytes: 512, nice: NICE },
+  proofs: { threads: 1, queue: 1000, seconds: 120, megabytes: 1536, nice: NICE },
 } as const satisfies Readonly<Record<string, Limits>>;
 
 export type PoolName = keyof typeof LIMITS;
 
 /** Milliseconds after which a thread without work ends. */
 const IDLE = 30_000;
-
-/** How much kinder threads are to other work of the machine. */
-const NICE = 10;
 
 /** Files that are made in a moment, whatever the design. */
 const SMALL: readonly string[] = ['swatch.png', 'counts.csv', 'counts.txt', 'design.json'];
@@ -51,22 +56,31 @@ export interface Pools {
   readonly close: () => Promise<void>;
 }
 
+/** Threads, and who may use them. */
+interface Pool {
+  readonly threadPool: Piscina;
+  readonly turnstile: Turnstile;
+}
+
 /** @param worker  path of the built `worker.ts` */
 export function makePools(worker: string, limits: Readonly<Record<PoolName, Limits>> = LIMITS): Pools {
-  const made = new Map<PoolName, Piscina>();
-  const poolOf = (name: PoolName) => {
+  const made = new Map<PoolName, Pool>();
+  const poolOf = (name: PoolName): Pool => {
     const known = made.get(name);
     if (known !== undefined) return known;
-    const { threads, queue, megabytes } = limits[name];
-    const pool = new Piscina({
+    const { threads, queue, megabytes, ready = 0, nice = 0 } = limits[name];
+    const threadPool = new Piscina({
       filename: worker,
-      minThreads: 0,
+      minThreads: ready,
       maxThreads: threads,
-      maxQueue: queue,
       idleTimeout: IDLE,
-      niceIncrement: NICE,
+      niceIncrement: nice,
       resourceLimits: { maxOldGenerationSizeMb: megabytes },
     });
+    // Orders wait here and not in the package's queue: its bound does not hold for what can be stopped, and the time
+    // limit is to begin with the work.
+    const turnstile = makeTurnstile({ inside: threads, waiting: queue });
+    const pool = { threadPool, turnstile };
     made.set(name, pool);
     return pool;
   };
@@ -77,9 +91,11 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
     { signal, transferList = [] }: { signal?: AbortSignal; transferList?: readonly TransferListItem[] } = {},
   ): Promise<Result<Name>> => {
     const { seconds } = limits[pool];
+    const { threadPool, turnstile } = poolOf(pool);
+    await turnstile.enter(signal);
     const late = AbortSignal.timeout(seconds * 1000);
     try {
-      const outcome: Outcome<Result<Name>> = await poolOf(pool).run(
+      const outcome: Outcome<Result<Name>> = await threadPool.run(
         { name, order },
         {
           signal: signal === undefined ? late : AbortSignal.any([signal, late]),
@@ -89,6 +105,8 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
       return valueIn(outcome);
     } catch (error) {
       throw limitOf(error, late.aborted ? seconds : undefined) ?? error;
+    } finally {
+      turnstile.leave();
     }
   };
   return {
@@ -101,7 +119,7 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
     picture: (bytes) => run('pictures', 'picture', bytes, { transferList: [bytes.buffer] }),
     prove: (design, signal) => run('proofs', 'prove', design, { signal }).catch(unchecked),
     close: async () => {
-      await Promise.all([...made.values()].map((pool) => pool.destroy()));
+      await Promise.all([...made.values()].map(({ threadPool }) => threadPool.destroy()));
     },
   };
 }
@@ -116,7 +134,6 @@ function unchecked(error: unknown): Proven {
 /** What a pool says when a limit was met, as an error with a sentence. @param seconds  the time limit, if it was that */
 function limitOf(error: unknown, seconds: number | undefined): CoreError | undefined {
   if (seconds !== undefined) return new CoreError('server/too-long', { seconds });
-  const { code, message } = error as { code?: unknown; message?: unknown };
-  if (code === 'ERR_WORKER_OUT_OF_MEMORY') return new CoreError('server/too-much');
-  return message === 'Task queue is at limit' ? new CoreError('server/busy') : undefined;
+  const { code } = error as { code?: unknown };
+  return code === 'ERR_WORKER_OUT_OF_MEMORY' ? new CoreError('server/too-much') : undefined;
 }
