@@ -32,6 +32,8 @@ export async function serve({ demo }) {
   });
   const server = createHttpServer(gate);
   await new Promise((resolve) => server.listen(Number(port), host, resolve));
+  // The first answer opens the database and starts the threads; whoever comes next need not wait for that.
+  await fetch(`${addressOf(host, port)}api/shelf`).catch(() => undefined);
   console.log(`\n  Vetro is ready: ${addressOf(host, port)}\n  Ctrl C stops it.\n`);
 }
 

@@ -16,8 +16,9 @@ export function sharedStore(): Promise<Store> {
 }
 
 async function makeStore(): Promise<Store> {
+  const pools = sharedPools();
   const db = await sharedDatabase();
-  const store = { db, prover: makeProver((design, signal) => sharedPools().prove(design, signal)) };
+  const store = { db, prover: makeProver(pools.prove) };
   proveUnproven(store).catch(console.error);
   return store;
 }

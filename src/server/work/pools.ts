@@ -109,6 +109,8 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
       turnstile.leave();
     }
   };
+  // Threads that stay are begun now, so that the first who asks does not wait for them.
+  for (const name of Object.keys(limits) as PoolName[]) if ((limits[name].ready ?? 0) > 0) poolOf(name);
   return {
     file: (design, file, query) => {
       const { port1, port2 } = new MessageChannel();
