@@ -1,4 +1,4 @@
-import '../core/no-eval.ts';
+import '../workers/no-eval.ts';
 
 import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';

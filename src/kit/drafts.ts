@@ -14,7 +14,7 @@ const draftSchema = z.object({
   id: z.string(),
   version: z.int(),
   name: z.string(),
-  /** When it was kept, ISO 8601. */
+  /** When it was kept, ISO 8601; empty where nobody knows. */
   at: z.string(),
   /** The design's document, of whatever version of Vetro. */
   document: z.unknown(),
@@ -22,6 +22,9 @@ const draftSchema = z.object({
 export type Draft = z.infer<typeof draftSchema>;
 
 const PREFIX = 'vetro-draft:';
+
+/** Before pages had keys of their own, a design's one draft stood under its id. */
+const OLDER = 'vetro-draft-';
 
 /** Key of the work that this page does on a design; pages are told apart by chance. */
 export function draftKey(id: string): string {
@@ -77,13 +80,24 @@ export async function listDrafts(id?: string): Promise<readonly Draft[]> {
   const kept = await valuesOrNone();
   const hasty = namesKept(PREFIX).map((name) => parsed(readKept(name) ?? ''));
   const drafts = new Map<string, Draft>();
-  for (const value of [...kept, ...hasty]) {
+  for (const value of [...kept, ...hasty, ...olderDrafts()]) {
     const draft = draftSchema.safeParse(value).data;
     if (draft === undefined || (id !== undefined && draft.id !== id)) continue;
     const other = drafts.get(draft.key);
     if (other === undefined || other.at < draft.at) drafts.set(draft.key, draft);
   }
   return [...drafts.values()].sort((a, b) => (a.at < b.at ? 1 : -1));
+}
+
+function olderDrafts(): readonly unknown[] {
+  return namesKept(OLDER).map((key) => {
+    const { version, design } = Object(parsed(readKept(key) ?? '')) as {
+      version?: unknown;
+      design?: unknown;
+    };
+    const { name } = Object(design) as { name?: unknown };
+    return { key, id: key.slice(OLDER.length), version, name, at: '', document: design };
+  });
 }
 
 async function valuesOrNone(): Promise<readonly unknown[]> {

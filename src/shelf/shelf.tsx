@@ -1,4 +1,4 @@
-import '../core/no-eval.ts';
+import '../workers/no-eval.ts';
 
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Search } from 'lucide-react';

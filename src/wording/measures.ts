@@ -69,6 +69,7 @@ export function plural(count: number, one: string, many = `${one}s`): string {
 
 /** A time of the day, and the day where it is another: "12:04", "3 March, 12:04". */
 export function clockText(at: string, now = new Date()): string {
+  if (at === '') return 'some time ago';
   const date = new Date(at);
   const time = date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   if (date.toDateString() === now.toDateString()) return time;

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { rational } from '../core/exact/rational.ts';
-import { lengthText, perMetreText, plural, ppmText } from './measures.ts';
+import { clockText, lengthText, perMetreText, plural, ppmText } from './measures.ts';
 import { grouped, hasSentence, sentenceFor } from './sentences.ts';
 import { directionSentence, lateSentence, perThreadText } from './verdict.ts';
 import { hangsText } from './weave-words.ts';
@@ -83,6 +83,13 @@ describe('measures', () => {
     expect(ppmText(rational(27, 100_000_000))).toBe('+0.27 ppm');
     expect(ppmText(rational(0))).toBe('0 ppm');
     expect(perMetreText(rational(-61, 1_000_000))).toBe('−0.061 mm per metre');
+  });
+
+  it('tell the time, and the day where it is another', () => {
+    const now = new Date(2026, 2, 3, 14, 0);
+    expect(clockText(new Date(2026, 2, 3, 12, 4).toISOString(), now)).toBe('12:04');
+    expect(clockText(new Date(2026, 2, 2, 12, 4).toISOString(), now)).toBe('2 March, 12:04');
+    expect(clockText('', now)).toBe('some time ago');
   });
 
   it('count in words that agree', () => {

@@ -1,4 +1,4 @@
-import '../core/no-eval.ts';
+import './no-eval.ts';
 
 import * as Comlink from 'comlink';
 import type { Proof } from '../core/colour/proof.ts';

@@ -104,6 +104,44 @@ test('two windows without a server keep a draft each, and both are offered', asy
   await expect(keptList(page)).toHaveCount(0);
 });
 
+test('drafts of a newer Vetro and of an older one stay until somebody deletes them', async ({ page }) => {
+  const id = await openNew(page, TEXT);
+  const { document } = (await (await page.request.get(`/api/designs/${id}`)).json()) as { document: object };
+  await page.evaluate(
+    ([design, own]) => {
+      const newer = {
+        key: `vetro-draft:${own}:x`,
+        id: own,
+        version: 1,
+        name: 'From tomorrow',
+        at: '2026-01-01T10:00:00.000Z',
+      };
+      localStorage.setItem(newer.key, JSON.stringify({ ...newer, document: { ...design, version: 99 } }));
+      localStorage.setItem(
+        `vetro-draft-${own}`,
+        JSON.stringify({ version: 1, design: { ...design, name: 'From yesterday' } }),
+      );
+    },
+    [document, id] as const,
+  );
+  await page.reload();
+  const dialog = page.getByRole('dialog', { name: 'There is work that was not saved' });
+  await expect(dialog).toContainText('some time ago');
+  await page.keyboard.press('Escape');
+  await warpField(page).fill('A20 B18');
+  await saved(page);
+  await page.goto('/');
+  const newer = keptList(page).getByRole('listitem').filter({ hasText: 'From tomorrow' });
+  await expect(newer).toContainText('kept by a newer Vetro');
+  const file = await take(page, () => newer.getByRole('button', { name: 'Download' }).click());
+  expect(JSON.parse(file.bytes.toString('utf8'))).toMatchObject({ version: 99 });
+  for (const name of ['From tomorrow', 'From yesterday']) {
+    const row = keptList(page).getByRole('listitem').filter({ hasText: name });
+    await row.getByRole('button', { name: 'Delete' }).click();
+    await expect(row).toHaveCount(0);
+  }
+});
+
 test('a page that comes back from the page cache goes on from its own last word', async ({ page }) => {
   await openNew(page, TEXT);
   await warpField(page).fill('A20 B14');

@@ -65,6 +65,12 @@ describe('thread-count text', () => {
     expect(() => parseDensityPair(text)).toThrow(expect.objectContaining({ code }));
   });
 
+  it('keeps the strength of a print as it was typed', () => {
+    const design = sampleDesign('warp: A4 B4\nprint: multiply 0.5 weft');
+    expect(design.construction.print).toEqual({ blend: 'multiply', strength: '0.5', top: 'weft' });
+    expect(designToText(design)).toContain('print: multiply 0.5 weft');
+  });
+
   it('refuses pivots of another convention', () => {
     expect(() => sampleDesign('warp: A/4 B/2\npivots: both')).toThrow('counts/pivots');
   });
