@@ -1,0 +1,63 @@
+import { type Design, isPlaid, isTiling, type TilingDesign } from '../core/design/design-schema.ts';
+import { tilingFacts } from '../core/design/tiling/tiling-facts.ts';
+import { toNumber, toText } from '../core/exact/rational.ts';
+import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import { keptOneOf } from '../core/tiling/symmetry.ts';
+import { exactSideText } from '../wording/measures.ts';
+
+/** The report as docs/formats.md describes it. Exact numbers travel as text; ratios are also given as doubles. */
+export function jsonReport(
+  design: Design,
+  { verdict, repeat, size, pixels, painted, offers, dpi }: RepeatReport,
+) {
+  const { lay } = design;
+  const fit = pixels.fits[0];
+  return {
+    verdict,
+    repeat: {
+      ...(isPlaid(design) && {
+        ends: repeat && Number(repeat.width.n),
+        picks: repeat && Number(repeat.height.n),
+      }),
+      width: size && exactSideText(size.width, lay.unit),
+      height: size && exactSideText(size.height, lay.unit),
+      unit: lay.unit,
+    },
+    pixels: {
+      dpi: toText(dpi),
+      width: fit?.width ?? 0,
+      height: fit?.height ?? 0,
+      exactWidth: pixels.exact && toText(pixels.exact.width),
+      exactHeight: pixels.exact && toText(pixels.exact.height),
+      perThread: isPlaid(design) && { x: toText(pixels.perStep.x), y: toText(pixels.perStep.y) },
+      errorPpm: fit === undefined ? null : { x: toNumber(fit.errorX) * 1e6, y: toNumber(fit.errorY) * 1e6 },
+    },
+    ...(isTiling(design) && { symmetry: symmetryOf(design) }),
+    painted: painted && {
+      width: painted.width,
+      height: painted.height,
+      comparedBytes: painted.comparedBytes,
+      differingBytes: painted.differingBytes,
+      leakingPixels: painted.leakingPixels,
+    },
+    offers: offers.map((offer) => ({
+      dpi: toText(offer.dpi),
+      whole: offer.whole,
+      width: offer.width,
+      height: offer.height,
+    })),
+  };
+}
+
+/**
+ * Plane groups of a tiling without its shades and with them, and of how many symmetries these keep one; null where a
+ * cell has too many faces to look at.
+ */
+function symmetryOf(design: TilingDesign) {
+  const { symmetry: plain, colouredSymmetry: coloured } = tilingFacts(design);
+  return {
+    plain: plain?.group ?? null,
+    coloured: coloured?.group ?? null,
+    index: plain && coloured ? keptOneOf(plain, coloured) : null,
+  };
+}

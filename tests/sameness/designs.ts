@@ -1,0 +1,49 @@
+import type { Design } from '../../src/core/design/design-schema.ts';
+import { designFromStart, START_POINTS } from '../../src/core/design/start-points.ts';
+import { STRIPE_STARTS, stripeFromStart } from '../../src/core/design/stripe-starts.ts';
+import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling-starts.ts';
+import { designOf, stripeOf, tilingOf } from '../../src/server/demo/hang-demo.ts';
+import { LARKMERE, LARKMERE_STRIPES, LARKMERE_TILINGS } from '../../src/server/demo/larkmere.ts';
+
+/** Every start point and every demo design, by a name of its own. */
+export function allDesigns(): readonly (readonly [name: string, design: Design])[] {
+  return [
+    ...START_POINTS.map(({ key }) => [`start ${key}`, designFromStart(key, 7)] as const),
+    ...STRIPE_STARTS.map(({ key }) => [`start stripe ${key}`, stripeFromStart(key)] as const),
+    ...TILING_STARTS.map(({ key }) => [`start tiling ${key}`, tilingFromStart(key)] as const),
+    ...LARKMERE.map((demo) => [`demo ${demo.name}`, designOf(demo)] as const),
+    ...LARKMERE_STRIPES.map((demo) => [`demo ${demo.name}`, stripeOf(demo)] as const),
+    ...LARKMERE_TILINGS.map((demo) => [`demo ${demo.name}`, tilingOf(demo)] as const),
+    ['lines, gaps, fade and rings', layered()],
+  ];
+}
+
+/** A tiling with everything over its faces that there is. */
+function layered(): Design {
+  const design = tilingFromStart('4.8.8');
+  return {
+    ...design,
+    construction: {
+      ...design.construction,
+      rings: [
+        { share: '3/4', shade: 'B' },
+        { share: '1/2', shade: null },
+      ],
+      fade: { shades: ['A', 'C', 'E'], angle: 5, turned: true, of: '8' },
+      gaps: { by: '0.7mm', corner: '1.5mm', shade: 'F' },
+      lines: [
+        { what: 'sides', of: null, width: '0.5mm', shade: 'D', ends: 'sharp', dashes: null, skip: 1 },
+        {
+          what: 'spokes',
+          of: '8',
+          width: '0.4mm',
+          shade: 'C',
+          ends: 'round',
+          dashes: { count: 2, share: '1/2' },
+          skip: 1,
+        },
+        { what: 'stars', of: '8', width: '0.3mm', shade: 'A', ends: 'flat', dashes: null, skip: 3 },
+      ],
+    },
+  };
+}
