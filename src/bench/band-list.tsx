@@ -1,8 +1,8 @@
 import { Minus, Plus, Scissors, Trash2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Shade } from '../core/colour/shade.ts';
-import { bandScale } from '../core/design/compile-design.ts';
 import { isStripe, type StripeDesign } from '../core/design/design-schema.ts';
+import { bandScale } from '../core/design/lay.ts';
 import { CoreError } from '../core/error.ts';
 import { exactDecimal } from '../core/exact/exact-decimal.ts';
 import { parseExact } from '../core/exact/parse-exact.ts';

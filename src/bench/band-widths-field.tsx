@@ -1,6 +1,6 @@
-import { bandScale } from '../core/design/compile-design.ts';
 import type { StripeDesign } from '../core/design/design-schema.ts';
 import { formatBandWidths, parseBandWidths } from '../core/design/exchange/stripe-text.ts';
+import { bandScale } from '../core/design/lay.ts';
 import { layWidths, periodOf } from '../core/design/stripe/compile-stripe.ts';
 import { CoreError } from '../core/error.ts';
 import { divide, toDecimal } from '../core/exact/rational.ts';

@@ -1,5 +1,5 @@
-import { pitchOf } from '../core/design/compile-design.ts';
 import { isPlaid } from '../core/design/design-schema.ts';
+import { pitchOf } from '../core/design/lay.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { benchState } from './bench-store.ts';

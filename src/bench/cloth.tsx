@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { seenFromBehind } from '../core/design/behind.ts';
-import { pitchOf } from '../core/design/compile-design.ts';
 import { type Design, isPlaid } from '../core/design/design-schema.ts';
+import { pitchOf } from '../core/design/lay.ts';
 import { threadCount } from '../core/thread/sequence.ts';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
 import { AngleHandle } from './angle-handle.tsx';

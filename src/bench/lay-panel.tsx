@@ -1,5 +1,5 @@
-import { pitchOf } from '../core/design/compile-design.ts';
 import { isPlaid, isTiling } from '../core/design/design-schema.ts';
+import { pitchOf } from '../core/design/lay.ts';
 import { parseExact } from '../core/exact/parse-exact.ts';
 import { isWhole, multiply, rational, toDecimal, toText } from '../core/exact/rational.ts';
 import { DENSITY_BASES, parseDensity } from '../core/units/density.ts';

@@ -1,5 +1,5 @@
-import { bandScale, pitchOf } from '../core/design/compile-design.ts';
 import { type Design, isStripe } from '../core/design/design-schema.ts';
+import { bandScale, pitchOf } from '../core/design/lay.ts';
 import { CoreError } from '../core/error.ts';
 import { parseExact } from '../core/exact/parse-exact.ts';
 import { divide, isWhole, multiply, type Rational, toDecimal, toText } from '../core/exact/rational.ts';

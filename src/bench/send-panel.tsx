@@ -1,9 +1,9 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { pitchOf } from '../core/design/compile-design.ts';
 import { type Design, isPlaid, isTiling, isWoven } from '../core/design/design-schema.ts';
 import { lossesOf } from '../core/design/exchange/losses.ts';
+import { pitchOf } from '../core/design/lay.ts';
 import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../core/error.ts';
 import { parsePerStep, pixelSize } from '../core/formats/picture-order.ts';

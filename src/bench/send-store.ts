@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { Mixing } from '../core/colour/mixing.ts';
-import { pitchOf } from '../core/design/compile-design.ts';
 import { type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
+import { pitchOf } from '../core/design/lay.ts';
 import { fileNameOf } from '../core/formats/file-name.ts';
 import {
   type PictureOrder,

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { bandScale } from '../core/design/compile-design.ts';
 import type { StripeDesign } from '../core/design/design-schema.ts';
+import { bandScale } from '../core/design/lay.ts';
 import { type StripeBalance, stripeBalance } from '../core/design/stripe/stripe-balance.ts';
 import { divide, type Rational, toDecimal, toNumber } from '../core/exact/rational.ts';
 import { unitMillimetres } from '../core/units/band-width.ts';

@@ -1,5 +1,5 @@
-import { bandScale } from '../core/design/compile-design.ts';
 import type { StripeDesign } from '../core/design/design-schema.ts';
+import { bandScale } from '../core/design/lay.ts';
 import type { Stripe, WideBand } from '../core/design/stripe/stripe-schema.ts';
 import { commonMultiple } from '../core/exact/common-multiple.ts';
 import { exactDecimal } from '../core/exact/exact-decimal.ts';

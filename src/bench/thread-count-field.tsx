@@ -1,4 +1,4 @@
-import { pitchOf } from '../core/design/compile-design.ts';
+import { pitchOf } from '../core/design/lay.ts';
 import { multiply, rational } from '../core/exact/rational.ts';
 import { formatThreadCount, parseThreadCount } from '../core/formats/thread-count.ts';
 import { typedThreads } from '../core/thread/band.ts';

@@ -1,11 +1,12 @@
 import { commonMultiple } from '../exact/common-multiple.ts';
-import type { Sequence } from '../thread/sequence.ts';
 import { smallestPeriod } from '../thread/smallest-period.ts';
 
 import { floatCounts } from '../thread/weaves/float-counts.ts';
 import { leastWeave } from '../thread/weaves/least-repeat.ts';
+import type { Kind } from './construction.ts';
+import { kindFor } from './constructions.ts';
 import type { Design, PlaidDesign } from './design-schema.ts';
-import { threadsOfPlaid, weftOf } from './plaid/compile-plaid.ts';
+import { threadsOfPlaid } from './plaid/compile-plaid.ts';
 
 /** How one direction's repeat comes about. */
 export interface DirectionFacts {
@@ -20,13 +21,8 @@ export interface DirectionFacts {
 }
 
 /** What kind of cloth a design is, for the shelf: a stripe has one shade in one direction, a weave in both. */
-export type Kind = 'stripe' | 'plaid' | 'weave' | 'tiling';
-
 export function kindOf({ construction }: Design): Kind {
-  if (construction.kind !== 'plaid') return construction.kind;
-  const plain = (sequence: Sequence) => new Set(sequence.bands.map((band) => band.shade)).size === 1;
-  const ways = [construction.warp, weftOf(construction)].filter(plain).length;
-  return ways === 2 ? 'weave' : ways === 1 ? 'stripe' : 'plaid';
+  return kindFor(construction).kindOf(construction);
 }
 
 /** Why the repeat is as long as it is, and the longest float; a print has none. */

@@ -2,14 +2,14 @@ import { z } from 'zod';
 import { HEX } from '../colour/hex.ts';
 import { MAX_SHADES, SHADE_KEY } from '../colour/shade.ts';
 import { cleanText } from '../formats/clean-text.ts';
-import { DENSITY_BASES, parseDensity } from '../units/density.ts';
-import { LENGTH_UNITS } from '../units/length.ts';
 import { parseResolution } from '../units/resolution.ts';
+import { type Construction, constructionSchema } from './constructions.ts';
 import { exactText } from './exact-text.ts';
-import { type Plaid, plaidSchema } from './plaid/plaid-schema.ts';
+import { type Lay, laySchema } from './lay.ts';
+import type { Plaid } from './plaid/plaid-schema.ts';
 import { shadesUsed } from './shades-used.ts';
-import { type Stripe, stripeSchema } from './stripe/stripe-schema.ts';
-import { type TilingSpec, tilingSchema } from './tiling/tiling-schema.ts';
+import type { Stripe } from './stripe/stripe-schema.ts';
+import type { TilingSpec } from './tiling/tiling-schema.ts';
 import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
@@ -42,14 +42,6 @@ const keptSchema = z.strictObject({
   lines: z.array(z.array(z.string().max(4000)).length(2)).max(20_000),
 });
 
-const laySchema = z.strictObject({
-  kind: z.literal('straight'),
-  ends: exactText(parseDensity),
-  picks: exactText(parseDensity),
-  per: z.enum(DENSITY_BASES),
-  unit: z.enum(LENGTH_UNITS),
-});
-
 /** The stored document of one design: its numbers, never its pixels. docs/formats.md explains each field. */
 export const designSchema = z
   .strictObject({
@@ -59,7 +51,7 @@ export const designSchema = z
     number: z.string().overwrite(cleanText).max(MAX_NAME),
     shades: z.array(shadeSchema).min(1).max(MAX_SHADES),
     colourways: z.array(colourwaySchema).max(MAX_COLOURWAYS),
-    construction: z.discriminatedUnion('kind', [plaidSchema, stripeSchema, tilingSchema]),
+    construction: constructionSchema,
     lay: laySchema,
     resolution: exactText(parseResolution),
     /** What a piece of the cloth is to be. */
@@ -89,8 +81,7 @@ export const designSchema = z
   });
 
 export type Design = z.infer<typeof designSchema>;
-export type Construction = Design['construction'];
-export type Lay = Design['lay'];
+export type { Construction, Lay };
 
 /** A design of one construction. */
 export type DesignOf<C extends Construction> = Design & { construction: C };

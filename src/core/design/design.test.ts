@@ -4,9 +4,10 @@ import { SAMPLE, sampleDesign, someDesign } from '../../../tests/sample-design.t
 import { CoreError } from '../error.ts';
 import { toText } from '../exact/rational.ts';
 import { inColourway } from './colourway.ts';
-import { compile, pitchOf } from './compile-design.ts';
+import { compile } from './compile-design.ts';
 import { kindOf, threadFacts } from './design-facts.ts';
 import { asPlaid, DESIGN_VERSION, type Design, designSchema } from './design-schema.ts';
+import { pitchOf } from './lay.ts';
 import { migrateDesign } from './migrate-design.ts';
 import { MAX_DOCUMENT, readDesign, readDesignText, writeDesignText } from './read-design.ts';
 import { tilingFromStart } from './tiling-starts.ts';

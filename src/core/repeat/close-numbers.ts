@@ -24,6 +24,18 @@ export type NumberProof =
       readonly misses: number;
     });
 
+/** A proof of faces, with what does not follow from the construction's own numbers. */
+export function withMisses(proof: NumberProof, misses: number): NumberProof {
+  if (proof.kind !== 'partition') throw new Error(`expected faces, got ${proof.kind}`);
+  return { ...proof, misses, closed: proof.closed && misses === 0 };
+}
+
+/** A proof of cells, with places that the construction's own numbers do not carry onto their like. */
+export function closedCells(proof: CellsProof, [across, up]: readonly [number, number]): CellsProof {
+  const differing = [proof.differing[0] + across, proof.differing[1] + up] as const;
+  return { ...proof, closed: differing[0] + differing[1] === 0, differing };
+}
+
 /** Proves what can be proven without knowing how the unit was made. */
 export function closeNumbers(unit: RepeatUnit): NumberProof {
   const { content } = unit;

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { checkDesign, proveNumbers } from '../design/check-design.ts';
-import { compile, pitchOf } from '../design/compile-design.ts';
+import { compile } from '../design/compile-design.ts';
+import { pitchOf } from '../design/lay.ts';
 import { gcd, rational, toNumber, toText } from '../exact/rational.ts';
 import { nearFraction, root } from '../exact/surd.ts';
 import { paintRoll } from '../paint/paint-roll.ts';

@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
 import { inColourway } from '../../core/design/colourway.ts';
-import { compile, pitchOf } from '../../core/design/compile-design.ts';
+import { compile } from '../../core/design/compile-design.ts';
 import { type Design, isTiling, type TilingDesign } from '../../core/design/design-schema.ts';
 import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
 import { designToText } from '../../core/design/exchange/counts-text.ts';
@@ -11,6 +11,7 @@ import {
 } from '../../core/design/exchange/structure-files.ts';
 import { tilingGeometry, tilingToCsv } from '../../core/design/exchange/tiling-geometry.ts';
 import { designToWif } from '../../core/design/exchange/wif-design.ts';
+import { pitchOf } from '../../core/design/lay.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../../core/error.ts';

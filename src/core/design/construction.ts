@@ -1,0 +1,32 @@
+import type { z } from 'zod';
+import type { Shade } from '../colour/shade.ts';
+import type { NumberProof } from '../repeat/close-numbers.ts';
+import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Lay } from './lay.ts';
+
+/** What a construction may know of its design: never the design itself. */
+export interface Context {
+  readonly shades: readonly Shade[];
+  readonly lay: Lay;
+  /** Pixels per inch, as typed. */
+  readonly resolution: string;
+}
+
+/** Where a construction names a shade, from the construction down. */
+export type ShadePath = readonly (string | number)[];
+
+/** What kind of cloth a design is, for the shelf. */
+export type Kind = 'stripe' | 'plaid' | 'weave' | 'tiling';
+
+/** Everything that the core has to know of a construction. Another one is another folder with one of these. */
+export interface ConstructionKind<C> {
+  /** Of the stored numbers. */
+  readonly schema: z.ZodType<C>;
+  /** @throws CoreError of the construction */
+  readonly compile: (construction: C, context: Context) => RepeatUnit;
+  /** What the unit's own proof says, and what does not follow from the numbers, found without looking at how it was compiled. */
+  readonly prove: (construction: C, context: Context, unit: RepeatUnit, proof: NumberProof) => NumberProof;
+  /** The construction with a shade in the place of each that it names, those that rest included; every place is visited once. */
+  readonly mapShades: (construction: C, to: (key: string, path: ShadePath) => string) => C;
+  readonly kindOf: (construction: C) => Kind;
+}

@@ -1,0 +1,34 @@
+import { closedCells } from '../../repeat/close-numbers.ts';
+import { straightUnit } from '../../repeat/repeat-unit.ts';
+import type { Sequence } from '../../thread/sequence.ts';
+import type { ConstructionKind } from '../construction.ts';
+import { pitchOf } from '../lay.ts';
+import { mapBands } from '../map-bands.ts';
+import { compilePlaid, weftOf } from './compile-plaid.ts';
+import { type Plaid, plaidSchema } from './plaid-schema.ts';
+import { missesOfPlaid } from './prove-plaid.ts';
+
+/** Two sequences of threads that are crossed. */
+export const PLAID: ConstructionKind<Plaid> = {
+  schema: plaidSchema,
+  compile: (plaid, { shades, lay }) => straightUnit(compilePlaid(plaid, shades), pitchOf(lay)),
+  prove: (plaid, { shades }, { content }, proof) => {
+    if (proof.kind !== 'cells' || content.kind !== 'cells')
+      throw new Error(`expected cells, got ${proof.kind}`);
+    const { width, height } = content;
+    return closedCells(proof, missesOfPlaid(plaid, shades, { ends: width, picks: height }));
+  },
+  mapShades: (plaid, to) => {
+    const { warp, weft } = plaid;
+    return {
+      ...plaid,
+      warp: mapBands(warp, ['warp'], to),
+      weft: { ...weft, own: weft.own && mapBands(weft.own, ['weft', 'own'], to) },
+    };
+  },
+  kindOf: (plaid) => {
+    const plain = (sequence: Sequence) => new Set(sequence.bands.map((band) => band.shade)).size === 1;
+    const ways = [plaid.warp, weftOf(plaid)].filter(plain).length;
+    return ways === 2 ? 'weave' : ways === 1 ? 'stripe' : 'plaid';
+  },
+};

@@ -1,0 +1,20 @@
+import { withMisses } from '../../repeat/close-numbers.ts';
+import type { ConstructionKind } from '../construction.ts';
+import { bandScale } from '../lay.ts';
+import { mapBands } from '../map-bands.ts';
+import { compileStripe } from './compile-stripe.ts';
+import { missesOfStripe } from './prove-stripe.ts';
+import { type Stripe, stripeSchema } from './stripe-schema.ts';
+
+/** Bands of exact widths side by side, at any slope that repeats. */
+export const STRIPE: ConstructionKind<Stripe> = {
+  schema: stripeSchema,
+  compile: (stripe, context) => compileStripe(stripe, context.shades, bandScale(context)),
+  prove: (stripe, context, unit, proof) =>
+    withMisses(proof, missesOfStripe(stripe, bandScale(context), unit)),
+  mapShades: (stripe, to) => {
+    const mapped = mapBands(stripe, [], to);
+    return { ...mapped, clear: stripe.clear === null ? null : to(stripe.clear, ['clear']) };
+  },
+  kindOf: () => 'stripe',
+};

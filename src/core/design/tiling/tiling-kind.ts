@@ -1,0 +1,30 @@
+import { withMisses } from '../../repeat/close-numbers.ts';
+import type { ConstructionKind } from '../construction.ts';
+import { compileTiling } from './compile-tiling.ts';
+import { missesOfTiling } from './tiling-facts.ts';
+import { type TilingSpec, tilingSchema } from './tiling-schema.ts';
+
+/** Polygons that cover the plane. */
+export const TILING: ConstructionKind<TilingSpec> = {
+  schema: tilingSchema,
+  compile: (tiling, { shades }) => compileTiling(tiling, shades),
+  prove: (tiling, _, unit, proof) => withMisses(proof, missesOfTiling(tiling, unit)),
+  mapShades: (tiling, to) => {
+    const { faces, rings, colours, fade, gaps, lines } = tiling;
+    return {
+      ...tiling,
+      faces: faces.map((key, index) => to(key, ['faces', index])),
+      rings: rings.map((ring, index) =>
+        ring.shade === null ? ring : { ...ring, shade: to(ring.shade, ['rings', index, 'shade']) },
+      ),
+      colours:
+        colours.by === 'hand'
+          ? { ...colours, shades: colours.shades.map((key, index) => to(key, ['colours', 'shades', index])) }
+          : colours,
+      fade: fade && { ...fade, shades: fade.shades.map((key, index) => to(key, ['fade', 'shades', index])) },
+      gaps: gaps && { ...gaps, shade: to(gaps.shade, ['gaps', 'shade']) },
+      lines: lines.map((each, index) => ({ ...each, shade: to(each.shade, ['lines', index, 'shade']) })),
+    };
+  },
+  kindOf: () => 'tiling',
+};
