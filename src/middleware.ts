@@ -1,10 +1,10 @@
-import { defineMiddleware } from 'astro:middleware';
+import type { MiddlewareHandler } from 'astro';
 
 /**
  * Every page is asked for anew: a kept one would show an old document as saved. Its policy comes from Astro with the
  * hashes of its scripts; styles are let in wherever they stand, since parts of the interface put theirs in by script.
  */
-export const onRequest = defineMiddleware(async (_, next) => {
+export const onRequest: MiddlewareHandler = async (_, next) => {
   const response = await next();
   const { headers } = response;
   if (!headers.has('cache-control')) headers.set('cache-control', 'no-store');
@@ -16,4 +16,4 @@ export const onRequest = defineMiddleware(async (_, next) => {
     );
   }
   return response;
-});
+};
