@@ -1,5 +1,5 @@
 import type { Shade } from '../core/colour/shade.ts';
-import { SelectField } from '../kit/select-field.tsx';
+import { SelectField } from './select-field.tsx';
 
 interface ShadeSelectProps {
   readonly label: string;

@@ -1,19 +1,19 @@
 import { Minus, Plus, Scissors, Trash2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import type { Shade } from '../core/colour/shade.ts';
-import { isStripe, type StripeDesign } from '../core/design/design-schema.ts';
-import { bandScale } from '../core/design/lay.ts';
-import { CoreError } from '../core/error.ts';
-import { exactDecimal } from '../core/exact/exact-decimal.ts';
-import { parseExact } from '../core/exact/parse-exact.ts';
-import { isWhole, toText } from '../core/exact/rational.ts';
-import { type Band, MAX_COUNT } from '../core/thread/band.ts';
-import { type Bands, removeBand, setCount, setShade, splitBand } from '../core/thread/edit-bands.ts';
-import { readWidth, widthIn } from '../core/units/band-width.ts';
-import { NumberField } from '../kit/number-field.tsx';
-import { dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { type Direction, editBands, sequenceOf, setStripe, sharesSequence } from './design-edits.ts';
-import { wordsOf } from './rail-words.ts';
+import type { Shade } from '../../core/colour/shade.ts';
+import { isStripe, type StripeDesign } from '../../core/design/design-schema.ts';
+import { bandScale } from '../../core/design/lay.ts';
+import { CoreError } from '../../core/error.ts';
+import { exactDecimal } from '../../core/exact/exact-decimal.ts';
+import { parseExact } from '../../core/exact/parse-exact.ts';
+import { isWhole, toText } from '../../core/exact/rational.ts';
+import { type Band, MAX_COUNT } from '../../core/thread/band.ts';
+import { type Bands, removeBand, setCount, setShade, splitBand } from '../../core/thread/edit-bands.ts';
+import { readWidth, widthIn } from '../../core/units/band-width.ts';
+import { NumberField } from '../../kit/number-field.tsx';
+import { wordsOf } from '../rails/rail-words.ts';
+import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { type Direction, editBands, sequenceOf, setStripe, sharesSequence } from '../state/design-edits.ts';
 
 /** The typed bands of a sequence, one a row; the selected one opens. */
 export function BandList({ direction }: { direction: Direction }) {

@@ -1,14 +1,14 @@
-import type { StripeDesign } from '../core/design/design-schema.ts';
-import { formatBandWidths, parseBandWidths } from '../core/design/exchange/stripe-text.ts';
-import { bandScale } from '../core/design/lay.ts';
-import { layWidths, periodOf } from '../core/design/stripe/compile-stripe.ts';
-import { CoreError } from '../core/error.ts';
-import { divide, toDecimal } from '../core/exact/rational.ts';
-import { unitMillimetres } from '../core/units/band-width.ts';
-import { LiveTextField } from '../kit/live-text-field.tsx';
-import { dispatch } from './bench-store.ts';
-import { setStripe } from './design-edits.ts';
-import { useStripe } from './use-construction.ts';
+import type { StripeDesign } from '../../core/design/design-schema.ts';
+import { formatBandWidths, parseBandWidths } from '../../core/design/exchange/stripe-text.ts';
+import { bandScale } from '../../core/design/lay.ts';
+import { layWidths, periodOf } from '../../core/design/stripe/compile-stripe.ts';
+import { CoreError } from '../../core/error.ts';
+import { divide, toDecimal } from '../../core/exact/rational.ts';
+import { unitMillimetres } from '../../core/units/band-width.ts';
+import { LiveTextField } from '../../kit/live-text-field.tsx';
+import { dispatch } from '../state/bench-store.ts';
+import { setStripe } from '../state/design-edits.ts';
+import { useStripe } from '../state/use-construction.ts';
 
 /** The bands of a stripe as letters and widths. */
 export function BandWidthsField() {

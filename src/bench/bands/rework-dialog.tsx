@@ -1,18 +1,18 @@
 import { useMemo, useState } from 'react';
-import { type Design, isStripe, type StripeDesign } from '../core/design/design-schema.ts';
-import { exactDecimal } from '../core/exact/exact-decimal.ts';
-import { formatThreadCount } from '../core/formats/thread-count.ts';
-import { typedThreads } from '../core/thread/band.ts';
-import { checkSequence, layOut, type Sequence } from '../core/thread/sequence.ts';
-import { Choice } from '../kit/choice.tsx';
-import { Dialog } from '../kit/dialog.tsx';
-import { type Attempt, attempt } from '../wording/attempt.ts';
-import { plural } from '../wording/measures.ts';
-import { dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { type Direction, sequenceOf, setSequence } from './design-edits.ts';
+import { type Design, isStripe, type StripeDesign } from '../../core/design/design-schema.ts';
+import { exactDecimal } from '../../core/exact/exact-decimal.ts';
+import { formatThreadCount } from '../../core/formats/thread-count.ts';
+import { typedThreads } from '../../core/thread/band.ts';
+import { checkSequence, layOut, type Sequence } from '../../core/thread/sequence.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { Dialog } from '../../kit/dialog.tsx';
+import { type Attempt, attempt } from '../../wording/attempt.ts';
+import { plural } from '../../wording/measures.ts';
+import { steppedSequence } from '../rails/stripe-rail.ts';
+import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { type Direction, sequenceOf, setSequence } from '../state/design-edits.ts';
 import { ReworkFields } from './rework-fields.tsx';
 import { REWORKS, type Rework, type ReworkResult, type ReworkWish, rework } from './rework-wish.ts';
-import { steppedSequence } from './stripe-rail.ts';
 
 const NAMES: Readonly<Record<Rework, string>> = {
   run: 'A graduated run',

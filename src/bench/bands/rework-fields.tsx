@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import type { Shade } from '../core/colour/shade.ts';
+import type { Shade } from '../../core/colour/shade.ts';
 import type { Rework, ReworkWish } from './rework-wish.ts';
 
 type Text = 'first' | 'by' | 'bands' | 'times' | 'factor' | 'at' | 'count' | 'width';

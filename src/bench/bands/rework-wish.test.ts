@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { sampleDesign } from '../../tests/sample-design.ts';
-import { formatThreadCount } from '../core/formats/thread-count.ts';
+import { sampleDesign } from '../../../tests/sample-design.ts';
+import { formatThreadCount } from '../../core/formats/thread-count.ts';
 import { type ReworkWish, rework } from './rework-wish.ts';
 
 const DESIGN = sampleDesign(

@@ -1,11 +1,11 @@
-import { type Design, isStripe } from '../core/design/design-schema.ts';
-import { bandScale, pitchOf } from '../core/design/lay.ts';
-import { CoreError } from '../core/error.ts';
-import { parseExact } from '../core/exact/parse-exact.ts';
-import { divide, isWhole, multiply, type Rational, toDecimal, toText } from '../core/exact/rational.ts';
-import { MAX_COUNT, typedThreads } from '../core/thread/band.ts';
-import type { Bands } from '../core/thread/edit-bands.ts';
-import { layLine } from '../core/thread/overcheck.ts';
+import { type Design, isStripe } from '../../core/design/design-schema.ts';
+import { bandScale, pitchOf } from '../../core/design/lay.ts';
+import { CoreError } from '../../core/error.ts';
+import { parseExact } from '../../core/exact/parse-exact.ts';
+import { divide, isWhole, multiply, type Rational, toDecimal, toText } from '../../core/exact/rational.ts';
+import { MAX_COUNT, typedThreads } from '../../core/thread/band.ts';
+import type { Bands } from '../../core/thread/edit-bands.ts';
+import { layLine } from '../../core/thread/overcheck.ts';
 import {
   fitRepeats,
   repeatBands,
@@ -15,13 +15,13 @@ import {
   scaleTo,
   spaceBands,
   tradeShades,
-} from '../core/thread/rework.ts';
-import { graduatedRun } from '../core/thread/runs.ts';
-import { threadCount } from '../core/thread/sequence.ts';
-import { unitMillimetres } from '../core/units/band-width.ts';
-import { parseLength } from '../core/units/length.ts';
-import { type Direction, sequenceOf } from './design-edits.ts';
-import { steppedSequence } from './stripe-rail.ts';
+} from '../../core/thread/rework.ts';
+import { graduatedRun } from '../../core/thread/runs.ts';
+import { threadCount } from '../../core/thread/sequence.ts';
+import { unitMillimetres } from '../../core/units/band-width.ts';
+import { parseLength } from '../../core/units/length.ts';
+import { steppedSequence } from '../rails/stripe-rail.ts';
+import { type Direction, sequenceOf } from '../state/design-edits.ts';
 
 /** What can be done to a whole sequence. */
 export const REWORKS = [

@@ -1,20 +1,20 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { isStripe } from '../core/design/design-schema.ts';
-import { closingCounts } from '../core/thread/closing-counts.ts';
-import { insertBand } from '../core/thread/edit-bands.ts';
-import { Choice } from '../kit/choice.tsx';
-import { plural } from '../wording/measures.ts';
-import { lateSentence } from '../wording/verdict.ts';
+import { isStripe } from '../../core/design/design-schema.ts';
+import { closingCounts } from '../../core/thread/closing-counts.ts';
+import { insertBand } from '../../core/thread/edit-bands.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { plural } from '../../wording/measures.ts';
+import { lateSentence } from '../../wording/verdict.ts';
+import { PictureDialog } from '../picture/picture-dialog.tsx';
+import { useThreadFacts } from '../plaid/use-thread-facts.ts';
+import { wordsOf } from '../rails/rail-words.ts';
+import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { type Direction, editBands, sequenceOf, setMirror, setSequence } from '../state/design-edits.ts';
 import { BandList } from './band-list.tsx';
 import { BandWidthsField } from './band-widths-field.tsx';
-import { dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { type Direction, editBands, sequenceOf, setMirror, setSequence } from './design-edits.ts';
-import { PictureDialog } from './picture-dialog.tsx';
-import { wordsOf } from './rail-words.ts';
 import { ReworkDialog } from './rework-dialog.tsx';
 import { ThreadCountField } from './thread-count-field.tsx';
-import { useThreadFacts } from './use-thread-facts.ts';
 
 const MIRRORS = [
   { value: 'none', text: 'No' },

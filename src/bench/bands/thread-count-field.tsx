@@ -1,13 +1,13 @@
-import { pitchOf } from '../core/design/lay.ts';
-import { multiply, rational } from '../core/exact/rational.ts';
-import { formatThreadCount, parseThreadCount } from '../core/formats/thread-count.ts';
-import { typedThreads } from '../core/thread/band.ts';
-import { threadCount } from '../core/thread/sequence.ts';
-import { LiveTextField } from '../kit/live-text-field.tsx';
-import { lengthText, plural } from '../wording/measures.ts';
-import { dispatch } from './bench-store.ts';
-import { type Direction, sequenceOf, setSequence } from './design-edits.ts';
-import { usePlaid } from './use-construction.ts';
+import { pitchOf } from '../../core/design/lay.ts';
+import { multiply, rational } from '../../core/exact/rational.ts';
+import { formatThreadCount, parseThreadCount } from '../../core/formats/thread-count.ts';
+import { typedThreads } from '../../core/thread/band.ts';
+import { threadCount } from '../../core/thread/sequence.ts';
+import { LiveTextField } from '../../kit/live-text-field.tsx';
+import { lengthText, plural } from '../../wording/measures.ts';
+import { dispatch } from '../state/bench-store.ts';
+import { type Direction, sequenceOf, setSequence } from '../state/design-edits.ts';
+import { usePlaid } from '../state/use-construction.ts';
 
 /** A sequence as thread counts; of a print, as steps of a length. */
 export function ThreadCountField({ direction }: { direction: Direction }) {

@@ -1,8 +1,8 @@
-import type { Construction } from '../core/design/design-schema.ts';
-import { useDesign } from './bench-store.ts';
-import { PlaidBuild } from './plaid-build.tsx';
-import { StripeBuild } from './stripe-build.tsx';
-import { TilingBuild } from './tiling-build.tsx';
+import type { Construction } from '../../core/design/design-schema.ts';
+import { PlaidBuild } from '../plaid/plaid-build.tsx';
+import { useDesign } from '../state/bench-store.ts';
+import { StripeBuild } from '../stripe/stripe-build.tsx';
+import { TilingBuild } from '../tiling/tiling-build.tsx';
 
 /** What the Build step shows for each construction. */
 const BUILDS: Readonly<Record<Construction['kind'], () => React.ReactNode>> = {

@@ -1,14 +1,19 @@
 import { useMemo } from 'react';
-import type { Shade } from '../core/colour/shade.ts';
-import { type Balance, balanceOf, type DirectionBalance, type ShadeShare } from '../core/design/balance.ts';
-import type { PlaidDesign } from '../core/design/design-schema.ts';
-import { toNumber } from '../core/exact/rational.ts';
-import { layOut } from '../core/thread/sequence.ts';
-import { BarChart, type BarPart } from '../kit/bar-chart.tsx';
-import { ShadeName } from '../kit/shade-name.tsx';
-import { valueIfAny } from '../wording/attempt.ts';
-import { percentText, plural } from '../wording/measures.ts';
-import { Measure } from './panel.tsx';
+import type { Shade } from '../../core/colour/shade.ts';
+import {
+  type Balance,
+  balanceOf,
+  type DirectionBalance,
+  type ShadeShare,
+} from '../../core/design/balance.ts';
+import type { PlaidDesign } from '../../core/design/design-schema.ts';
+import { toNumber } from '../../core/exact/rational.ts';
+import { layOut } from '../../core/thread/sequence.ts';
+import { BarChart, type BarPart } from '../../kit/bar-chart.tsx';
+import { Measure } from '../../kit/panel.tsx';
+import { ShadeName } from '../../kit/shade-name.tsx';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { percentText, plural } from '../../wording/measures.ts';
 
 const BARS = ['Warp', 'Weft', 'Cloth'];
 

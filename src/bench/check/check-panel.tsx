@@ -1,11 +1,12 @@
 import { Check, Minus, X } from 'lucide-react';
-import { type Design, isPlaid, isStripe, isTiling, isWoven } from '../core/design/design-schema.ts';
-import { toText } from '../core/exact/rational.ts';
-import { isRational } from '../core/exact/surd.ts';
-import type { RepeatReport } from '../core/repeat/check-repeat.ts';
-import type { PixelFit } from '../core/repeat/pixel-fit.ts';
-import { VerdictMark } from '../kit/verdict-mark.tsx';
-import { exactSideText, perMetreText, ppmText, sizeText } from '../wording/measures.ts';
+import { type Design, isPlaid, isStripe, isTiling, isWoven } from '../../core/design/design-schema.ts';
+import { toText } from '../../core/exact/rational.ts';
+import { isRational } from '../../core/exact/surd.ts';
+import type { RepeatReport } from '../../core/repeat/check-repeat.ts';
+import type { PixelFit } from '../../core/repeat/pixel-fit.ts';
+import { Measure, Panel } from '../../kit/panel.tsx';
+import { VerdictMark } from '../../kit/verdict-mark.tsx';
+import { exactSideText, perMetreText, ppmText, sizeText } from '../../wording/measures.ts';
 import {
   directionSentence,
   leaksSentence,
@@ -14,18 +15,17 @@ import {
   paintedSentence,
   perThreadText,
   verdictSentence,
-} from '../wording/verdict.ts';
+} from '../../wording/verdict.ts';
+import { useThreadFacts } from '../plaid/use-thread-facts.ts';
+import { YarnPart } from '../plaid/yarn-part.tsx';
+import { problemOf, unmadeOf } from '../state/bench-state.ts';
+import { useBenchState, useDesign } from '../state/bench-store.ts';
+import { StripeBalancePart } from '../stripe/stripe-balance-part.tsx';
+import { RatioFitsPart } from '../tiling/ratio-fits-part.tsx';
+import { TilingFactsPart } from '../tiling/tiling-facts-part.tsx';
+import { WeaveFactsPart } from '../weave/weave-facts-part.tsx';
 import { BalancePart } from './balance-part.tsx';
-import { problemOf, unmadeOf } from './bench-state.ts';
-import { useBenchState, useDesign } from './bench-store.ts';
-import { Measure, Panel } from './panel.tsx';
-import { RatioFitsPart } from './ratio-fits-part.tsx';
 import { ResolutionField, setResolution } from './resolution-field.tsx';
-import { StripeBalancePart } from './stripe-balance-part.tsx';
-import { TilingFactsPart } from './tiling-facts-part.tsx';
-import { useThreadFacts } from './use-thread-facts.ts';
-import { WeaveFactsPart } from './weave-facts-part.tsx';
-import { YarnPart } from './yarn-part.tsx';
 
 /** The proof: what the repeat is, why it closes, and what rounding to pixels costs. */
 export function CheckPanel() {

@@ -1,7 +1,7 @@
-import { toDecimal } from '../core/exact/rational.ts';
-import { parseResolution } from '../core/units/resolution.ts';
-import { NumberField } from '../kit/number-field.tsx';
-import { dispatch, useDesign } from './bench-store.ts';
+import { toDecimal } from '../../core/exact/rational.ts';
+import { parseResolution } from '../../core/units/resolution.ts';
+import { NumberField } from '../../kit/number-field.tsx';
+import { dispatch, useDesign } from '../state/bench-store.ts';
 
 /** The design's resolution, at which it is checked and sent. */
 export function ResolutionField({ label }: { label: string }) {

@@ -1,10 +1,10 @@
 import { useEffect, useRef } from 'react';
-import type { Design } from '../core/design/design-schema.ts';
-import type { RepeatReport } from '../core/repeat/check-repeat.ts';
-import { latest } from '../kit/latest.ts';
-import type { Attempt } from '../wording/attempt.ts';
-import { openClothWorker } from '../workers/open-worker.ts';
-import { dispatch, useDesign } from './bench-store.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import type { RepeatReport } from '../../core/repeat/check-repeat.ts';
+import { latest } from '../../kit/latest.ts';
+import type { Attempt } from '../../wording/attempt.ts';
+import { openClothWorker } from '../../workers/open-worker.ts';
+import { dispatch, useDesign } from '../state/bench-store.ts';
 
 /** Pause after a change before the check runs, so that it does not hold up the painting. */
 const PAUSE = 150;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Dialog } from '../kit/dialog.tsx';
+import { Dialog } from '../../kit/dialog.tsx';
 import { zoomToTrueSize } from './cloth-actions.ts';
 import { calibrate, calibration, NOMINAL_PIXELS_PER_MM } from './cloth-store.ts';
 

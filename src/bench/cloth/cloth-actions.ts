@@ -1,8 +1,8 @@
-import { isPlaid } from '../core/design/design-schema.ts';
-import { pitchOf } from '../core/design/lay.ts';
-import { toNumber } from '../core/exact/rational.ts';
-import { parseResolution } from '../core/units/resolution.ts';
-import { benchState } from './bench-store.ts';
+import { isPlaid } from '../../core/design/design-schema.ts';
+import { pitchOf } from '../../core/design/lay.ts';
+import { toNumber } from '../../core/exact/rational.ts';
+import { parseResolution } from '../../core/units/resolution.ts';
+import { benchState } from '../state/bench-store.ts';
 import { type Camera, centre, fitThree, layGeometry, reanchor, zoomAbout } from './cloth-camera.ts';
 import { calibration, NOMINAL_PIXELS_PER_MM, useCloth } from './cloth-store.ts';
 

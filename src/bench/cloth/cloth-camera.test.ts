@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { rational } from '../core/exact/rational.ts';
+import { rational } from '../../core/exact/rational.ts';
 import {
   centre,
   covers,

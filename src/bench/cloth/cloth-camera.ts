@@ -1,5 +1,5 @@
-import { divide, toNumber } from '../core/exact/rational.ts';
-import type { Vector } from '../core/exact/vector.ts';
+import { divide, toNumber } from '../../core/exact/rational.ts';
+import type { Vector } from '../../core/exact/vector.ts';
 
 /**
  * Where the cloth is looked at. In CSS pixels: `x` is the left edge of the first end and `y` the lower edge of the

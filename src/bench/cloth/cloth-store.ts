@@ -1,10 +1,10 @@
 import { create } from 'zustand';
-import type { Proof } from '../core/colour/proof.ts';
-import { PLAIN_THREADS } from '../core/paint/thread-light.ts';
-import { type ClothMarks, NO_MARKS } from '../core/thread/mark-cells.ts';
-import { keep, readKept } from '../kit/browser-store.ts';
+import type { Proof } from '../../core/colour/proof.ts';
+import { PLAIN_THREADS } from '../../core/paint/thread-light.ts';
+import { type ClothMarks, NO_MARKS } from '../../core/thread/mark-cells.ts';
+import { keep, readKept } from '../../kit/browser-store.ts';
+import type { TilingPlace } from '../tiling/tiling-places.ts';
 import type { Camera, RepeatSize, Size } from './cloth-camera.ts';
-import type { TilingPlace } from './tiling-places.ts';
 
 export const CLOTH_LOOKS = ['auto', 'flat', 'threads', 'finished'] as const;
 export type ClothLook = (typeof CLOTH_LOOKS)[number];

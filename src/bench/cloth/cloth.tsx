@@ -1,12 +1,14 @@
 import { useEffect, useMemo, useRef } from 'react';
-import { seenFromBehind } from '../core/design/behind.ts';
-import { type Design, isPlaid } from '../core/design/design-schema.ts';
-import { pitchOf } from '../core/design/lay.ts';
-import { threadCount } from '../core/thread/sequence.ts';
-import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
-import { AngleHandle } from './angle-handle.tsx';
-import { problemOf } from './bench-state.ts';
-import { useBenchState, useDesign } from './bench-store.ts';
+import { seenFromBehind } from '../../core/design/behind.ts';
+import { type Design, isPlaid } from '../../core/design/design-schema.ts';
+import { pitchOf } from '../../core/design/lay.ts';
+import { threadCount } from '../../core/thread/sequence.ts';
+import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
+import { problemOf } from '../state/bench-state.ts';
+import { useBenchState, useDesign } from '../state/bench-store.ts';
+import { sequenceOf } from '../state/design-edits.ts';
+import { AngleHandle } from '../stripe/angle-handle.tsx';
+import { TilingHand } from '../tiling/tiling-hand.tsx';
 import { settleCamera } from './cloth-actions.ts';
 import {
   type Camera,
@@ -21,10 +23,8 @@ import {
   zoomAbout,
 } from './cloth-camera.ts';
 import { useCloth } from './cloth-store.ts';
-import { sequenceOf } from './design-edits.ts';
 import { type Box, drawCloth } from './draw-cloth.ts';
 import { panCloth } from './pan-cloth.ts';
-import { TilingHand } from './tiling-hand.tsx';
 import { useClothPainter } from './use-cloth-painter.ts';
 import { useThreadLook } from './use-thread-look.ts';
 

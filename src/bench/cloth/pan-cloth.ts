@@ -1,4 +1,4 @@
-import { followPointer } from '../kit/follow-pointer.ts';
+import { followPointer } from '../../kit/follow-pointer.ts';
 import { settleCamera } from './cloth-actions.ts';
 import { useCloth } from './cloth-store.ts';
 

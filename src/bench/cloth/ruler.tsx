@@ -1,10 +1,10 @@
 import { useEffect, useRef } from 'react';
-import { rational, toNumber } from '../core/exact/rational.ts';
-import { type LengthUnit, toMillimetres } from '../core/units/length.ts';
-import { useDesign } from './bench-store.ts';
+import { rational, toNumber } from '../../core/exact/rational.ts';
+import { type LengthUnit, toMillimetres } from '../../core/units/length.ts';
+import { useDesign } from '../state/bench-store.ts';
+import type { Direction } from '../state/design-edits.ts';
 import { layGeometry } from './cloth-camera.ts';
 import { useCloth } from './cloth-store.ts';
-import type { Direction } from './design-edits.ts';
 
 /** CSS pixels between two numbered marks, at least. */
 const LEAST_APART = 56;

@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Proof } from '../core/colour/proof.ts';
-import type { Design } from '../core/design/design-schema.ts';
-import type { ThreadLook } from '../core/paint/thread-light.ts';
-import type { ClothMarks } from '../core/thread/mark-cells.ts';
-import { latest } from '../kit/latest.ts';
-import type { PatchOrder } from '../workers/cloth-worker.ts';
-import { openClothWorker } from '../workers/open-worker.ts';
-import { dispatch } from './bench-store.ts';
+import type { Proof } from '../../core/colour/proof.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import type { ThreadLook } from '../../core/paint/thread-light.ts';
+import type { ClothMarks } from '../../core/thread/mark-cells.ts';
+import { latest } from '../../kit/latest.ts';
+import type { PatchOrder } from '../../workers/cloth-worker.ts';
+import { openClothWorker } from '../../workers/open-worker.ts';
+import { dispatch } from '../state/bench-store.ts';
 import {
   type Camera,
   type ClothGeometry,

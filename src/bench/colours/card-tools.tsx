@@ -1,23 +1,23 @@
 import { useMemo, useRef } from 'react';
 import { toast } from 'sonner';
-import { nearPairs, SHADE_ORDERS, type ShadeOrder, sortShades } from '../core/colour/compare.ts';
-import { freeKey, MAX_SHADES, type Shade } from '../core/colour/shade.ts';
-import { touchingShades } from '../core/design/touching.ts';
-import { CoreError } from '../core/error.ts';
-import { fileNameOf } from '../core/formats/file-name.ts';
+import { nearPairs, SHADE_ORDERS, type ShadeOrder, sortShades } from '../../core/colour/compare.ts';
+import { freeKey, MAX_SHADES, type Shade } from '../../core/colour/shade.ts';
+import { touchingShades } from '../../core/design/touching.ts';
+import { CoreError } from '../../core/error.ts';
+import { fileNameOf } from '../../core/formats/file-name.ts';
 import {
   formatCardCsv,
   formatCardTokens,
   parseCardCsv,
   parseCardTokens,
-} from '../core/formats/shade-card.ts';
-import { downloadText } from '../kit/download.ts';
-import { SelectField } from '../kit/select-field.tsx';
-import { TwoShades } from '../kit/shade-name.tsx';
-import { errorSentence } from '../wording/error-sentence.ts';
-import { plural } from '../wording/measures.ts';
-import { benchState, dispatch, useDesign } from './bench-store.ts';
-import { bandsUsing, removeShade, setShades } from './design-edits.ts';
+} from '../../core/formats/shade-card.ts';
+import { downloadText } from '../../kit/download.ts';
+import { SelectField } from '../../kit/select-field.tsx';
+import { TwoShades } from '../../kit/shade-name.tsx';
+import { errorSentence } from '../../wording/error-sentence.ts';
+import { plural } from '../../wording/measures.ts';
+import { benchState, dispatch, useDesign } from '../state/bench-store.ts';
+import { bandsUsing, removeShade, setShades } from '../state/design-edits.ts';
 
 const ORDER_NAMES: Readonly<Record<ShadeOrder, string>> = {
   hue: 'Round the hues',

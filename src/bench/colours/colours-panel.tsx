@@ -20,17 +20,17 @@ import { GripVertical, Plus, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
-import { nameWithin } from '../core/colour/free-name.ts';
-import { normaliseHex } from '../core/colour/hex.ts';
-import { freeKey, MAX_SHADES, SHADE_KEY, type Shade } from '../core/colour/shade.ts';
-import { Dialog } from '../kit/dialog.tsx';
-import { plural } from '../wording/measures.ts';
-import { dispatch, useDesign } from './bench-store.ts';
+import { nameWithin } from '../../core/colour/free-name.ts';
+import { normaliseHex } from '../../core/colour/hex.ts';
+import { freeKey, MAX_SHADES, SHADE_KEY, type Shade } from '../../core/colour/shade.ts';
+import { Dialog } from '../../kit/dialog.tsx';
+import { Panel } from '../../kit/panel.tsx';
+import { plural } from '../../wording/measures.ts';
+import { PictureDialog } from '../picture/picture-dialog.tsx';
+import { dispatch, useDesign } from '../state/bench-store.ts';
+import { bandsUsing, changeShade, removeShade, setShades } from '../state/design-edits.ts';
 import { CardTools } from './card-tools.tsx';
 import { ColourwaysPart } from './colourways-part.tsx';
-import { bandsUsing, changeShade, removeShade, setShades } from './design-edits.ts';
-import { Panel } from './panel.tsx';
-import { PictureDialog } from './picture-dialog.tsx';
 
 /** The shade card: pick, name, order, remove. */
 export function ColoursPanel() {

@@ -1,12 +1,18 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { type Variation, varied } from '../core/colour/variations.ts';
-import type { Colourway } from '../core/design/colourway.ts';
-import { coloured } from '../core/design/colourway.ts';
-import { CheckField } from '../kit/check-field.tsx';
-import { dispatch, useDesign } from './bench-store.ts';
-import { useCloth } from './cloth-store.ts';
-import { addColourway, MAX_COLOURWAYS, removeColourway, renameColourway, setShades } from './design-edits.ts';
+import { type Variation, varied } from '../../core/colour/variations.ts';
+import type { Colourway } from '../../core/design/colourway.ts';
+import { coloured } from '../../core/design/colourway.ts';
+import { CheckField } from '../../kit/check-field.tsx';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { dispatch, useDesign } from '../state/bench-store.ts';
+import {
+  addColourway,
+  MAX_COLOURWAYS,
+  removeColourway,
+  renameColourway,
+  setShades,
+} from '../state/design-edits.ts';
 
 /** Variations that one click adds as a colourway, told apart by how many of the kind there are already. */
 const VARIATIONS: readonly { readonly name: string; readonly of: (count: number) => Variation }[] = [

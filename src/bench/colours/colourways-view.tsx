@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
-import { inColourway } from '../core/design/colourway.ts';
-import { ClothSwatch } from '../kit/cloth-swatch.tsx';
-import { problemOf } from './bench-state.ts';
-import { useBenchState, useDesign } from './bench-store.ts';
+import { inColourway } from '../../core/design/colourway.ts';
+import { ClothSwatch } from '../../kit/cloth-swatch.tsx';
+import { problemOf } from '../state/bench-state.ts';
+import { useBenchState, useDesign } from '../state/bench-store.ts';
 
 /** The cloth in all its colourways, side by side at one scale. */
 export function ColourwaysView() {

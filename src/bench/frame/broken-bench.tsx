@@ -1,5 +1,5 @@
-import { BrokenPart } from '../kit/broken-part.tsx';
-import { dispatch, useBenchState } from './bench-store.ts';
+import { BrokenPart } from '../../kit/broken-part.tsx';
+import { dispatch, useBenchState } from '../state/bench-store.ts';
 
 /** Shown where a part of the bench broke: the work is kept, and the last change can be undone. */
 export function BrokenBench({ again }: { again: () => void }) {

@@ -1,13 +1,13 @@
 import { ChevronRight, CircleHelp, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { savedAnswer } from '../contracts/design.ts';
-import { Mark } from '../kit/mark.tsx';
-import { request } from '../kit/request.ts';
-import { clockText } from '../wording/measures.ts';
-import { saveNow } from './autosave.ts';
-import type { SavedState } from './bench-state.ts';
-import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
+import { savedAnswer } from '../../contracts/design.ts';
+import { Mark } from '../../kit/mark.tsx';
+import { request } from '../../kit/request.ts';
+import { clockText } from '../../wording/measures.ts';
+import { saveNow } from '../state/autosave.ts';
+import type { SavedState } from '../state/bench-state.ts';
+import { benchState, dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 
 /** Where you are, undo and redo, what is saved, Copy and Send. */
 export function Header({ onKeys }: { onKeys: () => void }) {

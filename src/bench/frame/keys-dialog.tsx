@@ -1,4 +1,4 @@
-import { Dialog } from '../kit/dialog.tsx';
+import { Dialog } from '../../kit/dialog.tsx';
 import { KEYS } from './keys.ts';
 
 /** The list of keys. */

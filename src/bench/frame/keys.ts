@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
-import { dispatch } from './bench-store.ts';
-import { zoomToPixels, zoomToThree, zoomToTrueSize } from './cloth-actions.ts';
-import { useCloth } from './cloth-store.ts';
+import { zoomToPixels, zoomToThree, zoomToTrueSize } from '../cloth/cloth-actions.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { dispatch } from '../state/bench-store.ts';
 
 /** Every key and what it does, as `?` lists them. */
 export const KEYS: readonly {

@@ -1,19 +1,19 @@
 import { Eye } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
-import { PROOFS, type Proof } from '../core/colour/proof.ts';
-import { isPlaid, isWoven } from '../core/design/design-schema.ts';
-import { pitchOf } from '../core/design/lay.ts';
-import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
-import { parseResolution } from '../core/units/resolution.ts';
-import { SelectField } from '../kit/select-field.tsx';
-import { VerdictMark } from '../kit/verdict-mark.tsx';
-import { lengthText, sizeText } from '../wording/measures.ts';
-import { verdictOf } from './bench-state.ts';
-import { useBenchState, useDesign } from './bench-store.ts';
-import { CalibrateDialog } from './calibrate-dialog.tsx';
-import { zoomToPixels, zoomToThree, zoomToTrueSize } from './cloth-actions.ts';
-import { CLOTH_LOOKS, type ClothLook, useCloth } from './cloth-store.ts';
+import { PROOFS, type Proof } from '../../core/colour/proof.ts';
+import { isPlaid, isWoven } from '../../core/design/design-schema.ts';
+import { pitchOf } from '../../core/design/lay.ts';
+import { multiply, rational, toDecimal } from '../../core/exact/rational.ts';
+import { parseResolution } from '../../core/units/resolution.ts';
+import { SelectField } from '../../kit/select-field.tsx';
+import { VerdictMark } from '../../kit/verdict-mark.tsx';
+import { lengthText, sizeText } from '../../wording/measures.ts';
+import { CalibrateDialog } from '../cloth/calibrate-dialog.tsx';
+import { zoomToPixels, zoomToThree, zoomToTrueSize } from '../cloth/cloth-actions.ts';
+import { CLOTH_LOOKS, type ClothLook, useCloth } from '../cloth/cloth-store.ts';
+import { verdictOf } from '../state/bench-state.ts';
+import { useBenchState, useDesign } from '../state/bench-store.ts';
 
 /**
  * The one line under the cloth: repeat in threads, length and pixels, and the verdict.

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import type { Design } from '../core/design/design-schema.ts';
-import { Dialog } from '../kit/dialog.tsx';
+import type { Design } from '../../core/design/design-schema.ts';
+import { Dialog } from '../../kit/dialog.tsx';
 import {
   type Draft,
   designIn,
@@ -10,11 +10,11 @@ import {
   heldDrafts,
   listDrafts,
   sameDocument,
-} from '../kit/drafts.ts';
-import { clockText } from '../wording/measures.ts';
-import { keepBoth, saveBeside, takeTheirs } from './autosave.ts';
-import { benchState, dispatch, useBenchState } from './bench-store.ts';
-import { adoptDraft } from './keep-work.ts';
+} from '../../kit/drafts.ts';
+import { clockText } from '../../wording/measures.ts';
+import { keepBoth, saveBeside, takeTheirs } from '../state/autosave.ts';
+import { benchState, dispatch, useBenchState } from '../state/bench-store.ts';
+import { adoptDraft } from '../state/keep-work.ts';
 
 /** Told when the design was saved somewhere else in the meantime; nothing is written over until one is chosen. */
 export function StaleDialog() {

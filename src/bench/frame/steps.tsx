@@ -1,13 +1,13 @@
-import type { Construction } from '../core/design/design-schema.ts';
-import { equals, toDecimal } from '../core/exact/rational.ts';
-import { threadCount } from '../core/thread/sequence.ts';
-import { parseDensity } from '../core/units/density.ts';
-import { crossingName } from '../wording/crossing.ts';
-import { linesText } from '../wording/lines.ts';
-import { plural } from '../wording/measures.ts';
-import { tilingText } from '../wording/tiling-words.ts';
-import { type BenchState, problemOf, STEPS, type Step, unmadeOf } from './bench-state.ts';
-import { dispatch, useBenchState } from './bench-store.ts';
+import type { Construction } from '../../core/design/design-schema.ts';
+import { equals, toDecimal } from '../../core/exact/rational.ts';
+import { threadCount } from '../../core/thread/sequence.ts';
+import { parseDensity } from '../../core/units/density.ts';
+import { crossingName } from '../../wording/crossing.ts';
+import { linesText } from '../../wording/lines.ts';
+import { plural } from '../../wording/measures.ts';
+import { tilingText } from '../../wording/tiling-words.ts';
+import { type BenchState, problemOf, STEPS, type Step, unmadeOf } from '../state/bench-state.ts';
+import { dispatch, useBenchState } from '../state/bench-store.ts';
 
 /** The order of work as words on a running stitch, each with where it stands. */
 export function Steps() {

@@ -1,17 +1,17 @@
 import { X } from 'lucide-react';
-import { type Construction, type Design, isPlaid, isTiling } from '../core/design/design-schema.ts';
-import { toText } from '../core/exact/rational.ts';
-import { VerdictMark } from '../kit/verdict-mark.tsx';
-import { crossingName } from '../wording/crossing.ts';
-import { linesText } from '../wording/lines.ts';
-import { sizeText } from '../wording/measures.ts';
-import { tilingText } from '../wording/tiling-words.ts';
-import { verdictOf } from './bench-state.ts';
-import { useBenchState, useDesign } from './bench-store.ts';
-import { useCloth } from './cloth-store.ts';
-import { sequenceOf } from './design-edits.ts';
-import { Measure } from './panel.tsx';
-import { useThreadFacts } from './use-thread-facts.ts';
+import { type Construction, type Design, isPlaid, isTiling } from '../../core/design/design-schema.ts';
+import { toText } from '../../core/exact/rational.ts';
+import { Measure } from '../../kit/panel.tsx';
+import { VerdictMark } from '../../kit/verdict-mark.tsx';
+import { crossingName } from '../../wording/crossing.ts';
+import { linesText } from '../../wording/lines.ts';
+import { sizeText } from '../../wording/measures.ts';
+import { tilingText } from '../../wording/tiling-words.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { useThreadFacts } from '../plaid/use-thread-facts.ts';
+import { verdictOf } from '../state/bench-state.ts';
+import { useBenchState, useDesign } from '../state/bench-store.ts';
+import { sequenceOf } from '../state/design-edits.ts';
 
 /** Most shades shown as chips. */
 const CHIPS = 15;

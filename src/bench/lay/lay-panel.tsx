@@ -1,17 +1,17 @@
-import { isPlaid, isTiling } from '../core/design/design-schema.ts';
-import { pitchOf } from '../core/design/lay.ts';
-import { parseExact } from '../core/exact/parse-exact.ts';
-import { isWhole, multiply, rational, toDecimal, toText } from '../core/exact/rational.ts';
-import { DENSITY_BASES, parseDensity } from '../core/units/density.ts';
-import { LENGTH_UNITS } from '../core/units/length.ts';
-import { Choice } from '../kit/choice.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { lengthText, sizeText } from '../wording/measures.ts';
-import { problemOf } from './bench-state.ts';
-import { dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { useCloth } from './cloth-store.ts';
-import { setLay } from './design-edits.ts';
-import { Measure, Panel } from './panel.tsx';
+import { isPlaid, isTiling } from '../../core/design/design-schema.ts';
+import { pitchOf } from '../../core/design/lay.ts';
+import { parseExact } from '../../core/exact/parse-exact.ts';
+import { isWhole, multiply, rational, toDecimal, toText } from '../../core/exact/rational.ts';
+import { DENSITY_BASES, parseDensity } from '../../core/units/density.ts';
+import { LENGTH_UNITS } from '../../core/units/length.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { Measure, Panel } from '../../kit/panel.tsx';
+import { lengthText, sizeText } from '../../wording/measures.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { problemOf } from '../state/bench-state.ts';
+import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { setLay } from '../state/design-edits.ts';
 
 const PER = { in: 'inch', cm: 'cm' } as const;
 

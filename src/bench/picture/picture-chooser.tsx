@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { RequestError } from '../kit/request.ts';
+import { RequestError } from '../../kit/request.ts';
 import { type OpenPicture, openPicture, SHIPPED } from './picture-source.ts';
 
 type State =

@@ -1,14 +1,16 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { type Design, isStripe } from '../core/design/design-schema.ts';
-import { coarsen } from '../core/picture/block-grid.ts';
-import { typedThreads } from '../core/thread/band.ts';
-import { Choice } from '../kit/choice.tsx';
-import { Dialog } from '../kit/dialog.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { attempt } from '../wording/attempt.ts';
-import { plural } from '../wording/measures.ts';
-import { dispatch, useDesign } from './bench-store.ts';
-import { type Direction, railsOf, sequenceOf, setShades } from './design-edits.ts';
+import { type Design, isStripe } from '../../core/design/design-schema.ts';
+import { coarsen } from '../../core/picture/block-grid.ts';
+import { typedThreads } from '../../core/thread/band.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { Dialog } from '../../kit/dialog.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { attempt } from '../../wording/attempt.ts';
+import { plural } from '../../wording/measures.ts';
+import { whole } from '../bands/rework-wish.ts';
+import { stepOf } from '../rails/stripe-rail.ts';
+import { dispatch, useDesign } from '../state/bench-store.ts';
+import { type Direction, railsOf, sequenceOf, setShades } from '../state/design-edits.ts';
 import { PictureChooser } from './picture-chooser.tsx';
 import type { OpenPicture } from './picture-source.ts';
 import { PictureView } from './picture-view.tsx';
@@ -20,8 +22,6 @@ import {
   takeBands,
   withColours,
 } from './picture-wish.ts';
-import { whole } from './rework-wish.ts';
-import { stepOf } from './stripe-rail.ts';
 
 interface PictureDialogProps {
   /** The sequence that takes the bands; undefined: only the shades are added to the card. */

@@ -1,8 +1,8 @@
 import { useEffect, useRef } from 'react';
-import { BYTE_OF_LINEAR } from '../core/colour/linear.ts';
-import type { BlockGrid } from '../core/picture/block-grid.ts';
-import type { Place } from '../core/picture/blocks-on-line.ts';
-import { followPointer } from '../kit/follow-pointer.ts';
+import { BYTE_OF_LINEAR } from '../../core/colour/linear.ts';
+import type { BlockGrid } from '../../core/picture/block-grid.ts';
+import type { Place } from '../../core/picture/blocks-on-line.ts';
+import { followPointer } from '../../kit/follow-pointer.ts';
 
 /** Room for the picture, in CSS pixels. */
 const ROOM = { width: 600, height: 380 } as const;

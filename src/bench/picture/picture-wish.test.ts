@@ -1,9 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { sampleDesign } from '../../tests/sample-design.ts';
-import { LINEAR_OF_BYTE } from '../core/colour/linear.ts';
-import { asStripe, type Design, type PlaidDesign, type StripeDesign } from '../core/design/design-schema.ts';
-import { designFromText } from '../core/design/exchange/counts-text.ts';
-import { gatherBlocks } from '../core/picture/block-grid.ts';
+import { sampleDesign } from '../../../tests/sample-design.ts';
+import { LINEAR_OF_BYTE } from '../../core/colour/linear.ts';
+import {
+  asStripe,
+  type Design,
+  type PlaidDesign,
+  type StripeDesign,
+} from '../../core/design/design-schema.ts';
+import { designFromText } from '../../core/design/exchange/counts-text.ts';
+import { gatherBlocks } from '../../core/picture/block-grid.ts';
 import { bandsFromPicture, type PictureWish, shadesOfBands, takeBands, withColours } from './picture-wish.ts';
 
 const RED = [0xc0, 0x20, 0x20];

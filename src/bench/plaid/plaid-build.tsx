@@ -1,13 +1,13 @@
-import { parseTurn } from '../core/design/exchange/counts-text.ts';
-import { Choice } from '../kit/choice.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { dispatch, useBenchState } from './bench-store.ts';
-import { type Direction, setCrossing, setFollows, setTurn } from './design-edits.ts';
-import { Panel } from './panel.tsx';
+import { parseTurn } from '../../core/design/exchange/counts-text.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { Panel } from '../../kit/panel.tsx';
+import { SequencePart } from '../bands/sequence-part.tsx';
+import { dispatch, useBenchState } from '../state/bench-store.ts';
+import { type Direction, setCrossing, setFollows, setTurn } from '../state/design-edits.ts';
+import { usePlaid } from '../state/use-construction.ts';
+import { WeaveChoice } from '../weave/weave-choice.tsx';
 import { PrintChoice } from './print-choice.tsx';
-import { SequencePart } from './sequence-part.tsx';
-import { usePlaid } from './use-construction.ts';
-import { WeaveChoice } from './weave-choice.tsx';
 
 /** The unit: two sequences and how they are woven. */
 export function PlaidBuild() {

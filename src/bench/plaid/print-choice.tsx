@@ -1,18 +1,18 @@
-import { BLENDS, type Blend } from '../core/colour/blend.ts';
-import type { Lay } from '../core/design/design-schema.ts';
-import { pitchOf } from '../core/design/lay.ts';
-import { exactDecimal } from '../core/exact/exact-decimal.ts';
-import { divide, type Rational, rational, toDecimal, toText } from '../core/exact/rational.ts';
-import { parseStrength } from '../core/thread/print.ts';
-import { parseDensity } from '../core/units/density.ts';
-import { fromMillimetres, type LengthUnit, parseLength } from '../core/units/length.ts';
-import { Choice } from '../kit/choice.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { SelectField } from '../kit/select-field.tsx';
-import { lengthText } from '../wording/measures.ts';
-import { dispatch } from './bench-store.ts';
-import { setLay, setPrint } from './design-edits.ts';
-import { usePlaid } from './use-construction.ts';
+import { BLENDS, type Blend } from '../../core/colour/blend.ts';
+import type { Lay } from '../../core/design/design-schema.ts';
+import { pitchOf } from '../../core/design/lay.ts';
+import { exactDecimal } from '../../core/exact/exact-decimal.ts';
+import { divide, type Rational, rational, toDecimal, toText } from '../../core/exact/rational.ts';
+import { parseStrength } from '../../core/thread/print.ts';
+import { parseDensity } from '../../core/units/density.ts';
+import { fromMillimetres, type LengthUnit, parseLength } from '../../core/units/length.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { SelectField } from '../../kit/select-field.tsx';
+import { lengthText } from '../../wording/measures.ts';
+import { dispatch } from '../state/bench-store.ts';
+import { setLay, setPrint } from '../state/design-edits.ts';
+import { usePlaid } from '../state/use-construction.ts';
 
 const NAMES: Readonly<Record<Blend, string>> = {
   normal: 'Plain cover',

@@ -1,12 +1,12 @@
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
-import type { PlaidDesign } from '../core/design/design-schema.ts';
-import { warpingToCsv, yarnToCsv } from '../core/design/exchange/yarn-csv.ts';
-import { type SettingFacts, settingFacts } from '../core/design/setting-facts.ts';
-import { type YarnNeed, yarnNeeds } from '../core/design/yarn.ts';
-import { parseMetres, parsePercent, type YarnPlan } from '../core/design/yarn-schema.ts';
-import { add, type Rational, rational, toDecimal, toNumber } from '../core/exact/rational.ts';
-import { fileNameOf } from '../core/formats/file-name.ts';
+import type { PlaidDesign } from '../../core/design/design-schema.ts';
+import { warpingToCsv, yarnToCsv } from '../../core/design/exchange/yarn-csv.ts';
+import { type SettingFacts, settingFacts } from '../../core/design/setting-facts.ts';
+import { type YarnNeed, yarnNeeds } from '../../core/design/yarn.ts';
+import { parseMetres, parsePercent, type YarnPlan } from '../../core/design/yarn-schema.ts';
+import { add, type Rational, rational, toDecimal, toNumber } from '../../core/exact/rational.ts';
+import { fileNameOf } from '../../core/formats/file-name.ts';
 import {
   fromTex,
   parseYarnCount,
@@ -14,15 +14,15 @@ import {
   toTex,
   YARN_SYSTEMS,
   type YarnSystem,
-} from '../core/units/yarn-count.ts';
-import { BarChart } from '../kit/bar-chart.tsx';
-import { downloadText } from '../kit/download.ts';
-import { NumberField } from '../kit/number-field.tsx';
-import { ShadeName } from '../kit/shade-name.tsx';
-import { attempt } from '../wording/attempt.ts';
-import { dispatch } from './bench-store.ts';
-import { Measure } from './panel.tsx';
-import { whole } from './rework-wish.ts';
+} from '../../core/units/yarn-count.ts';
+import { BarChart } from '../../kit/bar-chart.tsx';
+import { downloadText } from '../../kit/download.ts';
+import { NumberField } from '../../kit/number-field.tsx';
+import { Measure } from '../../kit/panel.tsx';
+import { ShadeName } from '../../kit/shade-name.tsx';
+import { attempt } from '../../wording/attempt.ts';
+import { whole } from '../bands/rework-wish.ts';
+import { dispatch } from '../state/bench-store.ts';
 
 const BARS = ['Warp', 'Weft'];
 

@@ -1,6 +1,6 @@
-import type { Bands } from '../core/thread/edit-bands.ts';
-import { moveBand, setCount, tradeThreads } from '../core/thread/edit-bands.ts';
-import type { LaidBand } from '../core/thread/sequence.ts';
+import type { Bands } from '../../core/thread/edit-bands.ts';
+import { moveBand, setCount, tradeThreads } from '../../core/thread/edit-bands.ts';
+import type { LaidBand } from '../../core/thread/sequence.ts';
 import type { edgeAt } from './rail-geometry.ts';
 
 type Edge = NonNullable<ReturnType<typeof edgeAt>>;

@@ -1,5 +1,5 @@
-import type { Shade } from '../core/colour/shade.ts';
-import type { LaidBand } from '../core/thread/sequence.ts';
+import type { Shade } from '../../core/colour/shade.ts';
+import type { LaidBand } from '../../core/thread/sequence.ts';
 import { placeBand, type RailAxis } from './rail-geometry.ts';
 
 interface Neighbours {

@@ -1,7 +1,7 @@
-import { type Design, isStripe } from '../core/design/design-schema.ts';
-import { divide, ONE, round } from '../core/exact/rational.ts';
-import type { Band } from '../core/thread/band.ts';
-import { plural } from '../wording/measures.ts';
+import { type Design, isStripe } from '../../core/design/design-schema.ts';
+import { divide, ONE, round } from '../../core/exact/rational.ts';
+import type { Band } from '../../core/thread/band.ts';
+import { plural } from '../../wording/measures.ts';
 import { steppedSequence, widthOnRail } from './stripe-rail.ts';
 
 /** How the amounts of a rail are written: threads of a sequence, or the widths of a stripe. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Bands } from '../core/thread/edit-bands.ts';
-import { layOut, type Mirror } from '../core/thread/sequence.ts';
+import type { Bands } from '../../core/thread/edit-bands.ts';
+import { layOut, type Mirror } from '../../core/thread/sequence.ts';
 import { dragEdge, dropBand, dropPlace } from './band-drag.ts';
 import { bandAt, edgeAt, placeBand, threadsAt } from './rail-geometry.ts';
 import { pressRailKey, type RailKey } from './rail-keys.ts';

@@ -1,14 +1,13 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { inkOn } from '../core/colour/ink-on.ts';
-import type { Shade } from '../core/colour/shade.ts';
-import { isStripe } from '../core/design/design-schema.ts';
-import { splitBand } from '../core/thread/edit-bands.ts';
-import { type LaidBand, layOut, threadCount } from '../core/thread/sequence.ts';
-import { followPointer } from '../kit/follow-pointer.ts';
-import { dragEdge, dropBand, dropPlace } from './band-drag.ts';
-import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { layGeometry } from './cloth-camera.ts';
-import { useCloth } from './cloth-store.ts';
+import { inkOn } from '../../core/colour/ink-on.ts';
+import type { Shade } from '../../core/colour/shade.ts';
+import { isStripe } from '../../core/design/design-schema.ts';
+import { splitBand } from '../../core/thread/edit-bands.ts';
+import { type LaidBand, layOut, threadCount } from '../../core/thread/sequence.ts';
+import { followPointer } from '../../kit/follow-pointer.ts';
+import { layGeometry } from '../cloth/cloth-camera.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { benchState, dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 import {
   type Direction,
   editBands,
@@ -16,7 +15,8 @@ import {
   setSequence,
   sharesSequence,
   turnOn,
-} from './design-edits.ts';
+} from '../state/design-edits.ts';
+import { dragEdge, dropBand, dropPlace } from './band-drag.ts';
 import { drawNeighbours } from './draw-rail.ts';
 import {
   axisOfStripe,

@@ -1,10 +1,10 @@
-import type { Design } from '../core/design/design-schema.ts';
-import { designToCsv } from '../core/design/exchange/counts-csv.ts';
-import { designToText } from '../core/design/exchange/counts-text.ts';
-import { designToWif } from '../core/design/exchange/wif-design.ts';
-import { writeDesignText } from '../core/design/read-design.ts';
-import { attempt } from '../wording/attempt.ts';
-import { useDesign } from './bench-store.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
+import { designToText } from '../../core/design/exchange/counts-text.ts';
+import { designToWif } from '../../core/design/exchange/wif-design.ts';
+import { writeDesignText } from '../../core/design/read-design.ts';
+import { attempt } from '../../wording/attempt.ts';
+import { useDesign } from '../state/bench-store.ts';
 import { type SendFile, useSend } from './send-store.ts';
 
 const WRITERS: Readonly<Partial<Record<SendFile, (design: Design) => string>>> = {

@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useState } from 'react';
-import { type LoomAction, type LoomView, loomView } from '../contracts/loom.ts';
-import { Dialog } from '../kit/dialog.tsx';
-import { RequestError, request } from '../kit/request.ts';
-import { saveNow } from './autosave.ts';
-import { benchState } from './bench-store.ts';
+import { type LoomAction, type LoomView, loomView } from '../../contracts/loom.ts';
+import { Dialog } from '../../kit/dialog.tsx';
+import { RequestError, request } from '../../kit/request.ts';
+import { saveNow } from '../state/autosave.ts';
+import { benchState } from '../state/bench-store.ts';
 
 /** The weaver's view: the pick that is thrown next, its shafts and shade, and the loom's answer. */
 export function LoomDialog({ onClose }: { onClose: () => void }) {

@@ -1,27 +1,27 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { type Design, isPlaid, isTiling, isWoven } from '../core/design/design-schema.ts';
-import { lossesOf } from '../core/design/exchange/losses.ts';
-import { pitchOf } from '../core/design/lay.ts';
-import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
-import { CoreError } from '../core/error.ts';
-import { parsePerStep, pixelSize } from '../core/formats/picture-order.ts';
-import { parseRepeats, parseSheet } from '../core/formats/sheet.ts';
-import { Choice } from '../kit/choice.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { SelectField } from '../kit/select-field.tsx';
-import { valueIfAny } from '../wording/attempt.ts';
-import { errorSentence } from '../wording/error-sentence.ts';
-import { lossSentence } from '../wording/loss-words.ts';
-import { lengthText, rectangleText } from '../wording/measures.ts';
-import { sheetSentence } from '../wording/sheet-words.ts';
-import { saveNow } from './autosave.ts';
-import { problemOf, unmadeOf } from './bench-state.ts';
-import { benchState, useBenchState, useDesign } from './bench-store.ts';
+import { type Design, isPlaid, isTiling, isWoven } from '../../core/design/design-schema.ts';
+import { lossesOf } from '../../core/design/exchange/losses.ts';
+import { pitchOf } from '../../core/design/lay.ts';
+import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
+import { CoreError } from '../../core/error.ts';
+import { parsePerStep, pixelSize } from '../../core/formats/picture-order.ts';
+import { parseRepeats, parseSheet } from '../../core/formats/sheet.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { Panel } from '../../kit/panel.tsx';
+import { SelectField } from '../../kit/select-field.tsx';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { errorSentence } from '../../wording/error-sentence.ts';
+import { lossSentence } from '../../wording/loss-words.ts';
+import { lengthText, rectangleText } from '../../wording/measures.ts';
+import { sheetSentence } from '../../wording/sheet-words.ts';
+import { ResolutionField } from '../check/resolution-field.tsx';
+import { saveNow } from '../state/autosave.ts';
+import { problemOf, unmadeOf } from '../state/bench-state.ts';
+import { benchState, useBenchState, useDesign } from '../state/bench-store.ts';
 import { LoomDialog } from './loom-dialog.tsx';
-import { Panel } from './panel.tsx';
-import { ResolutionField } from './resolution-field.tsx';
 import {
   addressOf,
   isPicture,

@@ -1,19 +1,19 @@
 import { create } from 'zustand';
-import type { Mixing } from '../core/colour/mixing.ts';
-import { type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
-import { pitchOf } from '../core/design/lay.ts';
-import { fileNameOf } from '../core/formats/file-name.ts';
+import type { Mixing } from '../../core/colour/mixing.ts';
+import { type Design, isPlaid, isWoven } from '../../core/design/design-schema.ts';
+import { pitchOf } from '../../core/design/lay.ts';
+import { fileNameOf } from '../../core/formats/file-name.ts';
 import {
   type PictureOrder,
   type PictureScale,
   parsePerStep,
   pixelSize,
   type SheetFacts,
-} from '../core/formats/picture-order.ts';
-import { parseRepeats, parseSheet, type Sheet } from '../core/formats/sheet.ts';
-import type { Drawn } from '../core/paint/thread-light.ts';
-import { parseResolution } from '../core/units/resolution.ts';
-import { type Attempt, attempt } from '../wording/attempt.ts';
+} from '../../core/formats/picture-order.ts';
+import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
+import type { Drawn } from '../../core/paint/thread-light.ts';
+import { parseResolution } from '../../core/units/resolution.ts';
+import { type Attempt, attempt } from '../../wording/attempt.ts';
 
 export const SEND_FILES = [
   'png',

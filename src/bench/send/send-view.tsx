@@ -1,11 +1,11 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { inColourway } from '../core/design/colourway.ts';
-import type { Design } from '../core/design/design-schema.ts';
-import type { Rational } from '../core/exact/rational.ts';
-import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
-import { lengthText } from '../wording/measures.ts';
-import { useDesign } from './bench-store.ts';
-import type { Size } from './cloth-camera.ts';
+import { inColourway } from '../../core/design/colourway.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import type { Rational } from '../../core/exact/rational.ts';
+import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
+import { lengthText } from '../../wording/measures.ts';
+import type { Size } from '../cloth/cloth-camera.ts';
+import { useDesign } from '../state/bench-store.ts';
 import { FileText } from './file-text.tsx';
 import { drawnAs, isPicture, isStructure, readWish, useSend } from './send-store.ts';
 import { StructureView } from './structure-view.tsx';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { SAMPLE, sampleDesign } from '../../tests/sample-design.ts';
-import { rational } from '../core/exact/rational.ts';
+import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
+import { rational } from '../../core/exact/rational.ts';
 import { addressOf, readWish, type SendWish, savedName } from './send-store.ts';
 import { fitScale } from './use-send-preview.ts';
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { designToDraftSvg, designToPaperSvg } from '../core/design/exchange/structure-files.ts';
-import { errorSentence } from '../wording/error-sentence.ts';
-import { useDesign } from './bench-store.ts';
+import { designToDraftSvg, designToPaperSvg } from '../../core/design/exchange/structure-files.ts';
+import { errorSentence } from '../../wording/error-sentence.ts';
+import { useDesign } from '../state/bench-store.ts';
 import { useSend } from './send-store.ts';
 
 /** A drawing of the structure as it will be sent. */

@@ -1,5 +1,5 @@
-import { download } from '../kit/download.ts';
-import { RequestError, refusal } from '../kit/request.ts';
+import { download } from '../../kit/download.ts';
+import { RequestError, refusal } from '../../kit/request.ts';
 
 /**
  * Fetches a file and hands it to the browser's downloads.

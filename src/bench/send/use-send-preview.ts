@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Design } from '../core/design/design-schema.ts';
-import { type Drawn, threadLook } from '../core/paint/thread-light.ts';
-import { NO_MARKS } from '../core/thread/mark-cells.ts';
-import { latest } from '../kit/latest.ts';
-import { openClothWorker } from '../workers/open-worker.ts';
-import type { Size } from './cloth-camera.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { type Drawn, threadLook } from '../../core/paint/thread-light.ts';
+import { NO_MARKS } from '../../core/thread/mark-cells.ts';
+import { latest } from '../../kit/latest.ts';
+import { openClothWorker } from '../../workers/open-worker.ts';
+import type { Size } from '../cloth/cloth-camera.ts';
 import { type SendNumbers, type SendOrder, useSendOrder } from './send-store.ts';
 
 /** A picture that is to be sent, at a size that fits the view. */

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { SAMPLE, sampleDesign } from '../../tests/sample-design.ts';
-import { checkDesign } from '../core/design/check-design.ts';
-import { asPlaid, type Design } from '../core/design/design-schema.ts';
-import { formatThreadCount } from '../core/formats/thread-count.ts';
-import { removeBand, setCount } from '../core/thread/edit-bands.ts';
+import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
+import { checkDesign } from '../../core/design/check-design.ts';
+import { asPlaid, type Design } from '../../core/design/design-schema.ts';
+import { formatThreadCount } from '../../core/formats/thread-count.ts';
+import { removeBand, setCount } from '../../core/thread/edit-bands.ts';
 import { type BenchAction, type BenchState, openBench, reduceBench, verdictOf } from './bench-state.ts';
 import {
   addColourway,

@@ -1,5 +1,5 @@
-import type { Design } from '../core/design/design-schema.ts';
-import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import type { RepeatReport } from '../../core/repeat/check-repeat.ts';
 import type { Direction, Edit } from './design-edits.ts';
 import { sequenceOf } from './design-edits.ts';
 import { type History, record, redo, settle, startHistory, undo } from './history.ts';

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Design } from '../core/design/design-schema.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import {
   type BenchAction,
   type BenchState,

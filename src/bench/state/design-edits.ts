@@ -1,5 +1,5 @@
-import type { Shade } from '../core/colour/shade.ts';
-import type { Colourway } from '../core/design/colourway.ts';
+import type { Shade } from '../../core/colour/shade.ts';
+import type { Colourway } from '../../core/design/colourway.ts';
 import {
   asPlaid,
   asStripe,
@@ -10,17 +10,17 @@ import {
   isTiling,
   type Lay,
   MAX_COLOURWAYS,
-} from '../core/design/design-schema.ts';
-import { structuredWeave } from '../core/design/new-design.ts';
-import { turnOf, weftOf } from '../core/design/plaid/compile-plaid.ts';
-import type { Crossed, Plaid, PrintChoice } from '../core/design/plaid/plaid-schema.ts';
-import { shadesUsed, withShadeReplaced } from '../core/design/shades-used.ts';
-import type { Stripe } from '../core/design/stripe/stripe-schema.ts';
-import type { TilingSpec } from '../core/design/tiling/tiling-schema.ts';
-import type { Bands } from '../core/thread/edit-bands.ts';
-import type { Mirror, Sequence } from '../core/thread/sequence.ts';
-import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
-import { steppedSequence, withStepped } from './stripe-rail.ts';
+} from '../../core/design/design-schema.ts';
+import { structuredWeave } from '../../core/design/new-design.ts';
+import { turnOf, weftOf } from '../../core/design/plaid/compile-plaid.ts';
+import type { Crossed, Plaid, PrintChoice } from '../../core/design/plaid/plaid-schema.ts';
+import { shadesUsed, withShadeReplaced } from '../../core/design/shades-used.ts';
+import type { Stripe } from '../../core/design/stripe/stripe-schema.ts';
+import type { TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
+import type { Bands } from '../../core/thread/edit-bands.ts';
+import type { Mirror, Sequence } from '../../core/thread/sequence.ts';
+import type { WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
+import { steppedSequence, withStepped } from '../rails/stripe-rail.ts';
 
 /** What the bench does to a design: each takes it and gives it changed, or the same object when nothing is. */
 export type Edit = (design: Design) => Design;

@@ -1,6 +1,6 @@
-import type { Design } from '../core/design/design-schema.ts';
-import { type Draft, draftKey, forgetDraft, holdDraft, keepDraft, keepInHaste } from '../kit/drafts.ts';
-import { latest } from '../kit/latest.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { type Draft, draftKey, forgetDraft, holdDraft, keepDraft, keepInHaste } from '../../kit/drafts.ts';
+import { latest } from '../../kit/latest.ts';
 import { benchState, dispatch } from './bench-store.ts';
 
 /** Drafts of earlier pages that this page's own takes the place of, once it is kept or stored. */

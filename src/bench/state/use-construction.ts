@@ -5,7 +5,7 @@ import {
   type PlaidDesign,
   type StripeDesign,
   type TilingDesign,
-} from '../core/design/design-schema.ts';
+} from '../../core/design/design-schema.ts';
 import { useDesign } from './bench-store.ts';
 
 /** The design on the bench, for parts that only a plaid has. */

@@ -1,12 +1,12 @@
-import { isStripe, type StripeDesign } from '../core/design/design-schema.ts';
-import { atAngle } from '../core/design/stripe/at-angle.ts';
-import { slopeDegrees } from '../core/exact/slope.ts';
-import { followPointer } from '../kit/follow-pointer.ts';
-import { valueIfAny } from '../wording/attempt.ts';
-import { degreesText } from '../wording/lines.ts';
-import { benchState, dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { useCloth } from './cloth-store.ts';
-import { setStripe } from './design-edits.ts';
+import { isStripe, type StripeDesign } from '../../core/design/design-schema.ts';
+import { atAngle } from '../../core/design/stripe/at-angle.ts';
+import { slopeDegrees } from '../../core/exact/slope.ts';
+import { followPointer } from '../../kit/follow-pointer.ts';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { degreesText } from '../../wording/lines.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { benchState, dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { setStripe } from '../state/design-edits.ts';
 
 /** Distance of the handle from the middle of the cloth, in CSS pixels. */
 const REACH = 120;

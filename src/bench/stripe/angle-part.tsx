@@ -1,22 +1,22 @@
 import { useId, useMemo, useState } from 'react';
-import { atAngle, inSquare, offersFor } from '../core/design/stripe/at-angle.ts';
-import { stripeSquare } from '../core/design/stripe/compile-stripe.ts';
-import type { SlopeOffer } from '../core/design/stripe/slope-offers.ts';
-import { readDegrees } from '../core/design/stripe/stripe-schema.ts';
-import { ONE, toDecimal, toNumber } from '../core/exact/rational.ts';
-import { parseSlope, type Slope, sameSlope, slopeDegrees, slopeText } from '../core/exact/slope.ts';
-import { isRational, nearFraction } from '../core/exact/surd.ts';
-import { fromMillimetres, parseLength } from '../core/units/length.ts';
-import { Choice } from '../kit/choice.tsx';
-import { DotChart } from '../kit/dot-chart.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { valueIfAny } from '../wording/attempt.ts';
-import { degreesText, missText } from '../wording/lines.ts';
-import { lengthText, sideText } from '../wording/measures.ts';
-import { dispatch } from './bench-store.ts';
-import { setStripe } from './design-edits.ts';
-import { whole } from './rework-wish.ts';
-import { useStripe } from './use-construction.ts';
+import { atAngle, inSquare, offersFor } from '../../core/design/stripe/at-angle.ts';
+import { stripeSquare } from '../../core/design/stripe/compile-stripe.ts';
+import type { SlopeOffer } from '../../core/design/stripe/slope-offers.ts';
+import { readDegrees } from '../../core/design/stripe/stripe-schema.ts';
+import { ONE, toDecimal, toNumber } from '../../core/exact/rational.ts';
+import { parseSlope, type Slope, sameSlope, slopeDegrees, slopeText } from '../../core/exact/slope.ts';
+import { isRational, nearFraction } from '../../core/exact/surd.ts';
+import { fromMillimetres, parseLength } from '../../core/units/length.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { DotChart } from '../../kit/dot-chart.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { degreesText, missText } from '../../wording/lines.ts';
+import { lengthText, sideText } from '../../wording/measures.ts';
+import { whole } from '../bands/rework-wish.ts';
+import { dispatch } from '../state/bench-store.ts';
+import { setStripe } from '../state/design-edits.ts';
+import { useStripe } from '../state/use-construction.ts';
 
 /** The angle of a stripe: typed, dragged or chosen among the slopes that repeat. */
 export function AnglePart() {

@@ -1,14 +1,14 @@
 import { useMemo } from 'react';
-import type { StripeDesign } from '../core/design/design-schema.ts';
-import { bandScale } from '../core/design/lay.ts';
-import { type StripeBalance, stripeBalance } from '../core/design/stripe/stripe-balance.ts';
-import { divide, type Rational, toDecimal, toNumber } from '../core/exact/rational.ts';
-import { unitMillimetres } from '../core/units/band-width.ts';
-import { BarChart } from '../kit/bar-chart.tsx';
-import { ShadeName } from '../kit/shade-name.tsx';
-import { valueIfAny } from '../wording/attempt.ts';
-import { percentText } from '../wording/measures.ts';
-import { Measure } from './panel.tsx';
+import type { StripeDesign } from '../../core/design/design-schema.ts';
+import { bandScale } from '../../core/design/lay.ts';
+import { type StripeBalance, stripeBalance } from '../../core/design/stripe/stripe-balance.ts';
+import { divide, type Rational, toDecimal, toNumber } from '../../core/exact/rational.ts';
+import { unitMillimetres } from '../../core/units/band-width.ts';
+import { BarChart } from '../../kit/bar-chart.tsx';
+import { Measure } from '../../kit/panel.tsx';
+import { ShadeName } from '../../kit/shade-name.tsx';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { percentText } from '../../wording/measures.ts';
 
 const BARS = ['Cloth'];
 

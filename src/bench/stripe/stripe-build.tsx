@@ -1,13 +1,13 @@
-import { LEVEL, type Slope, slope, UPRIGHT } from '../core/exact/slope.ts';
-import { BAND_UNITS, type BandUnit } from '../core/units/band-width.ts';
-import { Choice } from '../kit/choice.tsx';
-import { SelectField } from '../kit/select-field.tsx';
+import { LEVEL, type Slope, slope, UPRIGHT } from '../../core/exact/slope.ts';
+import { BAND_UNITS, type BandUnit } from '../../core/units/band-width.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { Panel } from '../../kit/panel.tsx';
+import { SelectField } from '../../kit/select-field.tsx';
+import { SequencePart } from '../bands/sequence-part.tsx';
+import { dispatch, useBenchState } from '../state/bench-store.ts';
+import { setStripe } from '../state/design-edits.ts';
+import { useStripe } from '../state/use-construction.ts';
 import { AnglePart } from './angle-part.tsx';
-import { dispatch, useBenchState } from './bench-store.ts';
-import { setStripe } from './design-edits.ts';
-import { Panel } from './panel.tsx';
-import { SequencePart } from './sequence-part.tsx';
-import { useStripe } from './use-construction.ts';
 
 const UNIT_NAMES: Readonly<Record<BandUnit, string>> = {
   mm: 'mm',

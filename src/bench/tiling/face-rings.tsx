@@ -1,13 +1,13 @@
 import { Plus } from 'lucide-react';
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import { MAX_RINGS, parseShare } from '../core/design/tiling/tiling-schema.ts';
-import { CoreError } from '../core/error.ts';
-import { compare, multiply, ONE, rational, toText } from '../core/exact/rational.ts';
-import { NumberField } from '../kit/number-field.tsx';
-import { dispatch } from './bench-store.ts';
-import { setTiling } from './design-edits.ts';
-import { RemoveButton } from './remove-button.tsx';
-import { ShadeSelect } from './shade-select.tsx';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { MAX_RINGS, parseShare } from '../../core/design/tiling/tiling-schema.ts';
+import { CoreError } from '../../core/error.ts';
+import { compare, multiply, ONE, rational, toText } from '../../core/exact/rational.ts';
+import { NumberField } from '../../kit/number-field.tsx';
+import { RemoveButton } from '../../kit/remove-button.tsx';
+import { ShadeSelect } from '../../kit/shade-select.tsx';
+import { dispatch } from '../state/bench-store.ts';
+import { setTiling } from '../state/design-edits.ts';
 
 type Ring = TilingDesign['construction']['rings'][number];
 

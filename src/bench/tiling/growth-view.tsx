@@ -1,8 +1,8 @@
 import { Undo2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { surdToNumber } from '../core/exact/surd.ts';
-import { configurations } from '../core/tiling/around-vertex.ts';
-import { closeGrowth } from '../core/tiling/close-growth.ts';
+import { surdToNumber } from '../../core/exact/surd.ts';
+import { configurations } from '../../core/tiling/around-vertex.ts';
+import { closeGrowth } from '../../core/tiling/close-growth.ts';
 import {
   freeSides,
   GROWN_SIDES,
@@ -12,12 +12,12 @@ import {
   nextFace,
   openCorners,
   type PatchFace,
-} from '../core/tiling/growth.ts';
-import { foldTiling } from '../core/tiling/torus.ts';
-import { attempt } from '../wording/attempt.ts';
-import { growthSentence, polygonText } from '../wording/tiling-words.ts';
+} from '../../core/tiling/growth.ts';
+import { foldTiling } from '../../core/tiling/torus.ts';
+import { attempt } from '../../wording/attempt.ts';
+import { growthSentence, polygonText } from '../../wording/tiling-words.ts';
+import { useTiling } from '../state/use-construction.ts';
 import { putTiling } from './put-tiling.ts';
-import { useTiling } from './use-construction.ts';
 
 /** Units of the drawing that a side is long. */
 const SIDE = 60;

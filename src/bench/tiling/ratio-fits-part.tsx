@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
-import { multiply, type Rational, toDecimal, toNumber } from '../core/exact/rational.ts';
-import { type RatioFit, ratioFits } from '../core/repeat/pixel-fit.ts';
-import { parseResolution } from '../core/units/resolution.ts';
-import { DotChart } from '../kit/dot-chart.tsx';
-import { millionthsText, perMetreText } from '../wording/measures.ts';
-import { useDesign } from './bench-store.ts';
-import { setResolution } from './resolution-field.tsx';
+import { multiply, type Rational, toDecimal, toNumber } from '../../core/exact/rational.ts';
+import { type RatioFit, ratioFits } from '../../core/repeat/pixel-fit.ts';
+import { parseResolution } from '../../core/units/resolution.ts';
+import { DotChart } from '../../kit/dot-chart.tsx';
+import { millionthsText, perMetreText } from '../../wording/measures.ts';
+import { setResolution } from '../check/resolution-field.tsx';
+import { useDesign } from '../state/bench-store.ts';
 
 interface RatioFitsPartProps {
   /** Size of the repeat in pixels, before it is rounded. */

@@ -1,13 +1,13 @@
-import { CheckField } from '../kit/check-field.tsx';
+import { CheckField } from '../../kit/check-field.tsx';
+import { Panel } from '../../kit/panel.tsx';
+import { useTiling } from '../state/use-construction.ts';
 import { FaceRings } from './face-rings.tsx';
-import { Panel } from './panel.tsx';
 import { putTiling } from './put-tiling.ts';
 import { TilingColours } from './tiling-colours.tsx';
 import { TilingForm } from './tiling-form.tsx';
 import { TilingLayers } from './tiling-layers.tsx';
 import { TilingPart } from './tiling-part.tsx';
 import { TilingShape } from './tiling-shape.tsx';
-import { useTiling } from './use-construction.ts';
 
 /** The unit of a tiling: which one, how large, how it lies, which faces are alike, and what lies over them. */
 export function TilingBuild() {

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import { colouringOf, tilingOf } from '../core/design/tiling/compile-tiling.ts';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { colouringOf, tilingOf } from '../../core/design/tiling/compile-tiling.ts';
 import {
   MAX_BLOCK,
   MAX_ROWS,
@@ -8,14 +8,14 @@ import {
   TILING_COLOURS,
   type TilingSpec,
   type TilingColours as Ways,
-} from '../core/design/tiling/tiling-schema.ts';
-import { ROW_WAYS, type RowWay } from '../core/tiling/colourings.ts';
-import { CheckField } from '../kit/check-field.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { SelectField } from '../kit/select-field.tsx';
-import { valueIfAny } from '../wording/attempt.ts';
-import { polygonText } from '../wording/tiling-words.ts';
-import { FoldOut } from './fold-out.tsx';
+} from '../../core/design/tiling/tiling-schema.ts';
+import { ROW_WAYS, type RowWay } from '../../core/tiling/colourings.ts';
+import { CheckField } from '../../kit/check-field.tsx';
+import { FoldOut } from '../../kit/fold-out.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { SelectField } from '../../kit/select-field.tsx';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { polygonText } from '../../wording/tiling-words.ts';
 import { few, keptBy, putTiling } from './put-tiling.ts';
 import { blockByHand, resizedBlock } from './tiling-edits.ts';
 

@@ -1,7 +1,7 @@
-import { classShades, colouringOf, tilingOf } from '../core/design/tiling/compile-tiling.ts';
-import { type LinesSpec, MAX_BLOCK, type TilingSpec } from '../core/design/tiling/tiling-schema.ts';
-import { gcd } from '../core/exact/rational.ts';
-import type { Tiling } from '../core/tiling/tiling-form.ts';
+import { classShades, colouringOf, tilingOf } from '../../core/design/tiling/compile-tiling.ts';
+import { type LinesSpec, MAX_BLOCK, type TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
+import { gcd } from '../../core/exact/rational.ts';
+import type { Tiling } from '../../core/tiling/tiling-form.ts';
 
 type ByHand = Extract<TilingSpec['colours'], { by: 'hand' }>;
 

@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import { tilingFacts } from '../core/design/tiling/tiling-facts.ts';
-import { surdText, surdToNumber } from '../core/exact/surd.ts';
-import { BarChart } from '../kit/bar-chart.tsx';
-import { ShadeName } from '../kit/shade-name.tsx';
-import { valueIfAny } from '../wording/attempt.ts';
-import { percentText } from '../wording/measures.ts';
-import { shadesKeepSentence } from '../wording/tiling-words.ts';
-import { Measure } from './panel.tsx';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { tilingFacts } from '../../core/design/tiling/tiling-facts.ts';
+import { surdText, surdToNumber } from '../../core/exact/surd.ts';
+import { BarChart } from '../../kit/bar-chart.tsx';
+import { Measure } from '../../kit/panel.tsx';
+import { ShadeName } from '../../kit/shade-name.tsx';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { percentText } from '../../wording/measures.ts';
+import { shadesKeepSentence } from '../../wording/tiling-words.ts';
 
 /** Most faces of a repeat whose facts are counted beside the cloth. */
 const MOST = 20_000;

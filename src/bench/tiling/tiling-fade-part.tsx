@@ -1,13 +1,13 @@
 import { Plus } from 'lucide-react';
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import type { FadeSpec } from '../core/design/tiling/tiling-schema.ts';
-import { CheckField } from '../kit/check-field.tsx';
-import { Choice } from '../kit/choice.tsx';
-import { type Options, SelectField } from '../kit/select-field.tsx';
-import { FoldOut } from './fold-out.tsx';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import type { FadeSpec } from '../../core/design/tiling/tiling-schema.ts';
+import { CheckField } from '../../kit/check-field.tsx';
+import { Choice } from '../../kit/choice.tsx';
+import { FoldOut } from '../../kit/fold-out.tsx';
+import { RemoveButton } from '../../kit/remove-button.tsx';
+import { type Options, SelectField } from '../../kit/select-field.tsx';
+import { ShadeSelect } from '../../kit/shade-select.tsx';
 import { putTiling } from './put-tiling.ts';
-import { RemoveButton } from './remove-button.tsx';
-import { ShadeSelect } from './shade-select.tsx';
 
 /** Faces that fade from shade to shade. */
 export function FadePart({ design, faceOptions }: { design: TilingDesign; faceOptions: Options }) {

@@ -1,4 +1,4 @@
-import { formOf } from '../core/design/tiling/compile-tiling.ts';
+import { formOf } from '../../core/design/tiling/compile-tiling.ts';
 import {
   type FormSpec,
   parseHalf,
@@ -7,14 +7,14 @@ import {
   parsePart,
   parseProportion,
   parseSmall,
-} from '../core/design/tiling/tiling-schema.ts';
-import { ARCHIMEDEAN, type Archimedean } from '../core/tiling/forms/archimedean.ts';
-import { TWO_KINDS, type TwoKinds } from '../core/tiling/forms/two-kinds.ts';
-import { buildTiling } from '../core/tiling/tiling-form.ts';
-import { Choice } from '../kit/choice.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { SelectField } from '../kit/select-field.tsx';
-import { useCloth } from './cloth-store.ts';
+} from '../../core/design/tiling/tiling-schema.ts';
+import { ARCHIMEDEAN, type Archimedean } from '../../core/tiling/forms/archimedean.ts';
+import { TWO_KINDS, type TwoKinds } from '../../core/tiling/forms/two-kinds.ts';
+import { buildTiling } from '../../core/tiling/tiling-form.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { SelectField } from '../../kit/select-field.tsx';
+import { useCloth } from '../cloth/cloth-store.ts';
 import { few as fewOf, putTiling } from './put-tiling.ts';
 
 /** Forms as they are usual, by the words that offer them. */

@@ -1,11 +1,11 @@
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
-import { CheckField } from '../kit/check-field.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { inMillimetres } from '../wording/tiling-words.ts';
-import { FoldOut } from './fold-out.tsx';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
+import { CheckField } from '../../kit/check-field.tsx';
+import { FoldOut } from '../../kit/fold-out.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { ShadeSelect } from '../../kit/shade-select.tsx';
+import { inMillimetres } from '../../wording/tiling-words.ts';
 import { putTiling } from './put-tiling.ts';
-import { ShadeSelect } from './shade-select.tsx';
 
 /** Gaps between faces, by an exact distance. */
 export function GapsPart({ design }: { design: TilingDesign }) {

@@ -1,13 +1,13 @@
 import { useEffect, useMemo } from 'react';
-import { isTiling, type TilingDesign } from '../core/design/design-schema.ts';
-import type { Place } from '../core/tiling/taken-in.ts';
-import { followPointer } from '../kit/follow-pointer.ts';
-import { valueIfAny } from '../wording/attempt.ts';
-import { dispatch, useBenchState, useDesign } from './bench-store.ts';
-import { layGeometry } from './cloth-camera.ts';
-import { useCloth } from './cloth-store.ts';
+import { isTiling, type TilingDesign } from '../../core/design/design-schema.ts';
+import type { Place } from '../../core/tiling/taken-in.ts';
+import { followPointer } from '../../kit/follow-pointer.ts';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { layGeometry } from '../cloth/cloth-camera.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { panCloth } from '../cloth/pan-cloth.ts';
+import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 import { type FamilyHandle, familyHandles } from './family-handles.ts';
-import { panCloth } from './pan-cloth.ts';
 import { putTiling } from './put-tiling.ts';
 import { type LaidPlaces, laidPlaces, placeAt, type TilingPlace } from './tiling-places.ts';
 

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import { tilingOf } from '../core/design/tiling/compile-tiling.ts';
-import { sideKinds } from '../core/tiling/face-lines.ts';
-import { foldTiling } from '../core/tiling/torus.ts';
-import { valueIfAny } from '../wording/attempt.ts';
-import { polygonText } from '../wording/tiling-words.ts';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { tilingOf } from '../../core/design/tiling/compile-tiling.ts';
+import { sideKinds } from '../../core/tiling/face-lines.ts';
+import { foldTiling } from '../../core/tiling/torus.ts';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { polygonText } from '../../wording/tiling-words.ts';
 import { FadePart } from './tiling-fade-part.tsx';
 import { GapsPart } from './tiling-gaps-part.tsx';
 import { LinesPart } from './tiling-lines-part.tsx';

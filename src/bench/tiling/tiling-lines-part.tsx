@@ -1,16 +1,16 @@
 import { Plus } from 'lucide-react';
-import type { Shade } from '../core/colour/shade.ts';
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import { type LinesSpec, MAX_LINES, parseNarrow } from '../core/design/tiling/tiling-schema.ts';
-import { CheckField } from '../kit/check-field.tsx';
-import { Choice } from '../kit/choice.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { type Options, SelectField } from '../kit/select-field.tsx';
-import { inMillimetres, LINE_NAMES, sideKindText } from '../wording/tiling-words.ts';
-import { FoldOut } from './fold-out.tsx';
+import type { Shade } from '../../core/colour/shade.ts';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { type LinesSpec, MAX_LINES, parseNarrow } from '../../core/design/tiling/tiling-schema.ts';
+import { CheckField } from '../../kit/check-field.tsx';
+import { Choice } from '../../kit/choice.tsx';
+import { FoldOut } from '../../kit/fold-out.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { RemoveButton } from '../../kit/remove-button.tsx';
+import { type Options, SelectField } from '../../kit/select-field.tsx';
+import { ShadeSelect } from '../../kit/shade-select.tsx';
+import { inMillimetres, LINE_NAMES, sideKindText } from '../../wording/tiling-words.ts';
 import { few, keptBy, putTiling } from './put-tiling.ts';
-import { RemoveButton } from './remove-button.tsx';
-import { ShadeSelect } from './shade-select.tsx';
 import { usualLines } from './tiling-edits.ts';
 
 /** Lines along sides and across faces. */

@@ -1,14 +1,14 @@
 import { useMemo } from 'react';
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import { MAX_LINES } from '../core/design/tiling/tiling-schema.ts';
-import { areaOfPlaces, type Place } from '../core/tiling/taken-in.ts';
-import type { LaidFace } from '../core/tiling/upright-partition.ts';
-import { valueIfAny } from '../wording/attempt.ts';
-import { polygonText, sideKindText } from '../wording/tiling-words.ts';
-import { useCloth } from './cloth-store.ts';
-import { Measure } from './panel.tsx';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { MAX_LINES } from '../../core/design/tiling/tiling-schema.ts';
+import { areaOfPlaces, type Place } from '../../core/tiling/taken-in.ts';
+import type { LaidFace } from '../../core/tiling/upright-partition.ts';
+import { Measure } from '../../kit/panel.tsx';
+import { ShadeSelect } from '../../kit/shade-select.tsx';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { polygonText, sideKindText } from '../../wording/tiling-words.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
 import { putTiling } from './put-tiling.ts';
-import { ShadeSelect } from './shade-select.tsx';
 import { usualLines, withFaceShade } from './tiling-edits.ts';
 import { laidPlaces, sidesRound } from './tiling-places.ts';
 

@@ -1,8 +1,8 @@
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import { layTiling, sideOf } from '../core/design/tiling/compile-tiling.ts';
-import { surdToNumber } from '../core/exact/surd.ts';
-import type { Place } from '../core/tiling/taken-in.ts';
-import type { LaidFace } from '../core/tiling/upright-partition.ts';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { layTiling, sideOf } from '../../core/design/tiling/compile-tiling.ts';
+import { surdToNumber } from '../../core/exact/surd.ts';
+import type { Place } from '../../core/tiling/taken-in.ts';
+import type { LaidFace } from '../../core/tiling/upright-partition.ts';
 
 /** A tiling as it lies on the cloth, in millimetres from the lower left corner of one repeat. */
 export interface LaidPlaces {

@@ -1,16 +1,16 @@
 import { useMemo } from 'react';
-import type { TilingDesign } from '../core/design/design-schema.ts';
-import { uprightTurns } from '../core/design/tiling/compile-tiling.ts';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { uprightTurns } from '../../core/design/tiling/compile-tiling.ts';
 import {
   parseDiagonal,
   parsePart,
   parseProportion,
   type TilingSpec,
-} from '../core/design/tiling/tiling-schema.ts';
-import { NumberField } from '../kit/number-field.tsx';
-import { SelectField } from '../kit/select-field.tsx';
-import { valueIfAny } from '../wording/attempt.ts';
-import { inMillimetres } from '../wording/tiling-words.ts';
+} from '../../core/design/tiling/tiling-schema.ts';
+import { NumberField } from '../../kit/number-field.tsx';
+import { SelectField } from '../../kit/select-field.tsx';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { inMillimetres } from '../../wording/tiling-words.ts';
 import { few, keptBy, putTiling } from './put-tiling.ts';
 
 const MEASURED: Readonly<Record<TilingSpec['measured'], string>> = {

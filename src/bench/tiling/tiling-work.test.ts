@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { compile } from '../core/design/compile-design.ts';
-import { newTiling, type TilingOrder } from '../core/design/new-design.ts';
-import { formOf } from '../core/design/tiling/compile-tiling.ts';
-import type { FormSpec } from '../core/design/tiling/tiling-schema.ts';
-import { surdToNumber } from '../core/exact/surd.ts';
-import { facesOf } from '../core/repeat/repeat-unit.ts';
-import { buildTiling } from '../core/tiling/tiling-form.ts';
+import { compile } from '../../core/design/compile-design.ts';
+import { newTiling, type TilingOrder } from '../../core/design/new-design.ts';
+import { formOf } from '../../core/design/tiling/compile-tiling.ts';
+import type { FormSpec } from '../../core/design/tiling/tiling-schema.ts';
+import { surdToNumber } from '../../core/exact/surd.ts';
+import { facesOf } from '../../core/repeat/repeat-unit.ts';
+import { buildTiling } from '../../core/tiling/tiling-form.ts';
 import { familyHandles } from './family-handles.ts';
 import { blockByHand, resizedBlock, withFaceShade } from './tiling-edits.ts';
 import { laidPlaces, placeAt, sidesRound } from './tiling-places.ts';

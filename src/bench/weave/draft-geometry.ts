@@ -1,5 +1,5 @@
-import { draftFromLifts, draftSize } from '../core/thread/weaves/draft.ts';
-import { type Draft, MAX_SHAFTS, MAX_TREADLES } from '../core/thread/weaves/weave-spec.ts';
+import { draftFromLifts, draftSize } from '../../core/thread/weaves/draft.ts';
+import { type Draft, MAX_SHAFTS, MAX_TREADLES } from '../../core/thread/weaves/weave-spec.ts';
 
 /** The parts of a draft: threading above, tie-up beside it; to the right of the drawdown the treadling, or the lift plan. */
 export type DraftPart = 'threading' | 'tieup' | 'treadling' | 'lifts' | 'drawdown';

@@ -1,20 +1,20 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { threadsOfPlaid } from '../core/design/plaid/compile-plaid.ts';
-import { marksOf } from '../core/thread/mark-cells.ts';
-import type { Interlacing } from '../core/thread/weave.ts';
-import { buildWeave } from '../core/thread/weaves/build-weave.ts';
-import { weaveDraft } from '../core/thread/weaves/weave-draft.ts';
-import { type Draft, MAX_TREADLES } from '../core/thread/weaves/weave-spec.ts';
-import { CheckField } from '../kit/check-field.tsx';
-import { ClothSwatch } from '../kit/cloth-swatch.tsx';
-import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
-import { attempt } from '../wording/attempt.ts';
-import { dispatch } from './bench-store.ts';
-import { useCloth } from './cloth-store.ts';
+import { threadsOfPlaid } from '../../core/design/plaid/compile-plaid.ts';
+import { marksOf } from '../../core/thread/mark-cells.ts';
+import type { Interlacing } from '../../core/thread/weave.ts';
+import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
+import { weaveDraft } from '../../core/thread/weaves/weave-draft.ts';
+import { type Draft, MAX_TREADLES } from '../../core/thread/weaves/weave-spec.ts';
+import { CheckField } from '../../kit/check-field.tsx';
+import { ClothSwatch } from '../../kit/cloth-swatch.tsx';
+import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
+import { attempt } from '../../wording/attempt.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { dispatch } from '../state/bench-store.ts';
+import { usePlaid } from '../state/use-construction.ts';
 import { cellAtPlace, type DraftLayout, layoutOf } from './draft-geometry.ts';
 import { reachOf, startWork, workCell } from './draft-work.ts';
 import { cellThatFits, type DraftScene, draftExtent, drawDraft, NAMES, STRIP } from './draw-draft.ts';
-import { usePlaid } from './use-construction.ts';
 
 /** CSS pixels of a cell. */
 const CELL = { least: 5, most: 22 } as const;

@@ -1,12 +1,12 @@
 import { toast } from 'sonner';
-import type { Interlacing } from '../core/thread/weave.ts';
-import { buildWeave } from '../core/thread/weaves/build-weave.ts';
-import { drawnWeave, weaveDraft } from '../core/thread/weaves/weave-draft.ts';
-import type { Draft, WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
-import { followPointer } from '../kit/follow-pointer.ts';
-import { attempt, valueIfAny } from '../wording/attempt.ts';
-import { benchState, dispatch } from './bench-store.ts';
-import { setWeave } from './design-edits.ts';
+import type { Interlacing } from '../../core/thread/weave.ts';
+import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
+import { drawnWeave, weaveDraft } from '../../core/thread/weaves/weave-draft.ts';
+import type { Draft, WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
+import { followPointer } from '../../kit/follow-pointer.ts';
+import { attempt, valueIfAny } from '../../wording/attempt.ts';
+import { benchState, dispatch } from '../state/bench-store.ts';
+import { setWeave } from '../state/design-edits.ts';
 import { type DraftCell, editDraft, isFilled } from './draft-geometry.ts';
 
 /** How far one press reaches in the drawdown. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { drawdown } from '../core/thread/weaves/draft.ts';
-import type { Draft } from '../core/thread/weaves/weave-spec.ts';
+import { drawdown } from '../../core/thread/weaves/draft.ts';
+import type { Draft } from '../../core/thread/weaves/weave-spec.ts';
 import { cellAtPlace, editDraft, isFilled, layoutOf } from './draft-geometry.ts';
 
 const DRAFT: Draft = { threading: [1, 2, 3, 1], tieup: [[1], [2, 3]], treadling: [1, 2, 1] };

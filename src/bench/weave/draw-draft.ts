@@ -1,6 +1,6 @@
-import type { Shade } from '../core/colour/shade.ts';
-import type { Interlacing } from '../core/thread/weave.ts';
-import type { Draft } from '../core/thread/weaves/weave-spec.ts';
+import type { Shade } from '../../core/colour/shade.ts';
+import type { Interlacing } from '../../core/thread/weave.ts';
+import type { Draft } from '../../core/thread/weaves/weave-spec.ts';
 import { type DraftLayout, GAP } from './draft-geometry.ts';
 
 /** CSS pixels above the parts and below them, where their names stand. */

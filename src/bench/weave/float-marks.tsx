@@ -1,15 +1,15 @@
 import { useMemo } from 'react';
 import { toast } from 'sonner';
-import { CoreError } from '../core/error.ts';
-import { bindFloats } from '../core/thread/weaves/bind-floats.ts';
-import { buildWeave } from '../core/thread/weaves/build-weave.ts';
-import { floatCounts } from '../core/thread/weaves/float-counts.ts';
-import { NumberField } from '../kit/number-field.tsx';
-import { plural } from '../wording/measures.ts';
-import { useCloth } from './cloth-store.ts';
+import { CoreError } from '../../core/error.ts';
+import { bindFloats } from '../../core/thread/weaves/bind-floats.ts';
+import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
+import { floatCounts } from '../../core/thread/weaves/float-counts.ts';
+import { NumberField } from '../../kit/number-field.tsx';
+import { plural } from '../../wording/measures.ts';
+import { whole } from '../bands/rework-wish.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { usePlaid } from '../state/use-construction.ts';
 import { putStructure } from './draft-work.ts';
-import { whole } from './rework-wish.ts';
-import { usePlaid } from './use-construction.ts';
 
 /** Marks floats that are too long, on cloth and draft, and offers to bind them. */
 export function FloatMarks() {

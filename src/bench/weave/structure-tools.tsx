@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { toast } from 'sonner';
-import { CoreError } from '../core/error.ts';
-import type { Interlacing } from '../core/thread/weave.ts';
-import { buildWeave } from '../core/thread/weaves/build-weave.ts';
-import { draftSize } from '../core/thread/weaves/draft.ts';
+import { CoreError } from '../../core/error.ts';
+import type { Interlacing } from '../../core/thread/weave.ts';
+import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
+import { draftSize } from '../../core/thread/weaves/draft.ts';
 import {
   editMatrix,
   MATRIX_EDITS,
@@ -11,19 +11,19 @@ import {
   matrixRows,
   parseMatrix,
   resizeMatrix,
-} from '../core/thread/weaves/matrix.ts';
-import { THREADINGS, type Threading, threadingOf } from '../core/thread/weaves/threadings.ts';
-import { weaveDraft } from '../core/thread/weaves/weave-draft.ts';
-import { MAX_MATRIX } from '../core/thread/weaves/weave-spec.ts';
-import { LiveTextField } from '../kit/live-text-field.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { SelectField } from '../kit/select-field.tsx';
-import { attempt } from '../wording/attempt.ts';
-import { dispatch } from './bench-store.ts';
+} from '../../core/thread/weaves/matrix.ts';
+import { THREADINGS, type Threading, threadingOf } from '../../core/thread/weaves/threadings.ts';
+import { weaveDraft } from '../../core/thread/weaves/weave-draft.ts';
+import { MAX_MATRIX } from '../../core/thread/weaves/weave-spec.ts';
+import { LiveTextField } from '../../kit/live-text-field.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { SelectField } from '../../kit/select-field.tsx';
+import { attempt } from '../../wording/attempt.ts';
+import { whole } from '../bands/rework-wish.ts';
+import { dispatch } from '../state/bench-store.ts';
+import { usePlaid } from '../state/use-construction.ts';
 import { putDraft, putStructure } from './draft-work.ts';
 import { FloatMarks } from './float-marks.tsx';
-import { whole } from './rework-wish.ts';
-import { usePlaid } from './use-construction.ts';
 
 /** Most cells of a structure that is shown as text. */
 const MOST_ROWS = 10_000;

@@ -1,16 +1,16 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
-import { buildWeave } from '../core/thread/weaves/build-weave.ts';
-import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
-import { formatWeave, parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
-import { CheckField } from '../kit/check-field.tsx';
-import { attempt } from '../wording/attempt.ts';
-import { lateSentence } from '../wording/verdict.ts';
-import { dispatch } from './bench-store.ts';
-import { useCloth } from './cloth-store.ts';
-import { setWeave } from './design-edits.ts';
+import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
+import type { WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
+import { formatWeave, parseWeave, weaveName } from '../../core/thread/weaves/weave-text.ts';
+import { CheckField } from '../../kit/check-field.tsx';
+import { attempt } from '../../wording/attempt.ts';
+import { lateSentence } from '../../wording/verdict.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
+import { useThreadFacts } from '../plaid/use-thread-facts.ts';
+import { dispatch } from '../state/bench-store.ts';
+import { setWeave } from '../state/design-edits.ts';
+import { usePlaid } from '../state/use-construction.ts';
 import { StructureTools } from './structure-tools.tsx';
-import { usePlaid } from './use-construction.ts';
-import { useThreadFacts } from './use-thread-facts.ts';
 import { WeaveRuleFields } from './weave-rule.tsx';
 
 /** Interlacings at hand; any other a/b can be typed. */

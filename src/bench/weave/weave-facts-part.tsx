@@ -1,14 +1,14 @@
 import { useMemo } from 'react';
-import type { PlaidDesign } from '../core/design/design-schema.ts';
-import { type WeaveFacts, weaveFacts } from '../core/design/weave-facts.ts';
-import { toDecimal, toText } from '../core/exact/rational.ts';
-import { BarChart } from '../kit/bar-chart.tsx';
-import { CheckField } from '../kit/check-field.tsx';
-import { plural } from '../wording/measures.ts';
-import { hangsText } from '../wording/weave-words.ts';
-import { useCloth } from './cloth-store.ts';
+import type { PlaidDesign } from '../../core/design/design-schema.ts';
+import { type WeaveFacts, weaveFacts } from '../../core/design/weave-facts.ts';
+import { toDecimal, toText } from '../../core/exact/rational.ts';
+import { BarChart } from '../../kit/bar-chart.tsx';
+import { CheckField } from '../../kit/check-field.tsx';
+import { Measure } from '../../kit/panel.tsx';
+import { plural } from '../../wording/measures.ts';
+import { hangsText } from '../../wording/weave-words.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
 import { FloatMarks } from './float-marks.tsx';
-import { Measure } from './panel.tsx';
 
 /** What the structure is like as cloth: floats, soundness, what a loom needs. */
 export function WeaveFactsPart({ design }: { design: PlaidDesign }) {

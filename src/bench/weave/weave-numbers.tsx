@@ -1,14 +1,14 @@
-import { HANDS, type Hand } from '../core/thread/weave.ts';
-import { satinSteps } from '../core/thread/weaves/satin-steps.ts';
-import { checkedWeave, onEnds, parseLine } from '../core/thread/weaves/weave-rules.ts';
-import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
-import { CheckField } from '../kit/check-field.tsx';
-import { Choice } from '../kit/choice.tsx';
-import { NumberField } from '../kit/number-field.tsx';
-import { SelectField } from '../kit/select-field.tsx';
-import { dispatch } from './bench-store.ts';
-import { setWeave } from './design-edits.ts';
-import { whole } from './rework-wish.ts';
+import { HANDS, type Hand } from '../../core/thread/weave.ts';
+import { satinSteps } from '../../core/thread/weaves/satin-steps.ts';
+import { checkedWeave, onEnds, parseLine } from '../../core/thread/weaves/weave-rules.ts';
+import type { WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
+import { CheckField } from '../../kit/check-field.tsx';
+import { Choice } from '../../kit/choice.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { SelectField } from '../../kit/select-field.tsx';
+import { whole } from '../bands/rework-wish.ts';
+import { dispatch } from '../state/bench-store.ts';
+import { setWeave } from '../state/design-edits.ts';
 
 /** Puts a weave into the design. */
 export function putWeave(weave: WeaveSpec, tag?: string): void {

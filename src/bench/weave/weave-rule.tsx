@@ -1,6 +1,6 @@
-import { ruleOf, USUAL_WEAVES, WEAVE_RULES, type WeaveRule } from '../core/thread/weaves/weave-rules.ts';
-import { SelectField } from '../kit/select-field.tsx';
-import { usePlaid } from './use-construction.ts';
+import { ruleOf, USUAL_WEAVES, WEAVE_RULES, type WeaveRule } from '../../core/thread/weaves/weave-rules.ts';
+import { SelectField } from '../../kit/select-field.tsx';
+import { usePlaid } from '../state/use-construction.ts';
 import { putWeave, WeaveNumbers } from './weave-numbers.tsx';
 
 const NAMES: Readonly<Record<WeaveRule, string>> = {
