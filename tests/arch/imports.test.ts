@@ -28,6 +28,31 @@ const OUTSIDE: Readonly<Record<string, readonly string[]>> = {
   pages: ['core', 'contracts', 'wording', 'kit', 'server', 'bench', 'shelf'],
 };
 
+/** What a construction's room may look into; it never sees another construction's. */
+const FOR_CONSTRUCTIONS = ['state', 'cloth', 'rails', 'bands'] as const;
+
+/** The rooms of the bench, and into which others each may look. */
+const ROOMS: Readonly<Record<string, readonly string[]>> = {
+  state: [],
+  cloth: ['state'],
+  rails: ['state', 'cloth'],
+  picture: ['state', 'cloth'],
+  bands: ['state', 'cloth', 'rails', 'picture'],
+  plaid: [...FOR_CONSTRUCTIONS, 'weave'],
+  weave: FOR_CONSTRUCTIONS,
+  stripe: FOR_CONSTRUCTIONS,
+  tiling: FOR_CONSTRUCTIONS,
+  build: ['state', 'cloth', 'plaid', 'weave', 'stripe', 'tiling'],
+  colours: ['state', 'cloth', 'picture'],
+  lay: ['state', 'cloth'],
+  check: ['state', 'bands', 'build'],
+  send: ['state', 'cloth'],
+  frame: ['state', 'cloth', 'rails', 'bands', 'build', 'colours', 'lay', 'check', 'send'],
+};
+
+/** Most files beside each other in one folder. */
+const MOST_FILES = 40;
+
 interface Import {
   readonly file: string;
   readonly target: string;
@@ -71,6 +96,25 @@ describe('imports', () => {
       return top !== 'core' && top !== toTop && !OUTSIDE[top!]?.includes(toTop!);
     });
     expect(wrong).toEqual([]);
+  });
+
+  it('go only into the rooms of the bench that a room may look into', () => {
+    const wrong = IMPORTS.filter(({ file, target }) => {
+      const [[top, room], [toTop, toRoom]] = [file.split('/'), target.split('/')];
+      if (top !== 'bench' || toTop !== 'bench' || room === toRoom) return false;
+      return !ROOMS[room!]?.includes(toRoom!);
+    });
+    expect(wrong).toEqual([]);
+    const rooms = new Set(
+      FILES.filter((file) => file.startsWith('bench/')).map((file) => file.split('/')[1]!),
+    );
+    expect([...rooms].sort()).toEqual(Object.keys(ROOMS).sort());
+  });
+
+  it('come from folders that can be taken in at a glance', () => {
+    const counts = new Map<string, number>();
+    for (const file of FILES) counts.set(dirname(file), (counts.get(dirname(file)) ?? 0) + 1);
+    expect([...counts].filter(([, count]) => count > MOST_FILES)).toEqual([]);
   });
 
   it('never bring Node or React into the core', () => {

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { type Design, isStripe, type StripeDesign } from '../../core/design/design-schema.ts';
+import { steppedSequence } from '../../core/design/stripe/stepped-bands.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
 import { formatThreadCount } from '../../core/formats/thread-count.ts';
 import { typedThreads } from '../../core/thread/band.ts';
@@ -8,7 +9,6 @@ import { Choice } from '../../kit/choice.tsx';
 import { Dialog } from '../../kit/dialog.tsx';
 import { type Attempt, attempt } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
-import { steppedSequence } from '../rails/stripe-rail.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 import { type Direction, sequenceOf, setSequence } from '../state/design-edits.ts';
 import { ReworkFields } from './rework-fields.tsx';

@@ -1,9 +1,9 @@
 import { type Design, isStripe } from '../../core/design/design-schema.ts';
 import { bandScale, pitchOf } from '../../core/design/lay.ts';
-import { CoreError } from '../../core/error.ts';
+import { steppedSequence } from '../../core/design/stripe/stepped-bands.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
-import { divide, isWhole, multiply, type Rational, toDecimal, toText } from '../../core/exact/rational.ts';
-import { MAX_COUNT, typedThreads } from '../../core/thread/band.ts';
+import { divide, multiply, type Rational, toDecimal } from '../../core/exact/rational.ts';
+import { typedThreads } from '../../core/thread/band.ts';
 import type { Bands } from '../../core/thread/edit-bands.ts';
 import { layLine } from '../../core/thread/overcheck.ts';
 import {
@@ -20,7 +20,7 @@ import { graduatedRun } from '../../core/thread/runs.ts';
 import { threadCount } from '../../core/thread/sequence.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';
 import { parseLength } from '../../core/units/length.ts';
-import { steppedSequence } from '../rails/stripe-rail.ts';
+import { whole } from '../../kit/whole.ts';
 import { type Direction, sequenceOf } from '../state/design-edits.ts';
 
 /** What can be done to a whole sequence. */
@@ -144,16 +144,4 @@ function leftText(left: Rational): string {
   return left.n > 0n
     ? `leave ${toDecimal(left, 3)} over`
     : `are ${toDecimal({ ...left, n: -left.n }, 3)} too many`;
-}
-
-/**
- * A whole number, not below `least`, from arithmetic such as 2*6.
- * @throws CoreError "number/not-whole" {text, least, most}, or as `parseExact`
- */
-export function whole(text: string, least: number): number {
-  const value = parseExact(text);
-  if (!isWhole(value) || value.n < BigInt(least) || value.n > BigInt(MAX_COUNT)) {
-    throw new CoreError('number/not-whole', { text: toText(value), least, most: MAX_COUNT });
-  }
-  return Number(value.n);
 }

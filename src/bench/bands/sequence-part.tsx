@@ -7,7 +7,6 @@ import { Choice } from '../../kit/choice.tsx';
 import { plural } from '../../wording/measures.ts';
 import { lateSentence } from '../../wording/verdict.ts';
 import { PictureDialog } from '../picture/picture-dialog.tsx';
-import { useThreadFacts } from '../plaid/use-thread-facts.ts';
 import { wordsOf } from '../rails/rail-words.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 import { type Direction, editBands, sequenceOf, setMirror, setSequence } from '../state/design-edits.ts';
@@ -15,6 +14,7 @@ import { BandList } from './band-list.tsx';
 import { BandWidthsField } from './band-widths-field.tsx';
 import { ReworkDialog } from './rework-dialog.tsx';
 import { ThreadCountField } from './thread-count-field.tsx';
+import { useThreadFacts } from './use-thread-facts.ts';
 
 const MIRRORS = [
   { value: 'none', text: 'No' },

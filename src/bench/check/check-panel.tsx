@@ -1,10 +1,11 @@
 import { Check, Minus, X } from 'lucide-react';
-import { type Design, isPlaid, isStripe, isTiling, isWoven } from '../../core/design/design-schema.ts';
+import { type Design, isPlaid } from '../../core/design/design-schema.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { isRational } from '../../core/exact/surd.ts';
 import type { RepeatReport } from '../../core/repeat/check-repeat.ts';
 import type { PixelFit } from '../../core/repeat/pixel-fit.ts';
 import { Measure, Panel } from '../../kit/panel.tsx';
+import { ResolutionField } from '../../kit/resolution-field.tsx';
 import { VerdictMark } from '../../kit/verdict-mark.tsx';
 import { exactSideText, perMetreText, ppmText, sizeText } from '../../wording/measures.ts';
 import {
@@ -16,16 +17,11 @@ import {
   perThreadText,
   verdictSentence,
 } from '../../wording/verdict.ts';
-import { useThreadFacts } from '../plaid/use-thread-facts.ts';
-import { YarnPart } from '../plaid/yarn-part.tsx';
+import { useThreadFacts } from '../bands/use-thread-facts.ts';
+import { ConstructionChecks, viewFor } from '../build/views.tsx';
 import { problemOf, unmadeOf } from '../state/bench-state.ts';
-import { useBenchState, useDesign } from '../state/bench-store.ts';
-import { StripeBalancePart } from '../stripe/stripe-balance-part.tsx';
-import { RatioFitsPart } from '../tiling/ratio-fits-part.tsx';
-import { TilingFactsPart } from '../tiling/tiling-facts-part.tsx';
-import { WeaveFactsPart } from '../weave/weave-facts-part.tsx';
-import { BalancePart } from './balance-part.tsx';
-import { ResolutionField, setResolution } from './resolution-field.tsx';
+import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { setResolution } from '../state/design-edits.ts';
 
 /** The proof: what the repeat is, why it closes, and what rounding to pixels costs. */
 export function CheckPanel() {
@@ -40,11 +36,7 @@ export function CheckPanel() {
       ) : (
         problem === undefined && <p className="text-ash">Checking…</p>
       )}
-      {isWoven(design) && problem === undefined && <WeaveFactsPart design={design} />}
-      {isWoven(design) && <YarnPart design={design} />}
-      {isPlaid(design) && <BalancePart design={design} />}
-      {isStripe(design) && <StripeBalancePart design={design} />}
-      {isTiling(design) && <TilingFactsPart design={design} />}
+      <ConstructionChecks made={problem === undefined} />
     </Panel>
   );
 }
@@ -55,6 +47,7 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
   const { unit } = design.lay;
   const leaks = leaksSentence(report);
   const [nearest, ...others] = pixels.fits;
+  const { RatioFits } = viewFor(design);
   return (
     <>
       <div className={`rounded-card px-4 py-3 ${GROUND[report.verdict]}`}>
@@ -78,7 +71,11 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
         <Reason holds={painted?.differingBytes === 0}>{paintedSentence(report)}</Reason>
         {leaks !== undefined && <Reason holds={painted?.leakingPixels === 0}>{leaks}</Reason>}
       </ul>
-      <ResolutionField label="At a resolution of, pixels per inch" />
+      <ResolutionField
+        label="At a resolution of, pixels per inch"
+        resolution={design.resolution}
+        onChange={(text) => dispatch({ kind: 'edit', edit: setResolution(text), tag: 'resolution' })}
+      />
       <dl className="m-0 flex flex-col gap-1.5">
         {repeat && isPlaid(design) && (
           <Measure name="Repeat">
@@ -116,7 +113,7 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
                 <button
                   type="button"
                   className="button button-plain text-woad"
-                  onClick={() => setResolution(toText(offer.dpi))}
+                  onClick={() => dispatch({ kind: 'edit', edit: setResolution(toText(offer.dpi)) })}
                 >
                   Use
                 </button>
@@ -127,10 +124,10 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
       )}
       {report.verdict === 'Fitted' &&
         nearest !== undefined &&
-        (isPlaid(design) || pixels.exact === null ? (
+        (pixels.exact === null || RatioFits === undefined ? (
           <Fits nearest={nearest} others={others} />
         ) : (
-          <RatioFitsPart exact={pixels.exact} now={nearest} />
+          <RatioFits exact={pixels.exact} now={nearest} />
         ))}
     </>
   );

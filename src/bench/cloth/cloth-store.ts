@@ -3,7 +3,6 @@ import type { Proof } from '../../core/colour/proof.ts';
 import { PLAIN_THREADS } from '../../core/paint/thread-light.ts';
 import { type ClothMarks, NO_MARKS } from '../../core/thread/mark-cells.ts';
 import { keep, readKept } from '../../kit/browser-store.ts';
-import type { TilingPlace } from '../tiling/tiling-places.ts';
 import type { Camera, RepeatSize, Size } from './cloth-camera.ts';
 
 export const CLOTH_LOOKS = ['auto', 'flat', 'threads', 'finished'] as const;
@@ -40,8 +39,6 @@ export interface ClothView {
   readonly light: number;
   /** Whether threads are as thick as their yarn, else they fill their space. */
   readonly yarnThick: boolean;
-  /** What of a tiling is chosen on the cloth. */
-  readonly place: TilingPlace | undefined;
   /** Whether a tiling that is grown shows its patch instead of the cloth. */
   readonly growing: boolean;
 }
@@ -64,7 +61,6 @@ export const useCloth = create<ClothView>(() => ({
   look: 'auto',
   light: PLAIN_THREADS.light,
   yarnThick: false,
-  place: undefined,
   growing: false,
 }));
 

@@ -7,8 +7,6 @@ import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
 import { problemOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
 import { sequenceOf } from '../state/design-edits.ts';
-import { AngleHandle } from '../stripe/angle-handle.tsx';
-import { TilingHand } from '../tiling/tiling-hand.tsx';
 import { settleCamera } from './cloth-actions.ts';
 import {
   type Camera,
@@ -31,8 +29,11 @@ import { useThreadLook } from './use-thread-look.ts';
 /** Turns of the wheel, in its pixels, that make one level. */
 const WHEEL_LEVEL = 50;
 
-/** The cloth: the painted repeat as an endless fill; the wheel zooms about the pointer, a drag pans. */
-export function Cloth() {
+/**
+ * The cloth: the painted repeat as an endless fill; the wheel zooms about the pointer, a drag pans.
+ * @param children  what is laid over it, to be taken hold of
+ */
+export function Cloth({ children }: { children?: React.ReactNode }) {
   const design = useDesign();
   const problem = useBenchState(problemOf);
   const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof, behind, marks } = useCloth();
@@ -127,8 +128,7 @@ export function Cloth() {
         className="-outline-offset-4 block h-full w-full cursor-grab active:cursor-grabbing"
         onPointerDown={(event) => panCloth(event)}
       />
-      <AngleHandle />
-      <TilingHand />
+      {children}
       {problem !== undefined && (
         <p
           role="alert"

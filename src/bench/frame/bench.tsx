@@ -2,10 +2,10 @@ import '../../workers/no-eval.ts';
 
 import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
-import { isTiling, isWoven } from '../../core/design/design-schema.ts';
 import { BrokenPage } from '../../kit/broken-part.tsx';
 import { Safely } from '../../kit/safely.tsx';
 import { BuildPanel } from '../build/build-panel.tsx';
+import { ConstructionHandles, viewFor } from '../build/views.tsx';
 import { CheckPanel } from '../check/check-panel.tsx';
 import { useRepeatCheck } from '../check/use-repeat-check.ts';
 import { Cloth } from '../cloth/cloth.tsx';
@@ -22,8 +22,6 @@ import { startAutosave } from '../state/autosave.ts';
 import type { OpenedDesign, Step } from '../state/bench-state.ts';
 import { openDesign, useBench, useBenchState, useDesign } from '../state/bench-store.ts';
 import { railsOf } from '../state/design-edits.ts';
-import { GrowthView } from '../tiling/growth-view.tsx';
-import { DraftView } from '../weave/draft-view.tsx';
 import { BrokenBench } from './broken-bench.tsx';
 import { Header } from './header.tsx';
 import { useBenchKeys } from './keys.ts';
@@ -77,12 +75,7 @@ function Workplace() {
   const step = useBenchState((state) => state.step);
   const colourways = useCloth((cloth) => cloth.sideBySide) && step === 'Colours';
   const design = useDesign();
-  const draft = useCloth((cloth) => cloth.draft) && step === 'Build' && isWoven(design);
-  const growing =
-    useCloth((cloth) => cloth.growing) &&
-    step === 'Build' &&
-    isTiling(design) &&
-    design.construction.form.kind === 'grown';
+  const Work = useCloth((cloth) => (step === 'Build' ? viewFor(design).workOf?.(design, cloth) : undefined));
   const Shown = PANELS[step];
   return (
     <main className="grid min-h-0 grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px]">
@@ -91,14 +84,12 @@ function Workplace() {
           <SendView />
         ) : colourways ? (
           <ColourwaysView />
-        ) : draft ? (
-          <DraftView />
-        ) : growing ? (
-          <GrowthView />
+        ) : Work !== undefined ? (
+          <Work />
         ) : (
           <ClothWithRails />
         )}
-        <MeasureLine looking={step !== 'Send' && !colourways && !draft && !growing} />
+        <MeasureLine looking={step !== 'Send' && !colourways && Work === undefined} />
       </div>
       <div className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
         <Shown />
@@ -108,13 +99,15 @@ function Workplace() {
 }
 
 function ClothWithRails() {
-  const railed = railsOf(useDesign());
+  const design = useDesign();
+  const step = useBenchState((state) => state.step);
+  const railed = railsOf(design);
   return (
     <div className="relative grid min-h-0 min-w-0 grid-cols-[36px_minmax(0,1fr)] grid-rows-[36px_minmax(0,1fr)]">
       <Corner />
       {railed.includes('warp') ? <Rail direction="warp" /> : <Ruler direction="warp" />}
       {railed.includes('weft') ? <Rail direction="weft" /> : <Ruler direction="weft" />}
-      <Cloth />
+      <Cloth>{step === 'Build' && <ConstructionHandles design={design} />}</Cloth>
       <Ticket />
     </div>
   );

@@ -1,14 +1,14 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { type Design, isStripe } from '../../core/design/design-schema.ts';
+import { stepOf } from '../../core/design/stripe/stepped-bands.ts';
 import { coarsen } from '../../core/picture/block-grid.ts';
 import { typedThreads } from '../../core/thread/band.ts';
 import { Choice } from '../../kit/choice.tsx';
 import { Dialog } from '../../kit/dialog.tsx';
 import { NumberField } from '../../kit/number-field.tsx';
+import { whole } from '../../kit/whole.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
-import { whole } from '../bands/rework-wish.ts';
-import { stepOf } from '../rails/stripe-rail.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { type Direction, railsOf, sequenceOf, setShades } from '../state/design-edits.ts';
 import { PictureChooser } from './picture-chooser.tsx';

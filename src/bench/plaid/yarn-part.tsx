@@ -20,8 +20,8 @@ import { downloadText } from '../../kit/download.ts';
 import { NumberField } from '../../kit/number-field.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';
+import { whole } from '../../kit/whole.ts';
 import { attempt } from '../../wording/attempt.ts';
-import { whole } from '../bands/rework-wish.ts';
 import { dispatch } from '../state/bench-store.ts';
 
 const BARS = ['Warp', 'Weft'];

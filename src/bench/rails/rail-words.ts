@@ -1,8 +1,8 @@
 import { type Design, isStripe } from '../../core/design/design-schema.ts';
+import { steppedSequence, widthOnRail } from '../../core/design/stripe/stepped-bands.ts';
 import { divide, ONE, round } from '../../core/exact/rational.ts';
 import type { Band } from '../../core/thread/band.ts';
 import { plural } from '../../wording/measures.ts';
-import { steppedSequence, widthOnRail } from './stripe-rail.ts';
 
 /** How the amounts of a rail are written: threads of a sequence, or the widths of a stripe. */
 export interface RailWords {

@@ -11,16 +11,17 @@ import { parseRepeats, parseSheet } from '../../core/formats/sheet.ts';
 import { Choice } from '../../kit/choice.tsx';
 import { NumberField } from '../../kit/number-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
+import { ResolutionField } from '../../kit/resolution-field.tsx';
 import { SelectField } from '../../kit/select-field.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
 import { lossSentence } from '../../wording/loss-words.ts';
 import { lengthText, rectangleText } from '../../wording/measures.ts';
 import { sheetSentence } from '../../wording/sheet-words.ts';
-import { ResolutionField } from '../check/resolution-field.tsx';
 import { saveNow } from '../state/autosave.ts';
 import { problemOf, unmadeOf } from '../state/bench-state.ts';
-import { benchState, useBenchState, useDesign } from '../state/bench-store.ts';
+import { benchState, dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { setResolution } from '../state/design-edits.ts';
 import { LoomDialog } from './loom-dialog.tsx';
 import {
   addressOf,
@@ -292,7 +293,11 @@ function PictureWish() {
         />
       )}
       {wish.file === 'png' && (wish.scale === 'dpi' || !isPlaid(design)) && (
-        <ResolutionField label="Resolution, pixels per inch" />
+        <ResolutionField
+          label="Resolution, pixels per inch"
+          resolution={design.resolution}
+          onChange={(text) => dispatch({ kind: 'edit', edit: setResolution(text), tag: 'resolution' })}
+        />
       )}
       {wish.file === 'png' && wish.scale === 'thread' && isPlaid(design) && <PerThread />}
     </>

@@ -15,12 +15,12 @@ import { structuredWeave } from '../../core/design/new-design.ts';
 import { turnOf, weftOf } from '../../core/design/plaid/compile-plaid.ts';
 import type { Crossed, Plaid, PrintChoice } from '../../core/design/plaid/plaid-schema.ts';
 import { shadesUsed, withShadeReplaced } from '../../core/design/shades-used.ts';
+import { steppedSequence, withStepped } from '../../core/design/stripe/stepped-bands.ts';
 import type { Stripe } from '../../core/design/stripe/stripe-schema.ts';
 import type { TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
 import type { Bands } from '../../core/thread/edit-bands.ts';
 import type { Mirror, Sequence } from '../../core/thread/sequence.ts';
 import type { WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
-import { steppedSequence, withStepped } from '../rails/stripe-rail.ts';
 
 /** What the bench does to a design: each takes it and gives it changed, or the same object when nothing is. */
 export type Edit = (design: Design) => Design;
@@ -98,6 +98,10 @@ export function setPrint(change: Partial<PrintChoice>): Edit {
 
 export function setWeave(weave: WeaveSpec): Edit {
   return (design) => withPlaid(design, { weave: structuredWeave(weave) });
+}
+
+export function setResolution(resolution: string): Edit {
+  return (design) => (design.resolution === resolution ? design : { ...design, resolution });
 }
 
 export function setLay(change: Partial<Lay>): Edit {

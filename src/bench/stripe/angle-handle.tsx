@@ -5,7 +5,7 @@ import { followPointer } from '../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { degreesText } from '../../wording/lines.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
-import { benchState, dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { benchState, dispatch } from '../state/bench-store.ts';
 import { setStripe } from '../state/design-edits.ts';
 
 /** Distance of the handle from the middle of the cloth, in CSS pixels. */
@@ -15,11 +15,9 @@ const REACH = 120;
 const DRAG_STEP = 0.5;
 
 /** A handle on the cloth that turns the lines of a stripe at an angle. */
-export function AngleHandle() {
-  const design = useDesign();
-  const step = useBenchState((state) => state.step);
+export function AngleHandle({ design }: { design: StripeDesign }) {
   const view = useCloth((cloth) => cloth.view);
-  if (step !== 'Build' || !isStripe(design) || !isSloping(design) || view.width === 0) return null;
+  if (!isSloping(design) || view.width === 0) return null;
   const degrees = slopeDegrees(design.construction.slope);
   const radians = (degrees * Math.PI) / 180;
   const middle = { x: view.width / 2, y: view.height / 2 };

@@ -1,5 +1,5 @@
 import type { TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
-import { whole } from '../bands/rework-wish.ts';
+import { whole } from '../../kit/whole.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { setTiling } from '../state/design-edits.ts';
 

@@ -4,8 +4,8 @@ import { type RatioFit, ratioFits } from '../../core/repeat/pixel-fit.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { DotChart } from '../../kit/dot-chart.tsx';
 import { millionthsText, perMetreText } from '../../wording/measures.ts';
-import { setResolution } from '../check/resolution-field.tsx';
-import { useDesign } from '../state/bench-store.ts';
+import { dispatch, useDesign } from '../state/bench-store.ts';
+import { setResolution } from '../state/design-edits.ts';
 
 interface RatioFitsPartProps {
   /** Size of the repeat in pixels, before it is rounded. */
@@ -41,7 +41,7 @@ export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
         yTitle="error, ppm"
         yUnit=" ppm"
         dots={dots}
-        onChoose={(index) => setResolution(dpi(fits[index]!))}
+        onChoose={(index) => dispatch({ kind: 'edit', edit: setResolution(dpi(fits[index]!)) })}
         height={132}
       />
       <table className="w-full border-collapse text-right text-[13px]">
@@ -70,7 +70,7 @@ export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
                   type="button"
                   className="button button-plain text-woad"
                   aria-label={`Use ${fit.width} × ${fit.height}`}
-                  onClick={() => setResolution(dpi(fit))}
+                  onClick={() => dispatch({ kind: 'edit', edit: setResolution(dpi(fit)) })}
                 >
                   Use
                 </button>

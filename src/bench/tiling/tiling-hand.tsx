@@ -1,15 +1,16 @@
 import { useEffect, useMemo } from 'react';
-import { isTiling, type TilingDesign } from '../../core/design/design-schema.ts';
+import type { TilingDesign } from '../../core/design/design-schema.ts';
 import type { Place } from '../../core/tiling/taken-in.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { layGeometry } from '../cloth/cloth-camera.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { panCloth } from '../cloth/pan-cloth.ts';
-import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { dispatch } from '../state/bench-store.ts';
 import { type FamilyHandle, familyHandles } from './family-handles.ts';
 import { putTiling } from './put-tiling.ts';
 import { type LaidPlaces, laidPlaces, placeAt, type TilingPlace } from './tiling-places.ts';
+import { useTilingPlace } from './tiling-store.ts';
 
 /** CSS pixels within which a corner or a side is meant and not the face. */
 const REACH = 7;
@@ -22,20 +23,14 @@ interface View {
 }
 
 /** What is pointed at on the cloth of a tiling, and the corners of a family that can be dragged. */
-export function TilingHand() {
-  const design = useDesign();
-  const step = useBenchState((state) => state.step);
-  return step === 'Build' && isTiling(design) ? <Hand design={design} /> : null;
-}
-
-function Hand({ design }: { design: TilingDesign }) {
+export function TilingHand({ design }: { design: TilingDesign }) {
   const places = useMemo(() => valueIfAny(() => laidPlaces(design)), [design]);
-  const chosen = useCloth((cloth) => cloth.place);
+  const chosen = useTilingPlace(({ place }) => place);
   const view = useView();
   const { form, dual } = design.construction;
   // Another tiling has other faces: what was chosen is not among them.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the tiling is what is waited for
-  useEffect(() => useCloth.setState({ place: undefined }), [form, dual]);
+  useEffect(() => useTilingPlace.setState({ place: undefined }), [form, dual]);
   if (places === undefined || view === undefined) return null;
   const handles = isPlain(design) ? familyHandles(design.construction.form) : [];
   return (
@@ -77,7 +72,7 @@ function startPick(event: React.PointerEvent<HTMLElement>, places: LaidPlaces, v
   const box = event.currentTarget.getBoundingClientRect();
   const point = { x: event.clientX - box.left, y: event.clientY - box.top };
   panCloth(event, () =>
-    useCloth.setState({ place: placeAt(places, view.toCloth(point), REACH / view.perMillimetre) }),
+    useTilingPlace.setState({ place: placeAt(places, view.toCloth(point), REACH / view.perMillimetre) }),
   );
 }
 

@@ -7,14 +7,14 @@ import { Measure } from '../../kit/panel.tsx';
 import { ShadeSelect } from '../../kit/shade-select.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { polygonText, sideKindText } from '../../wording/tiling-words.ts';
-import { useCloth } from '../cloth/cloth-store.ts';
 import { putTiling } from './put-tiling.ts';
 import { usualLines, withFaceShade } from './tiling-edits.ts';
 import { laidPlaces, sidesRound } from './tiling-places.ts';
+import { useTilingPlace } from './tiling-store.ts';
 
 /** The numbers of what is chosen on the cloth: a face, a side or a corner. */
 export function TilingPart({ design }: { design: TilingDesign }) {
-  const place = useCloth((cloth) => cloth.place);
+  const place = useTilingPlace(({ place }) => place);
   const places = useMemo(
     () => (place === undefined ? undefined : valueIfAny(() => laidPlaces(design))),
     [place, design],

@@ -5,8 +5,8 @@ import { formatWeave, parseWeave, weaveName } from '../../core/thread/weaves/wea
 import { CheckField } from '../../kit/check-field.tsx';
 import { attempt } from '../../wording/attempt.ts';
 import { lateSentence } from '../../wording/verdict.ts';
+import { useThreadFacts } from '../bands/use-thread-facts.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
-import { useThreadFacts } from '../plaid/use-thread-facts.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { setWeave } from '../state/design-edits.ts';
 import { usePlaid } from '../state/use-construction.ts';

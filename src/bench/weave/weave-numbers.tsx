@@ -6,7 +6,7 @@ import { CheckField } from '../../kit/check-field.tsx';
 import { Choice } from '../../kit/choice.tsx';
 import { NumberField } from '../../kit/number-field.tsx';
 import { SelectField } from '../../kit/select-field.tsx';
-import { whole } from '../bands/rework-wish.ts';
+import { whole } from '../../kit/whole.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { setWeave } from '../state/design-edits.ts';
 

@@ -4,6 +4,7 @@ import { someStripe } from '../../../tests/sample-design.ts';
 import { asStripe, type StripeDesign } from '../../core/design/design-schema.ts';
 import { designFromText } from '../../core/design/exchange/counts-text.ts';
 import { formatBandWidths } from '../../core/design/exchange/stripe-text.ts';
+import { stepOf, steppedSequence } from '../../core/design/stripe/stepped-bands.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { slope } from '../../core/exact/slope.ts';
 import { typedThreads } from '../../core/thread/band.ts';
@@ -11,7 +12,6 @@ import { setCount, splitBand, tradeThreads } from '../../core/thread/edit-bands.
 import { editBands, railsOf, setMirror, setStripe } from '../state/design-edits.ts';
 import { axisOfStripe, type RailAxis, threadsAt } from './rail-geometry.ts';
 import { wordsOf } from './rail-words.ts';
-import { stepOf, steppedSequence } from './stripe-rail.ts';
 
 function stripe(bands: string, ...more: readonly string[]): StripeDesign {
   return asStripe(designFromText([`stripe: ${bands}`, ...more].join('\n'), 'Stripe'));

@@ -1,12 +1,12 @@
-import type { StripeDesign } from '../../core/design/design-schema.ts';
-import { bandScale } from '../../core/design/lay.ts';
-import type { Stripe, WideBand } from '../../core/design/stripe/stripe-schema.ts';
-import { commonMultiple } from '../../core/exact/common-multiple.ts';
-import { exactDecimal } from '../../core/exact/exact-decimal.ts';
-import { compare, divide, multiply, type Rational, rational, round } from '../../core/exact/rational.ts';
-import type { Band } from '../../core/thread/band.ts';
-import type { Mirror, Sequence } from '../../core/thread/sequence.ts';
-import { widthIn } from '../../core/units/band-width.ts';
+import { commonMultiple } from '../../exact/common-multiple.ts';
+import { exactDecimal } from '../../exact/exact-decimal.ts';
+import { compare, divide, multiply, type Rational, rational, round } from '../../exact/rational.ts';
+import type { Band } from '../../thread/band.ts';
+import type { Mirror, Sequence } from '../../thread/sequence.ts';
+import { widthIn } from '../../units/band-width.ts';
+import type { StripeDesign } from '../design-schema.ts';
+import { bandScale } from '../lay.ts';
+import type { Stripe, WideBand } from './stripe-schema.ts';
 
 /**
  * A band of a stripe as the rail works it: its width as a whole number of steps. The typed width stays with it and

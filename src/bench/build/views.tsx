@@ -1,0 +1,72 @@
+import type { ReactNode } from 'react';
+import type { ByKind, Construction } from '../../core/design/constructions.ts';
+import { type Design, type DesignOf, isWoven } from '../../core/design/design-schema.ts';
+import type { Rectangle } from '../../core/exact/vector.ts';
+import type { PixelFit } from '../../core/repeat/pixel-fit.ts';
+import type { ClothView } from '../cloth/cloth-store.ts';
+import { PlaidBuild } from '../plaid/plaid-build.tsx';
+import { PlaidChecks } from '../plaid/plaid-checks.tsx';
+import { useDesign } from '../state/bench-store.ts';
+import { AngleHandle } from '../stripe/angle-handle.tsx';
+import { StripeBalancePart } from '../stripe/stripe-balance-part.tsx';
+import { StripeBuild } from '../stripe/stripe-build.tsx';
+import { GrowthView } from '../tiling/growth-view.tsx';
+import { RatioFitsPart } from '../tiling/ratio-fits-part.tsx';
+import { TilingBuild } from '../tiling/tiling-build.tsx';
+import { TilingFactsPart } from '../tiling/tiling-facts-part.tsx';
+import { TilingHand } from '../tiling/tiling-hand.tsx';
+import { DraftView } from '../weave/draft-view.tsx';
+
+/** What the bench shows of a construction. Another one is another room with one of these. */
+interface ConstructionView<C extends Construction> {
+  /** The panel of the Build step. */
+  readonly Build: () => ReactNode;
+  /** What is laid over the cloth on the Build step, to be taken hold of. */
+  readonly Handles?: (props: { readonly design: DesignOf<C> }) => ReactNode;
+  /** What stands in the place of the cloth on the Build step; undefined: the cloth. */
+  readonly workOf?: (design: DesignOf<C>, cloth: ClothView) => (() => ReactNode) | undefined;
+  /** What the Check step says below the proof; `made` tells whether there is a cloth. */
+  readonly Checks: (props: { readonly design: DesignOf<C>; readonly made: boolean }) => ReactNode;
+  /** Whole-pixel sizes that keep the ratio, where a repeat has no threads. */
+  readonly RatioFits?: (props: { readonly exact: Rectangle; readonly now: PixelFit }) => ReactNode;
+}
+
+const VIEWS: { readonly [K in keyof ByKind]: ConstructionView<ByKind[K]> } = {
+  plaid: {
+    Build: PlaidBuild,
+    workOf: (design, { draft }) => (draft && isWoven(design) ? DraftView : undefined),
+    Checks: PlaidChecks,
+  },
+  stripe: {
+    Build: StripeBuild,
+    Handles: AngleHandle,
+    Checks: StripeBalancePart,
+    RatioFits: RatioFitsPart,
+  },
+  tiling: {
+    Build: TilingBuild,
+    Handles: TilingHand,
+    workOf: ({ construction }, { growing }) =>
+      growing && construction.form.kind === 'grown' ? GrowthView : undefined,
+    Checks: TilingFactsPart,
+    RatioFits: RatioFitsPart,
+  },
+};
+
+/** What the bench shows of a design, whichever its construction. */
+export function viewFor<C extends Construction>(design: DesignOf<C>): ConstructionView<C> {
+  return VIEWS[design.construction.kind] as unknown as ConstructionView<C>;
+}
+
+/** What the Check step says of the design on the bench below the proof. */
+export function ConstructionChecks({ made }: { made: boolean }) {
+  const design = useDesign();
+  const { Checks } = viewFor(design);
+  return <Checks design={design} made={made} />;
+}
+
+/** What is laid over the cloth of the design on the bench, to be taken hold of. */
+export function ConstructionHandles({ design }: { design: Design }) {
+  const { Handles } = viewFor(design);
+  return Handles === undefined ? null : <Handles design={design} />;
+}
