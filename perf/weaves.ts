@@ -1,6 +1,7 @@
 import { alg, Graph } from '@dagrejs/graphlib';
 import { parse } from 'ini';
-import { designFromWif, designToWif } from '../src/core/design/exchange/wif-design.ts';
+import { designFromWif } from '../src/core/design/exchange/wif-design.ts';
+import { designToWif } from '../src/core/design/exchange/write-file.ts';
 import { newPlaid } from '../src/core/design/new-design.ts';
 import type { Interlacing } from '../src/core/thread/weave.ts';
 import { buildWeave } from '../src/core/thread/weaves/build-weave.ts';

@@ -1,11 +1,9 @@
 import { compile } from '../core/design/compile-design.ts';
 import { type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
-import { designToCsv } from '../core/design/exchange/counts-csv.ts';
-import { designToText } from '../core/design/exchange/counts-text.ts';
 import { lossesOf } from '../core/design/exchange/losses.ts';
 import { designFromFile, fileKind } from '../core/design/exchange/read-file.ts';
 import { parseDensityPair } from '../core/design/exchange/text-parts.ts';
-import { designToWif } from '../core/design/exchange/wif-design.ts';
+import { designToCsv, designToText, designToWif } from '../core/design/exchange/write-file.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
 import { formatWeave, parseWeave } from '../core/thread/weaves/weave-text.ts';

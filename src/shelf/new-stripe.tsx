@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { asStripe, type StripeDesign } from '../core/design/design-schema.ts';
-import { formatBandWidths, parseBandWidths } from '../core/design/exchange/stripe-text.ts';
+import { parseBandWidths } from '../core/design/exchange/stripe-text.ts';
+import { formatBandWidths } from '../core/design/exchange/write-stripe-text.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { STRIPE_STARTS, stripeFromStart } from '../core/design/stripe-starts.ts';
 import { CoreError } from '../core/error.ts';

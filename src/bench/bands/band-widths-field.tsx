@@ -1,5 +1,6 @@
 import type { StripeDesign } from '../../core/design/design-schema.ts';
-import { formatBandWidths, parseBandWidths } from '../../core/design/exchange/stripe-text.ts';
+import { parseBandWidths } from '../../core/design/exchange/stripe-text.ts';
+import { formatBandWidths } from '../../core/design/exchange/write-stripe-text.ts';
 import { bandScale } from '../../core/design/lay.ts';
 import { layWidths, periodOf } from '../../core/design/stripe/compile-stripe.ts';
 import { CoreError } from '../../core/error.ts';

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { someStripe } from '../../../tests/sample-design.ts';
 import { asStripe, type StripeDesign } from '../../core/design/design-schema.ts';
 import { designFromText } from '../../core/design/exchange/counts-text.ts';
-import { formatBandWidths } from '../../core/design/exchange/stripe-text.ts';
+import { formatBandWidths } from '../../core/design/exchange/write-stripe-text.ts';
 import { stepOf, steppedSequence } from '../../core/design/stripe/stepped-bands.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { slope } from '../../core/exact/slope.ts';

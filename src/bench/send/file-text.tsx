@@ -1,18 +1,10 @@
+import { TEXT_FILES } from '../../core/design/construction.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
-import { designToText } from '../../core/design/exchange/counts-text.ts';
-import { designToWif } from '../../core/design/exchange/wif-design.ts';
+import { writeFile } from '../../core/design/exchange/write-file.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { useDesign } from '../state/bench-store.ts';
-import { type SendFile, useSend } from './send-store.ts';
-
-const WRITERS: Readonly<Partial<Record<SendFile, (design: Design) => string>>> = {
-  txt: designToText,
-  csv: designToCsv,
-  wif: designToWif,
-  json: writeDesignText,
-};
+import { fileOf, useSend } from './send-store.ts';
 
 /** Most characters of a file that are shown. */
 const SHOWN = 20_000;
@@ -21,7 +13,7 @@ const SHOWN = 20_000;
 export function FileText() {
   const design = useDesign();
   const { file } = useSend();
-  const written = attempt(() => WRITERS[file]?.(design) ?? '');
+  const written = attempt(() => textOf(design, fileOf(file)));
   const text = 'value' in written ? written.value : written.problem;
   return (
     <section aria-label="What will be sent" className="h-full p-8">
@@ -34,4 +26,9 @@ export function FileText() {
       </pre>
     </section>
   );
+}
+
+function textOf(design: Design, file: string): string {
+  const written = TEXT_FILES.find((each) => each === file);
+  return written === undefined ? writeDesignText(design) : writeFile(design, written);
 }

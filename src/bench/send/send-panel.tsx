@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { type Design, isPlaid, isTiling, isWoven } from '../../core/design/design-schema.ts';
 import { lossesOf } from '../../core/design/exchange/losses.ts';
+import { filesOf } from '../../core/design/exchange/write-file.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../../core/error.ts';
@@ -25,6 +26,7 @@ import { setResolution } from '../state/design-edits.ts';
 import { LoomDialog } from './loom-dialog.tsx';
 import {
   addressOf,
+  fileOf,
   isPicture,
   isStructure,
   readWish,
@@ -134,11 +136,10 @@ export function SendPanel() {
   );
 }
 
-/** A tiling has no threads to count, a stripe no weave. */
+/** Pictures, drawings and the design itself can always be sent; files of text where the construction has them. */
 function isSent(file: SendFile, design: Design): boolean {
   if (isStructure(file)) return false;
-  if (file === 'png' || file === 'svg' || file === 'json') return true;
-  return isTiling(design) === (file === 'faces');
+  return isPicture(file) || file === 'json' || filesOf(design).some((each) => each === fileOf(file));
 }
 
 function PerThread() {

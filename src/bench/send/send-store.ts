@@ -127,6 +127,11 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   texture: 'texture.png',
 };
 
+/** A file as the server calls it. */
+export function fileOf(file: SendFile): string {
+  return FILE_NAMES[file];
+}
+
 /** A version of a design as the server has it. */
 interface Stored {
   readonly id: string;

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { designToDraftSvg, designToPaperSvg } from '../../core/design/exchange/structure-files.ts';
+import { writeFile } from '../../core/design/exchange/write-file.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
 import { useDesign } from '../state/bench-store.ts';
 import { useSend } from './send-store.ts';
@@ -10,7 +10,7 @@ export function StructureView() {
   const { file } = useSend();
   const made = useMemo(() => {
     try {
-      const svg = file === 'draft' ? designToDraftSvg(design) : designToPaperSvg(design);
+      const svg = writeFile(design, file === 'draft' ? 'draft.svg' : 'paper.svg');
       return { address: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}` };
     } catch (error) {
       const problem = errorSentence(error);

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import type { Shade } from '../colour/shade.ts';
 import type { NumberProof } from '../repeat/close-numbers.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Design } from './design-schema.ts';
 import type { Lay } from './lay.ts';
 
 /** What a construction may know of its design: never the design itself. */
@@ -18,6 +19,21 @@ export type ShadePath = readonly (string | number)[];
 /** What kind of cloth a design is, for the shelf. */
 export type Kind = 'stripe' | 'plaid' | 'weave' | 'tiling';
 
+/** Files of text that a design may be written as, by the names that the server has for them. */
+export const TEXT_FILES = [
+  'counts.txt',
+  'counts.csv',
+  'draft.wif',
+  'draft.svg',
+  'paper.svg',
+  'faces.csv',
+  'faces.json',
+] as const;
+export type TextFile = (typeof TEXT_FILES)[number];
+
+/** A design whose construction is one. */
+export type Holding<C> = Omit<Design, 'construction'> & { readonly construction: C };
+
 /** Everything that the core has to know of a construction. Another one is another folder with one of these. */
 export interface ConstructionKind<C> {
   /** Of the stored numbers. */
@@ -29,4 +45,6 @@ export interface ConstructionKind<C> {
   /** The construction with a shade in the place of each that it names, those that rest included; every place is visited once. */
   readonly mapShades: (construction: C, to: (key: string, path: ShadePath) => string) => C;
   readonly kindOf: (construction: C) => Kind;
+  /** What it can be written as, as it is now. */
+  readonly filesOf: (construction: C) => Readonly<Partial<Record<TextFile, (design: Holding<C>) => string>>>;
 }

@@ -1,16 +1,10 @@
 import { Readable } from 'node:stream';
 import { inColourway } from '../../core/design/colourway.ts';
 import { compile } from '../../core/design/compile-design.ts';
-import { type Design, isTiling, type TilingDesign } from '../../core/design/design-schema.ts';
-import { designToCsv } from '../../core/design/exchange/counts-csv.ts';
-import { designToText } from '../../core/design/exchange/counts-text.ts';
-import {
-  designToDraftSvg,
-  designToPaperSvg,
-  structureOf,
-} from '../../core/design/exchange/structure-files.ts';
-import { tilingGeometry, tilingToCsv } from '../../core/design/exchange/tiling-geometry.ts';
-import { designToWif } from '../../core/design/exchange/wif-design.ts';
+import { TEXT_FILES } from '../../core/design/construction.ts';
+import { type Design, isWoven, type PlaidDesign } from '../../core/design/design-schema.ts';
+import { structureOf } from '../../core/design/exchange/structure-files.ts';
+import { writeFile } from '../../core/design/exchange/write-file.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
@@ -32,10 +26,20 @@ import { parseDrawn, threadLook } from '../../core/paint/thread-light.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { nodeCompressor } from './node-compressor.ts';
 
+/** Media types of files of text by their endings. */
+const TYPES: Readonly<Record<string, string>> = {
+  txt: 'text/plain; charset=utf-8',
+  csv: 'text/csv; charset=utf-8',
+  wif: 'text/plain; charset=utf-8',
+  svg: 'image/svg+xml',
+  json: 'application/json',
+};
+
 /** Makes one kind of file from a design and the wishes in the query. */
 type Sender = (design: Design, query: URLSearchParams) => Response;
 
 const SENDERS: Readonly<Record<string, Sender>> = {
+  ...textSenders(),
   'tile.png': (design, query) => {
     const unit = compile(design);
     const scale = scaleOf(design, query);
@@ -49,23 +53,20 @@ const SENDERS: Readonly<Record<string, Sender>> = {
     const sheet = sizeOfSheet(unit, sheetOf(design, query));
     return drawing(unitToSvgPieces(unit, design.name, { sheet, underlap: underlapOf(query) }));
   },
-  'faces.json': (design) => text('application/json', JSON.stringify(tilingGeometry(asFaces(design)))),
-  'faces.csv': (design) => text('text/csv; charset=utf-8', tilingToCsv(asFaces(design))),
   'swatch.png': (design, query) => picture(swatch(design, query)),
   'design.json': (design) => text('application/json', writeDesignText(design)),
-  'counts.csv': (design) => text('text/csv; charset=utf-8', designToCsv(design)),
-  'draft.svg': (design) => text('image/svg+xml', designToDraftSvg(design)),
-  'paper.svg': (design) => text('image/svg+xml', designToPaperSvg(design)),
   'paper.png': (design, query) => picture(structurePicture(design, query, 'paper')),
   'texture.png': (design, query) => picture(structurePicture(design, query, 'texture')),
-  'draft.wif': (design) => text('text/plain; charset=utf-8', designToWif(design)),
-  'counts.txt': (design) => text('text/plain; charset=utf-8', designToText(design)),
 };
 
-/** @throws CoreError "tiling/none" for what has no faces */
-function asFaces(design: Design): TilingDesign {
-  if (!isTiling(design)) throw new CoreError('tiling/none');
-  return design;
+/** Files of text, each of the type that its ending says. */
+function textSenders(): Readonly<Record<string, Sender>> {
+  return Object.fromEntries(
+    TEXT_FILES.map((file) => [
+      file,
+      (design: Design) => text(TYPES[file.slice(file.indexOf('.') + 1)]!, writeFile(design, file)),
+    ]),
+  );
 }
 
 /** How far faces run under their neighbours; left out, as far as does no harm. */
@@ -106,6 +107,12 @@ function swatch(design: Design, query: URLSearchParams): AsyncIterable<Uint8Arra
   return unitToPng(unit, orderPicture(unit, { dpi }, sheet), nodeCompressor);
 }
 
+/** @throws CoreError "weave/none" */
+function asWoven(design: Design): PlaidDesign {
+  if (!isWoven(design)) throw new CoreError('weave/none', {});
+  return design;
+}
+
 /** The structure alone, `perThread` pixels a thread. */
 function structurePicture(
   design: Design,
@@ -113,7 +120,7 @@ function structurePicture(
   look: StructureLook,
 ): AsyncIterable<Uint8Array> {
   const scale = parsePerStep(query.get('perThread') ?? '12');
-  return structureToPng(structureOf(design), look, scale, nodeCompressor);
+  return structureToPng(structureOf(asWoven(design)), look, scale, nodeCompressor);
 }
 
 function clamp(text: string | null, least: number, most: number): number {

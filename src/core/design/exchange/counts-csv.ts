@@ -3,14 +3,11 @@ import { nameOf } from '../../colour/name-of.ts';
 import { freeKey, MAX_SHADES, type Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
 import { UPRIGHT } from '../../exact/slope.ts';
-import { type BandRow, formatBandCsv, parseBandCsv, type WidthRow } from '../../formats/band-csv.ts';
+import { type BandRow, parseBandCsv, type WidthRow } from '../../formats/band-csv.ts';
 import { readColour } from '../../formats/shade-list.ts';
 import { checkSequence, type Mirror, type Sequence } from '../../thread/sequence.ts';
-import { turnSequence } from '../../thread/turn.ts';
-import { asPlaid, type Design, isStripe, isTiling } from '../design-schema.ts';
+import type { Design } from '../design-schema.ts';
 import { newPlaid, newStripe } from '../new-design.ts';
-import { turnOf, weftOf } from '../plaid/compile-plaid.ts';
-import { stripeToCsv } from './stripe-csv.ts';
 import { parseBandUnit } from './stripe-text.ts';
 
 /**
@@ -53,23 +50,6 @@ function stripeFromRows(rows: readonly WidthRow[], name: string): Design {
 function mirrorOf(rows: readonly Pick<BandRow, 'pivot'>[]): Mirror {
   const [first, last] = [rows[0]!.pivot, rows.at(-1)!.pivot];
   return first !== '' && last !== '' ? first : 'none';
-}
-
-/** The thread counts of a design as a table. */
-export function designToCsv(design: Design): string {
-  if (isStripe(design)) return stripeToCsv(design);
-  if (isTiling(design)) throw new CoreError('tiling/no-counts');
-  const { construction, shades } = asPlaid(design);
-  const rows = (direction: BandRow['direction'], { bands, mirror }: Sequence) =>
-    bands.map(({ shade, count }, index): Omit<BandRow, 'line'> => {
-      const { name, hex } = shades.find(({ key }) => key === shade)!;
-      const pivot = mirror !== 'none' && (index === 0 || index === bands.length - 1) ? mirror : '';
-      return { direction, shade: name, colour: hex, count, pivot };
-    });
-  const turn = turnOf(construction);
-  const weft =
-    construction.weft.follows && turn === 0 ? [] : rows('weft', turnSequence(weftOf(construction), turn));
-  return formatBandCsv([...rows('warp', construction.warp), ...weft]);
 }
 
 type ColouredRow = Pick<BandRow, 'shade' | 'colour' | 'line'>;

@@ -1,17 +1,16 @@
 import { BLENDS } from '../../colour/blend.ts';
 import { CoreError } from '../../error.ts';
-import { formatCountsText, parseCountsText } from '../../formats/counts-text.ts';
-import { formatShadeList, parseShadeList } from '../../formats/shade-list.ts';
-import { formatThreadCount, parseThreadCount } from '../../formats/thread-count.ts';
+import { parseCountsText } from '../../formats/counts-text.ts';
+import { parseShadeList } from '../../formats/shade-list.ts';
+import { parseThreadCount } from '../../formats/thread-count.ts';
 import { MAX_COUNT } from '../../thread/band.ts';
 import { parseStrength } from '../../thread/print.ts';
-import { formatWeave, parseWeave } from '../../thread/weaves/weave-text.ts';
-import { asPlaid, type Design, isStripe, isTiling } from '../design-schema.ts';
+import { parseWeave } from '../../thread/weaves/weave-text.ts';
+import type { Design } from '../design-schema.ts';
 import { USUAL_PRINT } from '../migrate-design.ts';
 import { newPlaid } from '../new-design.ts';
-import { turnOf, weftOf } from '../plaid/compile-plaid.ts';
 import type { PrintChoice } from '../plaid/plaid-schema.ts';
-import { stripeFromFields, stripeToText } from './stripe-text.ts';
+import { stripeFromFields } from './stripe-text.ts';
 import {
   checkPivots,
   keyOf,
@@ -52,28 +51,6 @@ export function designFromText(text: string, name: string): Design {
   });
 }
 
-/** The thread counts of a design as text that `designFromText` reads back. */
-export function designToText(design: Design): string {
-  if (isStripe(design)) return stripeToText(design);
-  if (isTiling(design)) throw new CoreError('tiling/no-counts');
-  const { name, construction, shades, lay } = asPlaid(design);
-  const weft = weftOf(construction);
-  const turns = [construction.warp.mirror, weft.mirror].map((mirror) =>
-    mirror === 'none' ? 'shared' : mirror,
-  );
-  return formatCountsText({
-    name,
-    shades: formatShadeList(shades),
-    warp: formatThreadCount(construction.warp),
-    weft: construction.weft.follows ? undefined : formatThreadCount(weft),
-    pivots: turns[0] === turns[1] ? turns[0] : turns.join(' '),
-    turn: turnOf(construction) === 0 ? undefined : String(turnOf(construction)),
-    weave: formatWeave(construction.weave),
-    print: construction.crossing === 'printed' ? formatPrint(construction.print) : undefined,
-    density: `${lay.ends} x ${lay.picks} / ${lay.per}`,
-  });
-}
-
 /** One word for both directions, or one for the warp and one for the weft; shared when nothing is written. */
 function pivotPair(text: string | undefined): readonly [Pivots, Pivots] {
   const [warp, weft] = (text ?? 'shared').trim().split(/\s+/).map(pivotsOf);
@@ -95,10 +72,6 @@ export function parsePrint(text: string): PrintChoice {
     } else throw new CoreError('print/text', { text: word, blends: Object.keys(BLENDS) });
   }
   return print;
-}
-
-export function formatPrint({ blend, strength, top }: PrintChoice): string {
-  return `${blend} ${strength.replace(/\s+/g, '')} ${top}`;
 }
 
 /** @throws CoreError "counts/turn" {text} */

@@ -3,11 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign, someDesign, someStripe } from '../../../../tests/sample-design.ts';
 import { asPlaid, asStripe, type Design, type StripeDesign } from '../design-schema.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
-import { designFromCsv, designToCsv } from './counts-csv.ts';
-import { designFromText, designToText } from './counts-text.ts';
+import { designFromCsv } from './counts-csv.ts';
+import { designFromText } from './counts-text.ts';
 import { lossesOf } from './losses.ts';
 import { designFromFile, fileKind } from './read-file.ts';
 import { parseDensityPair } from './text-parts.ts';
+import { designToCsv, designToText } from './write-file.ts';
 
 const SAMPLE_DESIGN = sampleDesign(SAMPLE);
 

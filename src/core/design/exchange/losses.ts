@@ -1,9 +1,7 @@
 import type { Design } from '../design-schema.ts';
 import { isPlaid, isStripe } from '../design-schema.ts';
-import { designToCsv } from './counts-csv.ts';
-import { designToText } from './counts-text.ts';
 import { designFromFile, type FileKind } from './read-file.ts';
-import { designToWif } from './wif-design.ts';
+import { writeFile } from './write-file.ts';
 
 /** What of a design a file may not hold. */
 export const LOSSES = [
@@ -42,11 +40,7 @@ const PARTS: Readonly<Record<Loss, (design: Design) => unknown>> = {
   kept: ({ kept }) => kept,
 };
 
-const WRITERS: Readonly<Record<Exclude<FileKind, 'json'>, (design: Design) => string>> = {
-  csv: designToCsv,
-  txt: designToText,
-  wif: designToWif,
-};
+const FILES = { csv: 'counts.csv', txt: 'counts.txt', wif: 'draft.wif' } as const;
 
 /**
  * What of a design does not come back from a file of that kind: found by writing and reading one.
@@ -54,7 +48,7 @@ const WRITERS: Readonly<Record<Exclude<FileKind, 'json'>, (design: Design) => st
  */
 export function lossesOf(design: Design, kind: FileKind): readonly Loss[] {
   if (kind === 'json') return [];
-  const back = designFromFile(`x.${kind}`, WRITERS[kind](design));
+  const back = designFromFile(`x.${kind}`, writeFile(design, FILES[kind]));
   return LOSSES.filter((loss) => {
     const part = PARTS[loss](design);
     return part !== false && JSON.stringify(PARTS[loss](back)) !== JSON.stringify(part);

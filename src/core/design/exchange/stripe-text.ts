@@ -1,7 +1,7 @@
 import { CoreError } from '../../error.ts';
-import { LEVEL, parseSlope, type Slope, sameSlope, slopeText, UPRIGHT } from '../../exact/slope.ts';
-import { type CountsField, type CountsFields, formatCountsText } from '../../formats/counts-text.ts';
-import { formatShadeList, parseShadeList } from '../../formats/shade-list.ts';
+import { LEVEL, parseSlope, type Slope, UPRIGHT } from '../../exact/slope.ts';
+import type { CountsField, CountsFields } from '../../formats/counts-text.ts';
+import { parseShadeList } from '../../formats/shade-list.ts';
 import { splitBands } from '../../formats/thread-count.ts';
 import { BAND_UNITS, type BandUnit, readWidth } from '../../units/band-width.ts';
 import type { StripeDesign } from '../design-schema.ts';
@@ -39,15 +39,6 @@ export function parseBandWidths(
   return { bands, mirror: words[0]!.pivot ? pivots : 'none' };
 }
 
-export function formatBandWidths({ bands, mirror }: Pick<Stripe, 'bands' | 'mirror'>): string {
-  return bands
-    .map(({ shade, width }, index) => {
-      const pivot = mirror !== 'none' && (index === 0 || index === bands.length - 1);
-      return `${shade}${pivot ? '/' : ''}${width.replace(/\s+/g, '')}`;
-    })
-    .join(' ');
-}
-
 /** A new stripe from the fields of a text. */
 export function stripeFromFields(fields: CountsFields, stripe: CountsField, name: string): StripeDesign {
   const shades = fields.shades === undefined ? undefined : parseShadeList(fields.shades.value);
@@ -65,22 +56,6 @@ export function stripeFromFields(fields: CountsFields, stripe: CountsField, name
     measured: parseMeasured(fields.measured?.value ?? 'across'),
     clear: fields.clear?.value.trim().toUpperCase() ?? null,
     lay: fields.density && parseDensityPair(fields.density.value),
-  });
-}
-
-export function stripeToText({ name, construction, shades, lay }: StripeDesign): string {
-  const { unit, slope, asked, measured, clear, mirror } = construction;
-  return formatCountsText({
-    name,
-    shades: formatShadeList(shades),
-    stripe: formatBandWidths(construction),
-    pivots: mirror === 'none' ? undefined : mirror,
-    unit,
-    slope: directionText(slope),
-    angle: asked ?? undefined,
-    measured,
-    clear: clear ?? undefined,
-    density: unit === 'thread' ? `${lay.ends} x ${lay.picks} / ${lay.per}` : undefined,
   });
 }
 
@@ -109,8 +84,4 @@ export function parseMeasured(text: string): Measured {
 export function parseDirection(text: string): Slope {
   const word = text.trim().toLowerCase();
   return word === 'down' ? UPRIGHT : word === 'across' ? LEVEL : parseSlope(text);
-}
-
-export function directionText(slope: Slope): string {
-  return sameSlope(slope, UPRIGHT) ? 'down' : sameSlope(slope, LEVEL) ? 'across' : slopeText(slope);
 }

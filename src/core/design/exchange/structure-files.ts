@@ -4,24 +4,23 @@ import type { Interlacing } from '../../thread/weave.ts';
 import { buildWeave } from '../../thread/weaves/build-weave.ts';
 import { weaveDraft } from '../../thread/weaves/weave-draft.ts';
 import type { Draft, WeaveSpec } from '../../thread/weaves/weave-spec.ts';
-import { asPlaid, type Design, isWoven } from '../design-schema.ts';
+import type { PlaidDesign } from '../design-schema.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
 
-/** @throws CoreError "weave/none" for a print or a stripe */
-export function structureOf(design: Design): Interlacing {
-  if (!isWoven(design)) throw new CoreError('weave/none', {});
-  return buildWeave(design.construction.weave);
+/** One repeat of the structure, as its numbers say it. */
+export function structureOf({ construction }: PlaidDesign): Interlacing {
+  return buildWeave(construction.weave);
 }
 
 /** The structure of a woven design on squared paper, as a drawing. */
-export function designToPaperSvg(design: Design): string {
+export function plaidToPaperSvg(design: PlaidDesign): string {
   return draftToSvg({ structure: structureOf(design), title: design.name });
 }
 
 /** The draft of a woven design as a drawing; only the structure where it needs more shafts than a draft has. */
-export function designToDraftSvg(design: Design): string {
+export function plaidToDraftSvg(design: PlaidDesign): string {
   const structure = structureOf(design);
-  const { construction, shades, name } = asPlaid(design);
+  const { construction, shades, name } = design;
   const { warp, weft } = threadsOfPlaid(construction, shades);
   const colours = (threads: Uint16Array, count: number) =>
     Array.from({ length: count }, (_, at) => shades[threads[at % threads.length]!]!.hex);

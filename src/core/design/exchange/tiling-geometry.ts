@@ -4,8 +4,8 @@ import { formatTable } from '../../formats/table.ts';
 import { facesOf } from '../../repeat/repeat-unit.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
 import { type Corner, cornerAt, edgeName, type TorusFaces } from '../../tiling/check-partition.ts';
-import { compile } from '../compile-design.ts';
 import type { TilingDesign } from '../design-schema.ts';
+import { compileTiling } from '../tiling/compile-tiling.ts';
 
 type Doubles = readonly [x: number, y: number];
 type Texts = readonly [x: string, y: string];
@@ -35,7 +35,7 @@ export interface TilingGeometry {
 
 /** @throws CoreError as `compileTiling` */
 export function tilingGeometry(design: TilingDesign): TilingGeometry {
-  const { content, pitch } = compile(design);
+  const { content, pitch } = compileTiling(design.construction, design.shades);
   const base = facesOf(content);
   const placed = ({ x, y }: Point) => [multiplySurds(x, pitch.x), multiplySurds(y, pitch.y)] satisfies Exact;
   const [right, up] = [

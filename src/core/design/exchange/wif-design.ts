@@ -1,37 +1,18 @@
 import { nameWithin } from '../../colour/free-name.ts';
 import { freeKey, MAX_SHADES, SHADE_KEY, type Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
-import { commonMultiple } from '../../exact/common-multiple.ts';
-import { convergents } from '../../exact/continued-fraction.ts';
-import { parseExact } from '../../exact/parse-exact.ts';
-import {
-  divide,
-  multiply,
-  ONE,
-  type Rational,
-  subtract,
-  toDecimal,
-  toNumber,
-  toText,
-} from '../../exact/rational.ts';
 import { readWif } from '../../formats/read-wif.ts';
-import { MAX_WIF_THREADS, type Wif, type WifThreads } from '../../formats/wif.ts';
-import { writeWif } from '../../formats/write-wif.ts';
+import type { Wif, WifThreads } from '../../formats/wif.ts';
 import type { Band } from '../../thread/band.ts';
 import type { Sequence } from '../../thread/sequence.ts';
 import { smallestPeriod } from '../../thread/smallest-period.ts';
 import type { Interlacing } from '../../thread/weave.ts';
-import { draftFromLifts, draftOf, draftSize } from '../../thread/weaves/draft.ts';
-import { weaveDraft } from '../../thread/weaves/weave-draft.ts';
-import { type Draft, MAX_TREADLES } from '../../thread/weaves/weave-spec.ts';
-import { parseDensity } from '../../units/density.ts';
-import { type Design, isWoven, type Lay, type PlaidDesign } from '../design-schema.ts';
+import { draftFromLifts, draftOf } from '../../thread/weaves/draft.ts';
+import type { Draft } from '../../thread/weaves/weave-spec.ts';
+import type { Lay, PlaidDesign } from '../design-schema.ts';
 import { newPlaid } from '../new-design.ts';
-import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
-import { asLines, keptMeasures, MEASURED, measuresIn, unitsIn } from './wif-measures.ts';
-
-/** The section in which shades keep their letters and names, which the format has no place for. */
-const SHADES = 'VETRO SHADES';
+import { densityOf } from './wif-density.ts';
+import { keptMeasures, SHADES, unitsIn } from './wif-measures.ts';
 
 /**
  * A new design from a weave file: its colours in runs, its threading, tie-up and treadling as a draft. What the design
@@ -130,12 +111,6 @@ function liftedBy(threading: Wif['threading'], lifts: Wif['lifts']): Interlacing
   return { ends, picks, up };
 }
 
-/** Relative error within which a spacing is taken for a simple density, however few places it is written with. */
-const NEAR = 2e-5;
-
-/** Places of a spacing: as many as its density needs to be read back, from the first number to the last. */
-const PLACES = [6, 9, 12, 15] as const;
-
 function layOf({ warp, weft }: Wif): Partial<Lay> {
   if (warp.measures.spacing === undefined) return {};
   const per = warp.measures.unit;
@@ -143,78 +118,4 @@ function layOf({ warp, weft }: Wif): Partial<Lay> {
     spacing === undefined ? usual : densityOf(spacing, unitsIn(unit, per));
   const ends = density(warp, '24');
   return { ends, picks: density(weft, ends), per, unit: per === 'in' ? 'in' : 'mm' };
-}
-
-/** Places after which a threading or treadling comes round. */
-function periodOf(places: readonly number[]): number {
-  return smallestPeriod(Uint16Array.from(places));
-}
-
-/** The simplest density whose spacing is written so: nearer than half of its last place, and than NEAR. */
-function densityOf(spacing: string, factor: Rational): string {
-  const value = parseExact(spacing);
-  const places = /\.(\d+)$/.exec(spacing)?.[1]?.length ?? 0;
-  const half = 0.5 * 10 ** -places;
-  const near = Math.min(NEAR, Math.max(1e-15, half / toNumber(value)));
-  const density = divide(ONE, multiply(value, factor));
-  const found = convergents(density).find(
-    (fraction) => fraction.n > 0n && Math.abs(toNumber(subtract(divide(fraction, density), ONE))) < near,
-  );
-  return toText(found ?? density);
-}
-
-/** The shortest spacing that is read back as the density. */
-function spacingOf(density: string): string {
-  const exact = parseDensity(density);
-  const texts = PLACES.map((places) => toDecimal(divide(ONE, exact), places));
-  return texts.find((text) => densityOf(text, ONE) === toText(exact)) ?? texts.at(-1)!;
-}
-
-/**
- * A woven design as a weave file: one common repeat of its colours and its structure.
- * @throws CoreError "weave/none" for a print or a stripe, "wif/too-large" {ends, picks, most}, or of `weaveDraft`
- */
-export function designToWif(design: Design): string {
-  if (!isWoven(design)) throw new CoreError('weave/none', {});
-  const { construction, shades, lay, name, kept } = design;
-  const draft = weaveDraft(construction.weave);
-  const threads = threadsOfPlaid(construction, shades);
-  const ends = commonMultiple(smallestPeriod(threads.warp), periodOf(draft.threading));
-  const picks = commonMultiple(smallestPeriod(threads.weft), periodOf(draft.treadling));
-  if (ends > MAX_WIF_THREADS || picks > MAX_WIF_THREADS) {
-    throw new CoreError('wif/too-large', { ends, picks, most: MAX_WIF_THREADS });
-  }
-  const round = <T>(list: ArrayLike<T>, count: number) =>
-    Array.from({ length: count }, (_, at) => list[at % list.length]!);
-  const direction = (
-    way: 'WARP' | 'WEFT',
-    count: number,
-    colours: Uint16Array,
-    density: string,
-  ): WifThreads => ({
-    count,
-    colours: round(colours, count),
-    measures: {
-      ...measuresIn(way, kept, count, lay.per),
-      spacing: spacingOf(density),
-    },
-  });
-  const treadling = round(draft.treadling, picks);
-  return writeWif({
-    title: name,
-    shafts: draftSize(draft).shafts,
-    warp: direction('WARP', ends, threads.warp, lay.ends),
-    weft: direction('WEFT', picks, threads.weft, lay.picks),
-    threading: round(draft.threading, ends).map((shaft) => [shaft]),
-    lifts: treadling.map((treadle) => draft.tieup[treadle - 1]!),
-    treadles: draft.tieup.length > MAX_TREADLES ? undefined : { tieup: draft.tieup, treadling },
-    palette: shades.map(({ hex }) => hex),
-    kept: [
-      {
-        section: SHADES,
-        lines: shades.map(({ key, name: shade }, index) => [String(index + 1), `${key} ${shade}`] as const),
-      },
-      ...asLines(kept).filter(({ section }) => !MEASURED.test(section)),
-    ],
-  });
 }

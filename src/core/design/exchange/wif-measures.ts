@@ -6,6 +6,9 @@ import type { Design } from '../design-schema.ts';
 /** Sections in which measures are kept that a design has no place for, with their unit. */
 export const MEASURED = /^(WARP|WEFT) (MEASURES|SPACING|THICKNESS)$/;
 
+/** The section in which shades keep their letters and names, which the format has no place for. */
+export const SHADES = 'VETRO SHADES';
+
 /** How many of one unit an inch or a centimetre is. */
 export function unitsIn(from: 'cm' | 'in', to: 'cm' | 'in'): Rational {
   if (from === to) return ONE;

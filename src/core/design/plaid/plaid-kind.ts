@@ -2,6 +2,10 @@ import { closedCells } from '../../repeat/close-numbers.ts';
 import { straightUnit } from '../../repeat/repeat-unit.ts';
 import type { Sequence } from '../../thread/sequence.ts';
 import type { ConstructionKind } from '../construction.ts';
+import { plaidToCsv } from '../exchange/plaid-csv.ts';
+import { plaidToText } from '../exchange/plaid-text.ts';
+import { plaidToDraftSvg, plaidToPaperSvg } from '../exchange/structure-files.ts';
+import { plaidToWif } from '../exchange/write-wif-design.ts';
 import { pitchOf } from '../lay.ts';
 import { mapBands } from '../map-bands.ts';
 import { compilePlaid, weftOf } from './compile-plaid.ts';
@@ -31,4 +35,13 @@ export const PLAID: ConstructionKind<Plaid> = {
     const ways = [plaid.warp, weftOf(plaid)].filter(plain).length;
     return ways === 2 ? 'weave' : ways === 1 ? 'stripe' : 'plaid';
   },
+  filesOf: ({ crossing }) => ({
+    'counts.txt': plaidToText,
+    'counts.csv': plaidToCsv,
+    ...(crossing === 'woven' && {
+      'draft.wif': plaidToWif,
+      'draft.svg': plaidToDraftSvg,
+      'paper.svg': plaidToPaperSvg,
+    }),
+  }),
 };

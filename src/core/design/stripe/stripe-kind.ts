@@ -1,5 +1,7 @@
 import { withMisses } from '../../repeat/close-numbers.ts';
 import type { ConstructionKind } from '../construction.ts';
+import { stripeToCsv } from '../exchange/stripe-csv.ts';
+import { stripeToText } from '../exchange/write-stripe-text.ts';
 import { bandScale } from '../lay.ts';
 import { mapBands } from '../map-bands.ts';
 import { compileStripe } from './compile-stripe.ts';
@@ -17,4 +19,5 @@ export const STRIPE: ConstructionKind<Stripe> = {
     return { ...mapped, clear: stripe.clear === null ? null : to(stripe.clear, ['clear']) };
   },
   kindOf: () => 'stripe',
+  filesOf: () => ({ 'counts.txt': stripeToText, 'counts.csv': stripeToCsv }),
 };

@@ -1,5 +1,6 @@
 import { withMisses } from '../../repeat/close-numbers.ts';
 import type { ConstructionKind } from '../construction.ts';
+import { tilingGeometry, tilingToCsv } from '../exchange/tiling-geometry.ts';
 import { compileTiling } from './compile-tiling.ts';
 import { missesOfTiling } from './tiling-facts.ts';
 import { type TilingSpec, tilingSchema } from './tiling-schema.ts';
@@ -27,4 +28,8 @@ export const TILING: ConstructionKind<TilingSpec> = {
     };
   },
   kindOf: () => 'tiling',
+  filesOf: () => ({
+    'faces.csv': tilingToCsv,
+    'faces.json': (design) => JSON.stringify(tilingGeometry(design)),
+  }),
 };
