@@ -1,6 +1,7 @@
 import { Minus, Plus, Scissors, Trash2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Shade } from '../../core/colour/shade.ts';
+import type { Direction } from '../../core/design/construction.ts';
 import { isStripe, type StripeDesign } from '../../core/design/design-schema.ts';
 import { bandScale } from '../../core/design/lay.ts';
 import { CoreError } from '../../core/error.ts';
@@ -12,8 +13,9 @@ import { type Bands, removeBand, setCount, setShade, splitBand } from '../../cor
 import { readWidth, widthIn } from '../../core/units/band-width.ts';
 import { NumberField } from '../../kit/number-field.tsx';
 import { wordsOf } from '../rails/rail-words.ts';
+import { editBands, sequenceOf, sharesSequence } from '../state/band-edits.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
-import { type Direction, editBands, sequenceOf, setStripe, sharesSequence } from '../state/design-edits.ts';
+import { setStripe } from '../state/stripe-edits.ts';
 
 /** The typed bands of a sequence, one a row; the selected one opens. */
 export function BandList({ direction }: { direction: Direction }) {

@@ -8,7 +8,7 @@ import { divide, toDecimal } from '../../core/exact/rational.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';
 import { LiveTextField } from '../../kit/live-text-field.tsx';
 import { dispatch } from '../state/bench-store.ts';
-import { setStripe } from '../state/design-edits.ts';
+import { setStripe } from '../state/stripe-edits.ts';
 import { useStripe } from '../state/use-construction.ts';
 
 /** The bands of a stripe as letters and widths. */

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import type { Direction } from '../../core/design/construction.ts';
 import { type Design, isStripe, type StripeDesign } from '../../core/design/design-schema.ts';
 import { steppedSequence } from '../../core/design/stripe/stepped-bands.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
@@ -9,8 +10,8 @@ import { Choice } from '../../kit/choice.tsx';
 import { Dialog } from '../../kit/dialog.tsx';
 import { type Attempt, attempt } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
+import { sequenceOf, setSequence } from '../state/band-edits.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
-import { type Direction, sequenceOf, setSequence } from '../state/design-edits.ts';
 import { ReworkFields } from './rework-fields.tsx';
 import { REWORKS, type Rework, type ReworkResult, type ReworkWish, rework } from './rework-wish.ts';
 

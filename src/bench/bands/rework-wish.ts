@@ -1,3 +1,4 @@
+import type { Direction } from '../../core/design/construction.ts';
 import { type Design, isStripe } from '../../core/design/design-schema.ts';
 import { bandScale, pitchOf } from '../../core/design/lay.ts';
 import { steppedSequence } from '../../core/design/stripe/stepped-bands.ts';
@@ -21,7 +22,7 @@ import { threadCount } from '../../core/thread/sequence.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';
 import { parseLength } from '../../core/units/length.ts';
 import { whole } from '../../kit/whole.ts';
-import { type Direction, sequenceOf } from '../state/design-edits.ts';
+import { sequenceOf } from '../state/band-edits.ts';
 
 /** What can be done to a whole sequence. */
 export const REWORKS = [

@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import type { Direction } from '../../core/design/construction.ts';
 import { isStripe } from '../../core/design/design-schema.ts';
 import { closingCounts } from '../../core/thread/closing-counts.ts';
 import { insertBand } from '../../core/thread/edit-bands.ts';
@@ -8,8 +9,8 @@ import { plural } from '../../wording/measures.ts';
 import { lateSentence } from '../../wording/verdict.ts';
 import { PictureDialog } from '../picture/picture-dialog.tsx';
 import { wordsOf } from '../rails/rail-words.ts';
+import { editBands, sequenceOf, setMirror, setSequence } from '../state/band-edits.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
-import { type Direction, editBands, sequenceOf, setMirror, setSequence } from '../state/design-edits.ts';
 import { BandList } from './band-list.tsx';
 import { BandWidthsField } from './band-widths-field.tsx';
 import { ReworkDialog } from './rework-dialog.tsx';

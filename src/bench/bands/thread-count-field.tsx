@@ -1,3 +1,4 @@
+import type { Direction } from '../../core/design/construction.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { multiply, rational } from '../../core/exact/rational.ts';
 import { formatThreadCount, parseThreadCount } from '../../core/formats/thread-count.ts';
@@ -5,8 +6,8 @@ import { typedThreads } from '../../core/thread/band.ts';
 import { threadCount } from '../../core/thread/sequence.ts';
 import { LiveTextField } from '../../kit/live-text-field.tsx';
 import { lengthText, plural } from '../../wording/measures.ts';
+import { sequenceOf, setSequence } from '../state/band-edits.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { type Direction, sequenceOf, setSequence } from '../state/design-edits.ts';
 import { usePlaid } from '../state/use-construction.ts';
 
 /** A sequence as thread counts; of a print, as steps of a length. */

@@ -4,9 +4,9 @@ import { type Design, isPlaid } from '../../core/design/design-schema.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { threadCount } from '../../core/thread/sequence.ts';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
+import { sequenceOf } from '../state/band-edits.ts';
 import { problemOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
-import { sequenceOf } from '../state/design-edits.ts';
 import { settleCamera } from './cloth-actions.ts';
 import {
   type Camera,

@@ -1,7 +1,7 @@
 import { Equal, EqualNot } from 'lucide-react';
 import { isPlaid } from '../../core/design/design-schema.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
-import { setFollows } from '../state/design-edits.ts';
+import { setFollows } from '../state/plaid-edits.ts';
 
 /** Where the rails meet: whether the weft follows the warp, and the switch for it. */
 export function Corner() {

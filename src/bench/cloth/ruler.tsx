@@ -1,8 +1,8 @@
 import { useEffect, useRef } from 'react';
+import type { Direction } from '../../core/design/construction.ts';
 import { rational, toNumber } from '../../core/exact/rational.ts';
 import { type LengthUnit, toMillimetres } from '../../core/units/length.ts';
 import { useDesign } from '../state/bench-store.ts';
-import type { Direction } from '../state/design-edits.ts';
 import { layGeometry } from './cloth-camera.ts';
 import { useCloth } from './cloth-store.ts';
 

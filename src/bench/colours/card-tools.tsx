@@ -17,7 +17,7 @@ import { TwoShades } from '../../kit/shade-name.tsx';
 import { errorSentence } from '../../wording/error-sentence.ts';
 import { plural } from '../../wording/measures.ts';
 import { benchState, dispatch, useDesign } from '../state/bench-store.ts';
-import { bandsUsing, removeShade, setShades } from '../state/design-edits.ts';
+import { bandsUsing, removeShade, setShades } from '../state/shade-edits.ts';
 
 const ORDER_NAMES: Readonly<Record<ShadeOrder, string>> = {
   hue: 'Round the hues',

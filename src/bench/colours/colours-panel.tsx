@@ -28,7 +28,7 @@ import { Panel } from '../../kit/panel.tsx';
 import { plural } from '../../wording/measures.ts';
 import { PictureDialog } from '../picture/picture-dialog.tsx';
 import { dispatch, useDesign } from '../state/bench-store.ts';
-import { bandsUsing, changeShade, removeShade, setShades } from '../state/design-edits.ts';
+import { bandsUsing, changeShade, removeShade, setShades } from '../state/shade-edits.ts';
 import { CardTools } from './card-tools.tsx';
 import { ColourwaysPart } from './colourways-part.tsx';
 

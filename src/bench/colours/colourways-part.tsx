@@ -3,16 +3,12 @@ import { useState } from 'react';
 import { type Variation, varied } from '../../core/colour/variations.ts';
 import type { Colourway } from '../../core/design/colourway.ts';
 import { coloured } from '../../core/design/colourway.ts';
+import { MAX_COLOURWAYS } from '../../core/design/design-schema.ts';
 import { CheckField } from '../../kit/check-field.tsx';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
-import {
-  addColourway,
-  MAX_COLOURWAYS,
-  removeColourway,
-  renameColourway,
-  setShades,
-} from '../state/design-edits.ts';
+import { addColourway, removeColourway, renameColourway } from '../state/colourway-edits.ts';
+import { setShades } from '../state/shade-edits.ts';
 
 /** Variations that one click adds as a colourway, told apart by how many of the kind there are already. */
 const VARIATIONS: readonly { readonly name: string; readonly of: (count: number) => Variation }[] = [

@@ -9,9 +9,9 @@ import { sizeText } from '../../wording/measures.ts';
 import { tilingText } from '../../wording/tiling-words.ts';
 import { useThreadFacts } from '../bands/use-thread-facts.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
+import { sequenceOf } from '../state/band-edits.ts';
 import { verdictOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
-import { sequenceOf } from '../state/design-edits.ts';
 
 /** Most shades shown as chips. */
 const CHIPS = 15;

@@ -1,4 +1,5 @@
 import { useDeferredValue, useMemo, useState } from 'react';
+import type { Direction } from '../../core/design/construction.ts';
 import { type Design, isStripe } from '../../core/design/design-schema.ts';
 import { stepOf } from '../../core/design/stripe/stepped-bands.ts';
 import { coarsen } from '../../core/picture/block-grid.ts';
@@ -9,8 +10,9 @@ import { NumberField } from '../../kit/number-field.tsx';
 import { whole } from '../../kit/whole.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
+import { railsOf, sequenceOf } from '../state/band-edits.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
-import { type Direction, railsOf, sequenceOf, setShades } from '../state/design-edits.ts';
+import { setShades } from '../state/shade-edits.ts';
 import { PictureChooser } from './picture-chooser.tsx';
 import type { OpenPicture } from './picture-source.ts';
 import { PictureView } from './picture-view.tsx';

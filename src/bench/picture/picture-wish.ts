@@ -1,5 +1,6 @@
 import { nameWithin } from '../../core/colour/free-name.ts';
 import { freeKey, MAX_SHADES, type Shade } from '../../core/colour/shade.ts';
+import type { Direction } from '../../core/design/construction.ts';
 import { type Design, isStripe } from '../../core/design/design-schema.ts';
 import { shadesUsed } from '../../core/design/shades-used.ts';
 import { CoreError } from '../../core/error.ts';
@@ -10,14 +11,10 @@ import { type BlockGrid, coarsen } from '../../core/picture/block-grid.ts';
 import { blocksOnLine, type Place } from '../../core/picture/blocks-on-line.ts';
 import { shareOut } from '../../core/picture/share-out.ts';
 import { MAX_BANDS, MAX_COUNT } from '../../core/thread/band.ts';
-import {
-  type Direction,
-  type Edit,
-  sequenceOf,
-  setSequence,
-  setShades,
-  setStripe,
-} from '../state/design-edits.ts';
+import { sequenceOf, setSequence } from '../state/band-edits.ts';
+import type { Edit } from '../state/design-edits.ts';
+import { setShades } from '../state/shade-edits.ts';
+import { setStripe } from '../state/stripe-edits.ts';
 
 /** What is wished of a picture; all of it stays live until it is taken. */
 export interface PictureWish {

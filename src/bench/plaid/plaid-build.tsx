@@ -1,10 +1,11 @@
+import type { Direction } from '../../core/design/construction.ts';
 import { parseTurn } from '../../core/design/exchange/counts-text.ts';
 import { Choice } from '../../kit/choice.tsx';
 import { NumberField } from '../../kit/number-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
 import { SequencePart } from '../bands/sequence-part.tsx';
 import { dispatch, useBenchState } from '../state/bench-store.ts';
-import { type Direction, setCrossing, setFollows, setTurn } from '../state/design-edits.ts';
+import { setCrossing, setFollows, setTurn } from '../state/plaid-edits.ts';
 import { usePlaid } from '../state/use-construction.ts';
 import { WeaveChoice } from '../weave/weave-choice.tsx';
 import { PrintChoice } from './print-choice.tsx';

@@ -11,7 +11,8 @@ import { NumberField } from '../../kit/number-field.tsx';
 import { SelectField } from '../../kit/select-field.tsx';
 import { lengthText } from '../../wording/measures.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { setLay, setPrint } from '../state/design-edits.ts';
+import { setLay } from '../state/design-edits.ts';
+import { setPrint } from '../state/plaid-edits.ts';
 import { usePlaid } from '../state/use-construction.ts';
 
 const NAMES: Readonly<Record<Blend, string>> = {

@@ -1,7 +1,7 @@
+import type { Direction } from '../../core/design/construction.ts';
 import type { Slope } from '../../core/exact/slope.ts';
 import type { LaidBand } from '../../core/thread/sequence.ts';
 import type { Camera, ClothGeometry, RepeatSize, Size } from '../cloth/cloth-camera.ts';
-import type { Direction } from '../state/design-edits.ts';
 
 /** One axis of the cloth as a rail sees it, in CSS pixels. */
 export interface RailAxis {

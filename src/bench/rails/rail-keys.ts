@@ -1,6 +1,6 @@
+import type { Direction } from '../../core/design/construction.ts';
 import type { Bands } from '../../core/thread/edit-bands.ts';
 import { moveBand, removeBand, setCount, setShade, splitBand } from '../../core/thread/edit-bands.ts';
-import type { Direction } from '../state/design-edits.ts';
 
 /** A key that was pressed on a rail. */
 export interface RailKey {

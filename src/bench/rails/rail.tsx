@@ -1,21 +1,15 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { inkOn } from '../../core/colour/ink-on.ts';
 import type { Shade } from '../../core/colour/shade.ts';
+import type { Direction } from '../../core/design/construction.ts';
 import { isStripe } from '../../core/design/design-schema.ts';
 import { splitBand } from '../../core/thread/edit-bands.ts';
 import { type LaidBand, layOut, threadCount } from '../../core/thread/sequence.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 import { layGeometry } from '../cloth/cloth-camera.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
+import { editBands, sequenceOf, setSequence, sharesSequence, turnOn } from '../state/band-edits.ts';
 import { benchState, dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
-import {
-  type Direction,
-  editBands,
-  sequenceOf,
-  setSequence,
-  sharesSequence,
-  turnOn,
-} from '../state/design-edits.ts';
 import { dragEdge, dropBand, dropPlace } from './band-drag.ts';
 import { drawNeighbours } from './draw-rail.ts';
 import {

@@ -9,7 +9,8 @@ import { toText } from '../../core/exact/rational.ts';
 import { slope } from '../../core/exact/slope.ts';
 import { typedThreads } from '../../core/thread/band.ts';
 import { setCount, splitBand, tradeThreads } from '../../core/thread/edit-bands.ts';
-import { editBands, railsOf, setMirror, setStripe } from '../state/design-edits.ts';
+import { editBands, railsOf, setMirror } from '../state/band-edits.ts';
+import { setStripe } from '../state/stripe-edits.ts';
 import { axisOfStripe, type RailAxis, threadsAt } from './rail-geometry.ts';
 import { wordsOf } from './rail-words.ts';
 

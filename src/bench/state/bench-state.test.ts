@@ -4,21 +4,13 @@ import { checkDesign } from '../../core/design/check-design.ts';
 import { asPlaid, type Design } from '../../core/design/design-schema.ts';
 import { formatThreadCount } from '../../core/formats/thread-count.ts';
 import { removeBand, setCount } from '../../core/thread/edit-bands.ts';
+import { editBands, sequenceOf, setMirror } from './band-edits.ts';
 import { type BenchAction, type BenchState, openBench, reduceBench, verdictOf } from './bench-state.ts';
-import {
-  addColourway,
-  bandsUsing,
-  changeShade,
-  type Edit,
-  editBands,
-  removeColourway,
-  removeShade,
-  renameColourway,
-  sequenceOf,
-  setFollows,
-  setMirror,
-} from './design-edits.ts';
+import { addColourway, removeColourway, renameColourway } from './colourway-edits.ts';
+import type { Edit } from './design-edits.ts';
 import { record, redo, settle, startHistory, undo } from './history.ts';
+import { setFollows } from './plaid-edits.ts';
+import { bandsUsing, changeShade, removeShade } from './shade-edits.ts';
 
 const DESIGN = sampleDesign(SAMPLE);
 const OPEN = openBench({

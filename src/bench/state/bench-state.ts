@@ -1,7 +1,8 @@
+import type { Direction } from '../../core/design/construction.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import type { RepeatReport } from '../../core/repeat/check-repeat.ts';
-import type { Direction, Edit } from './design-edits.ts';
-import { sequenceOf } from './design-edits.ts';
+import { sequenceOf } from './band-edits.ts';
+import type { Edit } from './design-edits.ts';
 import { type History, record, redo, settle, startHistory, undo } from './history.ts';
 
 /** The order of work. */

@@ -6,7 +6,7 @@ import { valueIfAny } from '../../wording/attempt.ts';
 import { degreesText } from '../../wording/lines.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { benchState, dispatch } from '../state/bench-store.ts';
-import { setStripe } from '../state/design-edits.ts';
+import { setStripe } from '../state/stripe-edits.ts';
 
 /** Distance of the handle from the middle of the cloth, in CSS pixels. */
 const REACH = 120;

@@ -15,7 +15,7 @@ import { valueIfAny } from '../../wording/attempt.ts';
 import { degreesText, missText } from '../../wording/lines.ts';
 import { lengthText, sideText } from '../../wording/measures.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { setStripe } from '../state/design-edits.ts';
+import { setStripe } from '../state/stripe-edits.ts';
 import { useStripe } from '../state/use-construction.ts';
 
 /** The angle of a stripe: typed, dragged or chosen among the slopes that repeat. */

@@ -5,7 +5,7 @@ import { Panel } from '../../kit/panel.tsx';
 import { SelectField } from '../../kit/select-field.tsx';
 import { SequencePart } from '../bands/sequence-part.tsx';
 import { dispatch, useBenchState } from '../state/bench-store.ts';
-import { setStripe } from '../state/design-edits.ts';
+import { setStripe } from '../state/stripe-edits.ts';
 import { useStripe } from '../state/use-construction.ts';
 import { AnglePart } from './angle-part.tsx';
 

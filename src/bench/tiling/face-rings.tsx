@@ -7,7 +7,7 @@ import { NumberField } from '../../kit/number-field.tsx';
 import { RemoveButton } from '../../kit/remove-button.tsx';
 import { ShadeSelect } from '../../kit/shade-select.tsx';
 import { dispatch } from '../state/bench-store.ts';
-import { setTiling } from '../state/design-edits.ts';
+import { setTiling } from './tiling-edits.ts';
 
 type Ring = TilingDesign['construction']['rings'][number];
 

@@ -1,7 +1,7 @@
 import type { TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
 import { whole } from '../../kit/whole.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { setTiling } from '../state/design-edits.ts';
+import { setTiling } from './tiling-edits.ts';
 
 /** Changes a tiling on the bench; changes of one tag that follow each other are undone together. */
 export function putTiling(change: Partial<TilingSpec>, tag?: string): void {

@@ -6,7 +6,7 @@ import type { Draft, WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 import { attempt, valueIfAny } from '../../wording/attempt.ts';
 import { benchState, dispatch } from '../state/bench-store.ts';
-import { setWeave } from '../state/design-edits.ts';
+import { setWeave } from '../state/plaid-edits.ts';
 import { type DraftCell, editDraft, isFilled } from './draft-geometry.ts';
 
 /** How far one press reaches in the drawdown. */

@@ -8,7 +8,7 @@ import { lateSentence } from '../../wording/verdict.ts';
 import { useThreadFacts } from '../bands/use-thread-facts.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { setWeave } from '../state/design-edits.ts';
+import { setWeave } from '../state/plaid-edits.ts';
 import { usePlaid } from '../state/use-construction.ts';
 import { StructureTools } from './structure-tools.tsx';
 import { WeaveRuleFields } from './weave-rule.tsx';

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import type { Shade } from '../colour/shade.ts';
 import type { NumberProof } from '../repeat/close-numbers.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Sequence } from '../thread/sequence.ts';
 import type { Design } from './design-schema.ts';
 import type { Lay } from './lay.ts';
 
@@ -34,6 +35,22 @@ export type TextFile = (typeof TEXT_FILES)[number];
 /** A design whose construction is one. */
 export type Holding<C> = Omit<Design, 'construction'> & { readonly construction: C };
 
+/** The way that bands run along: an upper rail shows those of the warp, a left one those of the weft. */
+export type Direction = 'warp' | 'weft';
+
+/** A construction as sequences of bands, one for each rail. */
+export interface Banded<C> {
+  /** The edges of the cloth that have a rail. */
+  readonly railsOf: (construction: C) => readonly Direction[];
+  /** Whether both directions show one sequence. */
+  readonly isShared: (construction: C) => boolean;
+  /** Threads by which a rail's sequence begins later. */
+  readonly turnOf: (construction: C, direction: Direction) => number;
+  readonly sequenceOf: (construction: C, direction: Direction, context: Context) => Sequence;
+  /** The construction with another sequence, the same object when nothing is new. A shared one changes for both. */
+  readonly withSequence: (construction: C, direction: Direction, sequence: Sequence, context: Context) => C;
+}
+
 /** Everything that the core has to know of a construction. Another one is another folder with one of these. */
 export interface ConstructionKind<C> {
   /** Of the stored numbers. */
@@ -47,4 +64,6 @@ export interface ConstructionKind<C> {
   readonly kindOf: (construction: C) => Kind;
   /** What it can be written as, as it is now. */
   readonly filesOf: (construction: C) => Readonly<Partial<Record<TextFile, (design: Holding<C>) => string>>>;
+  /** Left out where it is not made of bands. */
+  readonly banded?: Banded<C>;
 }

@@ -9,6 +9,7 @@ import { plaidToWif } from '../exchange/write-wif-design.ts';
 import { pitchOf } from '../lay.ts';
 import { mapBands } from '../map-bands.ts';
 import { compilePlaid, weftOf } from './compile-plaid.ts';
+import { PLAID_BANDS } from './plaid-bands.ts';
 import { type Plaid, plaidSchema } from './plaid-schema.ts';
 import { missesOfPlaid } from './prove-plaid.ts';
 
@@ -44,4 +45,5 @@ export const PLAID: ConstructionKind<Plaid> = {
       'paper.svg': plaidToPaperSvg,
     }),
   }),
+  banded: PLAID_BANDS,
 };

@@ -4,9 +4,15 @@ import { compare, divide, multiply, type Rational, rational, round } from '../..
 import type { Band } from '../../thread/band.ts';
 import type { Mirror, Sequence } from '../../thread/sequence.ts';
 import { widthIn } from '../../units/band-width.ts';
-import type { StripeDesign } from '../design-schema.ts';
-import { bandScale } from '../lay.ts';
+import { bandScale, type Lay } from '../lay.ts';
 import type { Stripe, WideBand } from './stripe-schema.ts';
+
+/** What the widths of a stripe's bands follow from. */
+interface Measured {
+  readonly construction: Stripe;
+  readonly lay: Lay;
+  readonly resolution: string;
+}
 
 /**
  * A band of a stripe as the rail works it: its width as a whole number of steps. The typed width stays with it and
@@ -31,7 +37,7 @@ const MOST_STEPS = 50_000;
 const MOST_PARTS = 1_000_000;
 
 /** What one step of the rail is, in the stripe's unit: the largest that all widths are whole in, where that can be. */
-export function stepOf(design: StripeDesign): Rational {
+export function stepOf(design: Measured): Rational {
   const { bands, unit } = design.construction;
   const scale = bandScale(design);
   const widths = bands.map(({ width }) => widthIn(width, unit, scale));
@@ -51,7 +57,7 @@ export function stepOf(design: StripeDesign): Rational {
 }
 
 /** The bands of a stripe for the rail. */
-export function steppedSequence(design: StripeDesign): SteppedSequence & { readonly step: Rational } {
+export function steppedSequence(design: Measured): SteppedSequence & { readonly step: Rational } {
   const { bands, mirror, unit } = design.construction;
   const scale = bandScale(design);
   const step = stepOf(design);
@@ -66,7 +72,7 @@ export function steppedSequence(design: StripeDesign): SteppedSequence & { reado
 }
 
 /** The stripe with the rail's bands; a width that was not touched stays as it was typed. */
-export function withStepped(design: StripeDesign, { bands, mirror, step }: SteppedSequence): Stripe {
+export function withStepped(design: Measured, { bands, mirror, step }: SteppedSequence): Stripe {
   const one = step ?? stepOf(design);
   return { ...design.construction, mirror, bands: bands.map((band) => wideBand(band, one)) };
 }

@@ -6,6 +6,7 @@ import { bandScale } from '../lay.ts';
 import { mapBands } from '../map-bands.ts';
 import { compileStripe } from './compile-stripe.ts';
 import { missesOfStripe } from './prove-stripe.ts';
+import { STRIPE_BANDS } from './stripe-bands.ts';
 import { type Stripe, stripeSchema } from './stripe-schema.ts';
 
 /** Bands of exact widths side by side, at any slope that repeats. */
@@ -20,4 +21,5 @@ export const STRIPE: ConstructionKind<Stripe> = {
   },
   kindOf: () => 'stripe',
   filesOf: () => ({ 'counts.txt': stripeToText, 'counts.csv': stripeToCsv }),
+  banded: STRIPE_BANDS,
 };

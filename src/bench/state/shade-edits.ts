@@ -1,0 +1,38 @@
+import type { Shade } from '../../core/colour/shade.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { shadesUsed, withShadeReplaced } from '../../core/design/shades-used.ts';
+import { rekeyed } from './colourway-edits.ts';
+import type { Edit } from './design-edits.ts';
+
+export function setShades(shades: readonly Shade[]): Edit {
+  return (design) => ({ ...design, shades: [...shades] });
+}
+
+/** Changes a shade; a new key is carried into every band that uses it. */
+export function changeShade(key: string, change: Partial<Shade>): Edit {
+  return (design) => {
+    const shades = design.shades.map((shade) => (shade.key === key ? { ...shade, ...change } : shade));
+    const renamed = change.key === undefined ? design : replaceEverywhere(design, key, change.key);
+    return { ...renamed, shades, colourways: rekeyed(design.colourways, key, change.key ?? key) };
+  };
+}
+
+/** Takes a shade off the card; bands that use it take `replacement`. */
+export function removeShade(key: string, replacement: string | undefined): Edit {
+  return (design) => {
+    if (design.shades.length === 1) return design;
+    const freed = replacement === undefined ? design : replaceEverywhere(design, key, replacement);
+    if (bandsUsing(freed, key) > 0) return design;
+    const colourways = rekeyed(design.colourways, key, undefined);
+    return { ...freed, colourways, shades: design.shades.filter((shade) => shade.key !== key) };
+  };
+}
+
+/** How many typed bands use a shade, those of a weft that rests included. */
+export function bandsUsing({ construction }: Design, key: string): number {
+  return shadesUsed(construction).filter((use) => use.key === key).length;
+}
+
+function replaceEverywhere(design: Design, from: string, to: string): Design {
+  return { ...design, construction: withShadeReplaced(design.construction, from, to) };
+}

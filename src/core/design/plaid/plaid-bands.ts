@@ -1,0 +1,22 @@
+import type { Sequence } from '../../thread/sequence.ts';
+import type { Banded, Direction } from '../construction.ts';
+import { turnOf, weftOf } from './compile-plaid.ts';
+import type { Plaid } from './plaid-schema.ts';
+
+/** A warp, and a weft that follows it or has bands of its own. */
+export const PLAID_BANDS: Banded<Plaid> = {
+  railsOf: () => ['warp', 'weft'],
+  isShared: ({ weft }) => weft.follows,
+  turnOf: (plaid, direction) => (direction === 'weft' ? turnOf(plaid) : 0),
+  sequenceOf,
+  withSequence: (plaid, direction, sequence) => {
+    if (sequence === sequenceOf(plaid, direction)) return plaid;
+    const copy = { bands: [...sequence.bands], mirror: sequence.mirror };
+    const own = direction === 'weft' && !plaid.weft.follows;
+    return own ? { ...plaid, weft: { ...plaid.weft, own: copy } } : { ...plaid, warp: copy };
+  },
+};
+
+function sequenceOf(plaid: Plaid, direction: Direction): Sequence {
+  return direction === 'warp' ? plaid.warp : weftOf(plaid);
+}

@@ -1,0 +1,16 @@
+import type { Banded } from '../construction.ts';
+import { steppedSequence, withStepped } from './stepped-bands.ts';
+import type { Stripe } from './stripe-schema.ts';
+
+/** A stripe has one sequence, whichever way it is asked for, with widths as whole numbers of steps. */
+export const STRIPE_BANDS: Banded<Stripe> = {
+  // Lines that are level run into the left edge only, others into the upper.
+  railsOf: ({ slope }) => (slope.rise === 0 ? ['weft'] : ['warp']),
+  isShared: () => true,
+  turnOf: () => 0,
+  sequenceOf: (construction, _direction, context) => steppedSequence({ ...context, construction }),
+  withSequence: (construction, _direction, sequence, context) => {
+    const changed = withStepped({ ...context, construction }, sequence);
+    return JSON.stringify(changed) === JSON.stringify(construction) ? construction : changed;
+  },
+};
