@@ -1,13 +1,10 @@
 import { checkDesign } from '../core/design/check-design.ts';
-import { threadFacts } from '../core/design/design-facts.ts';
-import { type Design, isPlaid, isStripe, isTiling } from '../core/design/design-schema.ts';
+import { type Design, isPlaid } from '../core/design/design-schema.ts';
 import { toDecimal } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
-import { linesText } from '../wording/lines.ts';
+import { wordsFor } from '../wording/construction-words.ts';
 import { ppmText, sizeText } from '../wording/measures.ts';
-import { tilingText } from '../wording/tiling-words.ts';
 import {
-  directionSentence,
   leaksSentence,
   numbersSentence,
   offerSentence,
@@ -30,19 +27,17 @@ export function checkCommand(path: string, options: { json?: boolean; dpi?: stri
 }
 
 function wordReport(design: Design, report: RepeatReport): string {
-  const facts = isPlaid(design) ? threadFacts(design) : undefined;
   const { size, pixels } = report;
   const { unit } = design.lay;
   const fit = pixels.fits[0];
   const lines = [
     `${report.verdict}. ${verdictSentence(report)}`,
-    facts && `Warp: ${directionSentence(facts.warp, 'end')}`,
-    facts && `Weft: ${directionSentence(facts.weft, 'pick')}`,
-    isStripe(design) && `Lines: ${linesText(design.construction.slope)}`,
-    isTiling(design) && `Tiling: ${tilingText(design.construction)}`,
+    ...wordsFor(design.construction)
+      .checked(design)
+      .map(([name, words]) => `${name}: ${words}`),
     size && `Size: ${sizeText(size, unit)}`,
     fit &&
-      `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${facts ? `, ${perThreadText(pixels)}` : ''}`,
+      `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${isPlaid(design) ? `, ${perThreadText(pixels)}` : ''}`,
     numbersSentence(report),
     paintedSentence(report),
     leaksSentence(report),

@@ -1,11 +1,7 @@
-import type { Construction } from '../../core/design/design-schema.ts';
 import { equals, toDecimal } from '../../core/exact/rational.ts';
-import { threadCount } from '../../core/thread/sequence.ts';
 import { parseDensity } from '../../core/units/density.ts';
-import { crossingName } from '../../wording/crossing.ts';
-import { linesText } from '../../wording/lines.ts';
+import { wordsFor } from '../../wording/construction-words.ts';
 import { plural } from '../../wording/measures.ts';
-import { tilingText } from '../../wording/tiling-words.ts';
 import { type BenchState, problemOf, STEPS, type Step, unmadeOf } from '../state/bench-state.ts';
 import { dispatch, useBenchState } from '../state/bench-store.ts';
 
@@ -47,7 +43,7 @@ function stateOf(step: Step, state: BenchState): string {
         ? plural(shades.length, 'shade')
         : `${plural(shades.length, 'shade')}, ${plural(colourways.length, 'colourway')}`;
     case 'Build':
-      return builtText(construction);
+      return wordsFor(construction).built(construction);
     case 'Lay': {
       if (construction.kind !== 'plaid') return 'Straight';
       const [ends, picks] = [parseDensity(lay.ends), parseDensity(lay.picks)];
@@ -59,25 +55,10 @@ function stateOf(step: Step, state: BenchState): string {
     case 'Check':
       return problemOf(state) === undefined && unmadeOf(state) === undefined
         ? (report?.verdict ?? 'Checking…')
-        : construction.kind === 'plaid'
-          ? 'Cannot be woven'
-          : 'Cannot be made';
+        : wordsFor(construction).refused;
     case 'Send':
       return `PNG or SVG, ${resolution} dpi`;
     default:
       return step satisfies never;
-  }
-}
-
-function builtText(construction: Construction): string {
-  switch (construction.kind) {
-    case 'plaid':
-      return `${plural(threadCount(construction.warp), 'end')}, ${construction.crossing} ${crossingName(construction)}`;
-    case 'stripe':
-      return `${plural(construction.bands.length, 'band')}, ${linesText(construction.slope)}`;
-    case 'tiling':
-      return tilingText(construction);
-    default:
-      return construction satisfies never;
   }
 }

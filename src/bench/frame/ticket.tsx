@@ -1,12 +1,10 @@
 import { X } from 'lucide-react';
-import { type Construction, type Design, isPlaid, isTiling } from '../../core/design/design-schema.ts';
+import { type Design, isPlaid, isTiling } from '../../core/design/design-schema.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { Measure } from '../../kit/panel.tsx';
 import { VerdictMark } from '../../kit/verdict-mark.tsx';
-import { crossingName } from '../../wording/crossing.ts';
-import { linesText } from '../../wording/lines.ts';
+import { wordsFor } from '../../wording/construction-words.ts';
 import { sizeText } from '../../wording/measures.ts';
-import { tilingText } from '../../wording/tiling-words.ts';
 import { useThreadFacts } from '../bands/use-thread-facts.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { sequenceOf } from '../state/band-edits.ts';
@@ -26,7 +24,7 @@ export function Ticket() {
   const facts = useThreadFacts();
   if (!shown) return null;
   const { unit } = design.lay;
-  const { construction } = design;
+  const [made, how] = wordsFor(design.construction).made(design.construction);
   return (
     <aside
       aria-label="Ticket"
@@ -52,7 +50,7 @@ export function Ticket() {
           </Measure>
         )}
         {report?.size && <Measure name="Size">{sizeText(report.size, unit)}</Measure>}
-        <How construction={construction} />
+        <Measure name={made}>{how}</Measure>
         {facts?.float !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
         {!isTiling(design) && <Pivots design={design} />}
       </dl>
@@ -71,24 +69,6 @@ export function Ticket() {
       </div>
     </aside>
   );
-}
-
-/** How it is made, on one line. */
-function How({ construction }: { construction: Construction }) {
-  switch (construction.kind) {
-    case 'plaid':
-      return (
-        <Measure name={construction.crossing === 'woven' ? 'Woven' : 'Printed'}>
-          {crossingName(construction)}
-        </Measure>
-      );
-    case 'stripe':
-      return <Measure name="Lines">{linesText(construction.slope)}</Measure>;
-    case 'tiling':
-      return <Measure name="Tiling">{tilingText(construction)}</Measure>;
-    default:
-      return construction satisfies never;
-  }
 }
 
 function Pivots({ design }: { design: Design }) {
