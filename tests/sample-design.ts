@@ -1,9 +1,17 @@
 import fc from 'fast-check';
-import { asPlaid, type PlaidDesign, type StripeDesign } from '../src/core/design/design-schema.ts';
+import type { ByKind } from '../src/core/design/constructions.ts';
+import {
+  asPlaid,
+  type Design,
+  type PlaidDesign,
+  type StripeDesign,
+  type TilingDesign,
+} from '../src/core/design/design-schema.ts';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
-import { newPlaid, newStripe } from '../src/core/design/new-design.ts';
+import { newPlaid, newStripe, newTiling } from '../src/core/design/new-design.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
 import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
+import type { FormSpec, LinesSpec } from '../src/core/design/tiling/tiling-schema.ts';
 import { slope } from '../src/core/exact/slope.ts';
 import { MIRRORS, type Sequence } from '../src/core/thread/sequence.ts';
 import type { WeaveSpec } from '../src/core/thread/weaves/weave-spec.ts';
@@ -122,3 +130,76 @@ export const someStripe: fc.Arbitrary<StripeDesign> = fc
       ...order,
     }),
   );
+
+const someProportion = fc.constantFrom('1', '3/4', '1.5', '7/5');
+const someCount = fc.integer({ min: 1, max: 3 });
+
+/** A tiling's form, of every kind. */
+const someForm: fc.Arbitrary<FormSpec> = fc.oneof(
+  fc.record({
+    kind: fc.constant('regular' as const),
+    name: fc.constantFrom('3.3.3.3.3.3', '4.8.8', '3.6.3.6'),
+  }),
+  fc.record({ kind: fc.constant('rows' as const), squares: someCount, triangles: someCount }),
+  fc.record({ kind: fc.constant('rhombus' as const), across: someProportion, up: someProportion }),
+  fc.record({
+    kind: fc.constant('bricks' as const),
+    height: someProportion,
+    step: fc.constantFrom('0', '1/2', '1/3'),
+  }),
+  fc.record({ kind: fc.constant('basket' as const), count: someCount }),
+  fc.record({ kind: fc.constant('squares' as const), small: fc.constantFrom('1/2', '1/3', '1') }),
+  fc.record({ kind: fc.constant('octagons' as const), slant: someProportion }),
+  fc.record({
+    kind: fc.constant('triangles' as const),
+    height: someProportion,
+    tip: fc.constantFrom('0', '1/2'),
+  }),
+  fc.record({ kind: fc.constant('hexagons' as const), across: someProportion, up: someProportion }),
+  fc.record({ kind: fc.constant('angled' as const), rise: someCount }),
+  fc.record({ kind: fc.constant('parallelograms' as const), height: someProportion, lean: someProportion }),
+  fc.record({ kind: fc.constant('kites' as const), above: someProportion, below: someProportion }),
+  fc.record({ kind: fc.constant('pentagons' as const), half: fc.constantFrom('1/4', '1/3') }),
+  fc.record({ kind: fc.constant('herringbone' as const), width: fc.constantFrom('1/2', '1/3') }),
+  fc.record({ kind: fc.constant('hexagons-triangles' as const), other: someProportion }),
+);
+
+const someLines: fc.Arbitrary<LinesSpec> = fc.record({
+  what: fc.constantFrom('sides' as const, 'spokes' as const, 'rays' as const, 'stars' as const),
+  of: fc.constant(null),
+  width: fc.constantFrom('0.5 mm', '1 mm'),
+  shade: fc.constantFrom(...KEYS),
+  ends: fc.constantFrom('round' as const, 'sharp' as const, 'flat' as const),
+  dashes: fc.constantFrom(null, { count: 2, share: '1/2' }),
+  skip: fc.constant(1),
+});
+
+/** Tilings of every form that is not a list: stretched, sheared, with rings, gaps and lines or without. */
+export const someTiling: fc.Arbitrary<TilingDesign> = fc
+  .record({
+    hexes: fc.tuple(someHex, someHex, someHex),
+    form: someForm,
+    turn: fc.constantFrom(0, 6),
+    stretch: someProportion,
+    shear: fc.constantFrom('0', '0', '1/2'),
+    colours: fc.constantFrom('sides' as const, 'directions' as const, 'faces' as const),
+    rings: fc.array(fc.record({ share: fc.constantFrom('1/2', '3/4'), shade: fc.constantFrom('B', null) }), {
+      maxLength: 1,
+    }),
+    gaps: fc.constantFrom(null, { by: '0.5 mm', corner: '1 mm', shade: 'C' }),
+    lines: fc.array(someLines, { maxLength: 2 }),
+  })
+  .map(({ hexes, ...order }) =>
+    newTiling({
+      name: 'Any tiling',
+      shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
+      ...order,
+    }),
+  );
+
+/** Designs of every construction. Another one is another line. */
+export const SOME_OF: { readonly [K in keyof ByKind]: fc.Arbitrary<Design> } = {
+  plaid: someDesign,
+  stripe: someStripe,
+  tiling: someTiling,
+};
