@@ -1,5 +1,6 @@
 import { checkDesign } from '../core/design/check-design.ts';
-import { type Design, isPlaid } from '../core/design/design-schema.ts';
+import type { Design } from '../core/design/design-schema.ts';
+import { inThreads } from '../core/design/in-threads.ts';
 import { toDecimal } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { wordsFor } from '../wording/construction-words.ts';
@@ -37,7 +38,7 @@ function wordReport(design: Design, report: RepeatReport): string {
       .map(([name, words]) => `${name}: ${words}`),
     size && `Size: ${sizeText(size, unit)}`,
     fit &&
-      `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${isPlaid(design) ? `, ${perThreadText(pixels)}` : ''}`,
+      `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${inThreads(design) ? `, ${perThreadText(pixels)}` : ''}`,
     numbersSentence(report),
     paintedSentence(report),
     leaksSentence(report),

@@ -1,4 +1,5 @@
-import { type Design, isPlaid, isTiling, type TilingDesign } from '../core/design/design-schema.ts';
+import { type Design, isTiling, type TilingDesign } from '../core/design/design-schema.ts';
+import { inThreads } from '../core/design/in-threads.ts';
 import { tilingFacts } from '../core/design/tiling/tiling-facts.ts';
 import { toNumber, toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
@@ -15,7 +16,7 @@ export function jsonReport(
   return {
     verdict,
     repeat: {
-      ...(isPlaid(design) && {
+      ...(inThreads(design) && {
         ends: repeat && Number(repeat.width.n),
         picks: repeat && Number(repeat.height.n),
       }),
@@ -29,7 +30,7 @@ export function jsonReport(
       height: fit?.height ?? 0,
       exactWidth: pixels.exact && toText(pixels.exact.width),
       exactHeight: pixels.exact && toText(pixels.exact.height),
-      perThread: isPlaid(design) && { x: toText(pixels.perStep.x), y: toText(pixels.perStep.y) },
+      perThread: inThreads(design) && { x: toText(pixels.perStep.x), y: toText(pixels.perStep.y) },
       errorPpm: fit === undefined ? null : { x: toNumber(fit.errorX) * 1e6, y: toNumber(fit.errorY) * 1e6 },
     },
     ...(isTiling(design) && { symmetry: symmetryOf(design) }),

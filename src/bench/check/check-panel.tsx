@@ -1,5 +1,6 @@
 import { Check, Minus, X } from 'lucide-react';
-import { type Design, isPlaid } from '../../core/design/design-schema.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { inThreads } from '../../core/design/in-threads.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { isRational } from '../../core/exact/surd.ts';
 import type { RepeatReport } from '../../core/repeat/check-repeat.ts';
@@ -77,7 +78,7 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
         onChange={(text) => dispatch({ kind: 'edit', edit: setResolution(text), tag: 'resolution' })}
       />
       <dl className="m-0 flex flex-col gap-1.5">
-        {repeat && isPlaid(design) && (
+        {repeat && inThreads(design) && (
           <Measure name="Repeat">
             {toText(repeat.width)} ends × {toText(repeat.height)} picks
           </Measure>
@@ -93,9 +94,9 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
             {nearest.width} × {nearest.height}
           </Measure>
         )}
-        {isPlaid(design) && <Measure name="A thread">{perThreadText(pixels)}</Measure>}
+        {inThreads(design) && <Measure name="A thread">{perThreadText(pixels)}</Measure>}
       </dl>
-      {isPlaid(design) && !pixels.crisp && nearest !== undefined && (
+      {inThreads(design) && !pixels.crisp && nearest !== undefined && (
         <p className="hint">
           Threads are not whole pixels here, so a pixel on an edge between two shades shows their mean.
         </p>

@@ -1,4 +1,4 @@
-import { isPlaid } from '../../core/design/design-schema.ts';
+import { inThreads } from '../../core/design/in-threads.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
@@ -25,7 +25,7 @@ export function zoomTo(perEnd: number): void {
 /** As large as it will be woven or printed, on this monitor. */
 export function zoomToTrueSize(): void {
   const design = benchState().history.present;
-  const millimetres = isPlaid(design) ? toNumber(pitchOf(design.lay).x) : 1;
+  const millimetres = inThreads(design) ? toNumber(pitchOf(design.lay).x) : 1;
   zoomTo(millimetres * (calibration() ?? NOMINAL_PIXELS_PER_MM));
 }
 
@@ -33,14 +33,14 @@ export function zoomToTrueSize(): void {
 export function zoomToPixels(): void {
   const design = benchState().history.present;
   const perMillimetre = toNumber(parseResolution(design.resolution)) / 25.4;
-  zoomTo((isPlaid(design) ? 1 : perMillimetre) / window.devicePixelRatio);
+  zoomTo((inThreads(design) ? 1 : perMillimetre) / window.devicePixelRatio);
 }
 
 /** Three repeats in the view. */
 export function zoomToThree(): void {
   const { view, repeat, ratio } = useCloth.getState();
   if (repeat === undefined) return;
-  const threads = isPlaid(benchState().history.present);
+  const threads = inThreads(benchState().history.present);
   const perEnd = fitThree(view, repeat, ratio, window.devicePixelRatio, threads);
   useCloth.setState({ camera: settleCamera(centre(view, repeat, perEnd, ratio)) });
 }

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { seenFromBehind } from '../../core/design/behind.ts';
-import { type Design, isPlaid } from '../../core/design/design-schema.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { inThreads } from '../../core/design/in-threads.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { threadCount } from '../../core/thread/sequence.ts';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
@@ -38,7 +39,7 @@ export function Cloth({ children }: { children?: React.ReactNode }) {
   const problem = useBenchState(problemOf);
   const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof, behind, marks } = useCloth();
   const pixelRatio = usePixelRatio();
-  const threads = isPlaid(design);
+  const threads = inThreads(design);
   const ratio = threads ? pickRatio(pitchOf(design.lay)) : 1;
   const host = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);

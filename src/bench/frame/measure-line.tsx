@@ -2,7 +2,8 @@ import { Eye } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { PROOFS, type Proof } from '../../core/colour/proof.ts';
-import { isPlaid, isWoven } from '../../core/design/design-schema.ts';
+import { isWoven } from '../../core/design/design-schema.ts';
+import { inThreads } from '../../core/design/in-threads.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { multiply, rational, toDecimal } from '../../core/exact/rational.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
@@ -36,7 +37,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
       className="numbers flex min-w-0 items-center gap-4 whitespace-nowrap border-rule border-t bg-paper px-4"
     >
       <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden">
-        {repeat !== undefined && isPlaid(design) && (
+        {repeat !== undefined && inThreads(design) && (
           <>
             <span>
               <span className="mr-1.5 font-text text-ash">Repeat</span>
@@ -48,7 +49,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
             </span>
           </>
         )}
-        {report?.size && !isPlaid(design) && (
+        {report?.size && !inThreads(design) && (
           <span>
             <span className="mr-1.5 font-text text-ash">Repeat</span>
             {sizeText(report.size, lay.unit)}
@@ -72,7 +73,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
       )}
       {looking && perEnd !== undefined && (
         <span className="text-ash max-[1180px]:hidden">
-          {zoomText(perEnd, isPlaid(design) ? 'thread' : 'mm')}
+          {zoomText(perEnd, inThreads(design) ? 'thread' : 'mm')}
         </span>
       )}
       {looking && <ViewControls />}
@@ -128,7 +129,7 @@ function ViewControls() {
           >
             <ViewButton text="True size" hint="0" onClick={zoomToTrueSize} />
             <ViewButton
-              text={isPlaid(design) ? 'One thread a pixel' : 'One pixel of the file a pixel'}
+              text={inThreads(design) ? 'One thread a pixel' : 'One pixel of the file a pixel'}
               hint="1"
               onClick={zoomToPixels}
             />

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
-import { type Design, isPlaid, isTiling } from '../../core/design/design-schema.ts';
+import { type Design, isTiling } from '../../core/design/design-schema.ts';
+import { inThreads } from '../../core/design/in-threads.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { Measure } from '../../kit/panel.tsx';
 import { VerdictMark } from '../../kit/verdict-mark.tsx';
@@ -44,7 +45,7 @@ export function Ticket() {
         {[design.number, range].filter((part) => part !== '').join(' · ')}
       </p>
       <dl className="mt-2 mb-0 flex flex-col gap-0.5">
-        {report?.repeat && isPlaid(design) && (
+        {report?.repeat && inThreads(design) && (
           <Measure name="Repeat">
             {toText(report.repeat.width)} × {toText(report.repeat.height)}
           </Measure>

@@ -1,4 +1,5 @@
-import { isPlaid, isTiling } from '../../core/design/design-schema.ts';
+import { isTiling } from '../../core/design/design-schema.ts';
+import { inThreads } from '../../core/design/in-threads.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
 import { isWhole, multiply, rational, toDecimal, toText } from '../../core/exact/rational.ts';
@@ -31,7 +32,7 @@ export function LayPanel() {
     <Panel
       title="Lay"
       purpose={
-        isPlaid(design)
+        inThreads(design)
           ? 'Repeats side by side, straight. The density gives them their true size.'
           : isTiling(design)
             ? 'Repeats side by side, straight.'
@@ -68,12 +69,12 @@ export function LayPanel() {
         options={LENGTH_UNITS.map((unit) => ({ value: unit, text: unit }))}
         onChange={(unit) => set({ unit })}
       />
-      {report?.size && !isPlaid(design) && (
+      {report?.size && !inThreads(design) && (
         <dl className="m-0 flex flex-col gap-1.5 border-rule border-t pt-3">
           <Measure name="One repeat">{sizeText(report.size, lay.unit)}</Measure>
         </dl>
       )}
-      {repeat !== undefined && problem === undefined && isPlaid(design) && (
+      {repeat !== undefined && problem === undefined && inThreads(design) && (
         <dl className="m-0 flex flex-col gap-1.5 border-rule border-t pt-3">
           <Measure name="One repeat">
             {size(repeat.ends, pitch.x)} × {size(repeat.picks, pitch.y)} {lay.unit}

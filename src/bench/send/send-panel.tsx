@@ -1,9 +1,10 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { type Design, isPlaid, isTiling, isWoven } from '../../core/design/design-schema.ts';
+import { type Design, isTiling, isWoven } from '../../core/design/design-schema.ts';
 import { lossesOf } from '../../core/design/exchange/losses.ts';
 import { filesOf } from '../../core/design/exchange/write-file.ts';
+import { inThreads } from '../../core/design/in-threads.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../../core/error.ts';
@@ -249,7 +250,7 @@ function PictureWish() {
         />
       )}
       {wish.what !== 'tile' && <SheetWords />}
-      {wish.file === 'png' && !isPlaid(design) && (
+      {wish.file === 'png' && !inThreads(design) && (
         <Choice
           label="Colours that share a pixel are mixed"
           value={wish.mixing}
@@ -270,7 +271,7 @@ function PictureWish() {
           onChange={(underlap) => useSend.setState({ underlap })}
         />
       )}
-      {wish.file === 'png' && isPlaid(design) && (
+      {wish.file === 'png' && inThreads(design) && (
         <Choice
           label="How fine"
           value={wish.scale}
@@ -293,14 +294,14 @@ function PictureWish() {
           onChange={(drawn) => useSend.setState({ drawn })}
         />
       )}
-      {wish.file === 'png' && (wish.scale === 'dpi' || !isPlaid(design)) && (
+      {wish.file === 'png' && (wish.scale === 'dpi' || !inThreads(design)) && (
         <ResolutionField
           label="Resolution, pixels per inch"
           resolution={design.resolution}
           onChange={(text) => dispatch({ kind: 'edit', edit: setResolution(text), tag: 'resolution' })}
         />
       )}
-      {wish.file === 'png' && wish.scale === 'thread' && isPlaid(design) && <PerThread />}
+      {wish.file === 'png' && wish.scale === 'thread' && inThreads(design) && <PerThread />}
     </>
   );
 }

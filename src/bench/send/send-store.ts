@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import type { Mixing } from '../../core/colour/mixing.ts';
-import { type Design, isPlaid, isWoven } from '../../core/design/design-schema.ts';
+import { type Design, isWoven } from '../../core/design/design-schema.ts';
+import { inThreads } from '../../core/design/in-threads.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { fileNameOf } from '../../core/formats/file-name.ts';
 import {
@@ -162,7 +163,7 @@ export function drawnAs({ file, drawn }: SendWish, design: Design): Drawn {
 
 /** Pixels a thread are for cloth that has threads. */
 function byThread({ file, scale }: SendWish, design: Design): boolean {
-  return file === 'png' && scale === 'thread' && isPlaid(design);
+  return file === 'png' && scale === 'thread' && inThreads(design);
 }
 
 /** Files that show the structure alone. */

@@ -62,6 +62,8 @@ export interface ConstructionKind<C> {
   /** The construction with a shade in the place of each that it names, those that rest included; every place is visited once. */
   readonly mapShades: (construction: C, to: (key: string, path: ShadePath) => string) => C;
   readonly kindOf: (construction: C) => Kind;
+  /** What its repeats are counted in. */
+  readonly step: 'thread' | 'mm';
   /** What it can be written as, as it is now. */
   readonly filesOf: (construction: C) => Readonly<Partial<Record<TextFile, (design: Holding<C>) => string>>>;
   /** Left out where it is not made of bands. */

@@ -36,6 +36,7 @@ export const PLAID: ConstructionKind<Plaid> = {
     const ways = [plaid.warp, weftOf(plaid)].filter(plain).length;
     return ways === 2 ? 'weave' : ways === 1 ? 'stripe' : 'plaid';
   },
+  step: 'thread',
   filesOf: ({ crossing }) => ({
     'counts.txt': plaidToText,
     'counts.csv': plaidToCsv,

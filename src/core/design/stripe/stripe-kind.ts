@@ -20,6 +20,7 @@ export const STRIPE: ConstructionKind<Stripe> = {
     return { ...mapped, clear: stripe.clear === null ? null : to(stripe.clear, ['clear']) };
   },
   kindOf: () => 'stripe',
+  step: 'mm',
   filesOf: () => ({ 'counts.txt': stripeToText, 'counts.csv': stripeToCsv }),
   banded: STRIPE_BANDS,
 };

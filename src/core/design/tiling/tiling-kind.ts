@@ -28,6 +28,7 @@ export const TILING: ConstructionKind<TilingSpec> = {
     };
   },
   kindOf: () => 'tiling',
+  step: 'mm',
   filesOf: () => ({
     'faces.csv': tilingToCsv,
     'faces.json': (design) => JSON.stringify(tilingGeometry(design)),
