@@ -8,6 +8,9 @@ import { ensureBuilt, ensureInstalled, ROOT } from './ready.mjs';
 const FIRST_PORT = 4321;
 const PORTS = 50;
 
+/** Milliseconds that a connection may rest: longer than clients do, so that none takes one that is just being ended. */
+const REST = 65_000;
+
 /** @param {{ demo: boolean }} options  whether the demo designs are hung, once */
 export async function serve({ demo }) {
   ensureInstalled();
@@ -30,7 +33,7 @@ export async function serve({ demo }) {
     passphrase: prepared.passphrase,
     application: handler,
   });
-  const server = createHttpServer(gate);
+  const server = createHttpServer({ keepAliveTimeout: REST }, gate);
   await new Promise((resolve) => server.listen(Number(port), host, resolve));
   // The first answer opens the database and starts the threads; whoever comes next need not wait for that.
   await fetch(`${addressOf(host, port)}api/shelf`).catch(() => undefined);

@@ -1,3 +1,4 @@
+import { Agent, get } from 'node:http';
 import { chromium, expect, test } from '@playwright/test';
 import config from '../../playwright.config.ts';
 import { clothShown, openFromShelf, step, WRITER } from './helpers.ts';
@@ -134,4 +135,21 @@ test('a request that writes names its page, or says that it is a program', async
   expect((await rename({ origin: 'http://evil.example', ...WRITER })).status()).toBe(403);
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Scullery glass cloth' })).toBeVisible();
+});
+
+test('a connection that has rested is taken again, not ended under its client', async () => {
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  const ask = () =>
+    new Promise<boolean>((resolve, reject) => {
+      const request = get(new URL('/api/shelf', config.use!.baseURL), { agent }, (answer) => {
+        answer.resume();
+        answer.on('end', () => resolve(request.reusedSocket));
+      });
+      request.on('error', reject);
+    });
+  expect(await ask()).toBe(false);
+  // Longer than the usual rest of Node's servers.
+  await new Promise((resolve) => setTimeout(resolve, 7000));
+  expect(await ask()).toBe(true);
+  agent.destroy();
 });
