@@ -29,6 +29,20 @@ weave: 2/2Z
 density: 24/in
 `;
 
+/** Eleven periods of a black and a white stripe close exactly in 12 in; one is 327 3/11 px at 300 dpi. */
+export const ELEVENTH: StripeDesign = newStripe({
+  name: 'Eleven',
+  shades: [
+    { key: 'A', name: 'Ink', hex: '#000000' },
+    { key: 'B', name: 'Paper', hex: '#ffffff' },
+  ],
+  bands: [
+    { shade: 'A', width: '6/11in' },
+    { shade: 'B', width: '6/11in' },
+  ],
+  slope: slope(1, 0),
+});
+
 const KEYS = ['A', 'B', 'C'];
 
 /** A short sequence of three shades, mirrored or not. */

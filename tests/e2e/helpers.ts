@@ -46,6 +46,16 @@ export function warpField(page: Page): Locator {
   return page.getByRole('textbox', { name: /^Warp/ });
 }
 
+/** Saves another warp to a design in a second window, which is given. */
+export async function changeElsewhere(page: Page, id: string, warp: string): Promise<Page> {
+  const other = await page.context().newPage();
+  await other.goto(`/bench/${id}`);
+  await clothShown(other);
+  await warpField(other).fill(warp);
+  await saved(other);
+  return other;
+}
+
 export async function step(page: Page, name: string): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Steps' })

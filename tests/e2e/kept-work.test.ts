@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { clothShown, openNew, saved, take, warpField } from './helpers.ts';
+import { changeElsewhere, clothShown, openNew, saved, take, warpField } from './helpers.ts';
 
 const TEXT = 'warp: A20 B10\nweave: 2/2Z\n';
 
@@ -16,14 +16,9 @@ async function keptHere(page: Page): Promise<void> {
 
 test('work that is stale in one window is still kept when the other saves again and the first is closed', async ({
   page,
-  context,
 }) => {
   const id = await openNew(page, TEXT);
-  const other = await context.newPage();
-  await other.goto(`/bench/${id}`);
-  await clothShown(other);
-  await warpField(other).fill('A20 B12');
-  await saved(other);
+  const other = await changeElsewhere(page, id, 'A20 B12');
   await warpField(page).fill('A20 B14');
   await expect(page.getByRole('dialog', STALE)).toBeVisible();
   await page.keyboard.press('Escape');

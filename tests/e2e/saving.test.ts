@@ -1,18 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { clothShown, openNew, saved, WRITER, warpField } from './helpers.ts';
+import { changeElsewhere, openNew, saved, WRITER, warpField } from './helpers.ts';
 
 const TEXT = 'warp: A20 B10\nweave: 2/2Z\n';
 
-test('two windows on one design: the later stale write is told, and both are kept', async ({
-  page,
-  context,
-}) => {
+test('two windows on one design: the later stale write is told, and both are kept', async ({ page }) => {
   const id = await openNew(page, TEXT);
-  const other = await context.newPage();
-  await other.goto(`/bench/${id}`);
-  await clothShown(other);
-  await warpField(other).fill('A20 B12');
-  await saved(other);
+  const other = await changeElsewhere(page, id, 'A20 B12');
   await warpField(page).fill('A20 B14');
   const dialog = page.getByRole('dialog', { name: 'Changed somewhere else' });
   await expect(dialog).toBeVisible();
@@ -25,12 +18,9 @@ test('two windows on one design: the later stale write is told, and both are kep
   await expect(warpField(other)).toHaveValue('A20 B12');
 });
 
-test('two windows on one design: the other one’s is taken', async ({ page, context }) => {
+test('two windows on one design: the other one’s is taken', async ({ page }) => {
   const id = await openNew(page, TEXT);
-  const other = await context.newPage();
-  await other.goto(`/bench/${id}`);
-  await warpField(other).fill('A20 B12');
-  await saved(other);
+  await changeElsewhere(page, id, 'A20 B12');
   await warpField(page).fill('A20 B14');
   await page.getByRole('button', { name: /^Take theirs/ }).click();
   await expect(warpField(page)).toHaveValue('A20 B12');

@@ -1,28 +1,14 @@
 import { PNG } from 'pngjs';
 import { describe, expect, it } from 'vitest';
 import { compile } from '../../src/core/design/compile-design.ts';
-import { newStripe } from '../../src/core/design/new-design.ts';
 import { rational } from '../../src/core/exact/rational.ts';
 import { orderPicture } from '../../src/core/formats/picture-order.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../../src/core/formats/sheet.ts';
 import { unitToPng } from '../../src/core/formats/unit-png.ts';
 import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
+import { ELEVENTH } from '../sample-design.ts';
 
-/** Eleven periods of a black and a white stripe close exactly in 12 in; one is 327 3/11 px at 300 dpi. */
-const UNIT = compile(
-  newStripe({
-    name: 'Eleven',
-    shades: [
-      { key: 'A', name: 'Ink', hex: '#000000' },
-      { key: 'B', name: 'Paper', hex: '#ffffff' },
-    ],
-    bands: [
-      { shade: 'A', width: '6/11in' },
-      { shade: 'B', width: '6/11in' },
-    ],
-    slope: { rise: 1, run: 0 },
-  }),
-);
+const UNIT = compile(ELEVENTH);
 
 async function png(sheet: Sheet): Promise<PNG> {
   const order = orderPicture(UNIT, { dpi: rational(300) }, sheet);

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
+import { ELEVENTH, SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { compile } from '../design/compile-design.ts';
-import { newStripe } from '../design/new-design.ts';
 import { rational, toText } from '../exact/rational.ts';
 import { orderPicture, parsePerStep, wholeBlocks } from './picture-order.ts';
 import { parseRepeats, parseSheet } from './sheet.ts';
@@ -40,39 +39,25 @@ describe('orderPicture', () => {
   });
 });
 
-/** Stripes of which eleven close exactly in 12 in, and one on no whole pixel. */
-const ELEVENTH = compile(
-  newStripe({
-    name: 'x',
-    shades: [
-      { key: 'A', name: 'Ink', hex: '#000000' },
-      { key: 'B', name: 'Paper', hex: '#ffffff' },
-    ],
-    bands: [
-      { shade: 'A', width: '6/11in' },
-      { shade: 'B', width: '6/11in' },
-    ],
-    slope: { rise: 1, run: 0 },
-  }),
-);
+const ELEVENTHS = compile(ELEVENTH);
 
 describe('a sheet', () => {
   const dpi = { dpi: rational(300) };
 
   it('of whole repeats is fitted where it closes on whole pixels though one repeat does not', () => {
-    const order = orderPicture(ELEVENTH, dpi, parseRepeats('22 x 1'));
+    const order = orderPicture(ELEVENTHS, dpi, parseRepeats('22 x 1'));
     expect(order).toMatchObject({ width: 7200, tile: { width: 3600 }, block: { across: 11, down: 1 } });
     expect(order.holds.x).toMatchObject({ whole: 22, off: rational(0) });
   });
 
   it('rounds each repeat where it does not, and says by how much', () => {
-    const order = orderPicture(ELEVENTH, dpi, parseRepeats('3 x 1'));
+    const order = orderPicture(ELEVENTHS, dpi, parseRepeats('3 x 1'));
     expect(order).toMatchObject({ width: 3 * 327, tile: { width: 327 }, block: { across: 1 } });
     expect(toText(order.holds.x.off)).toBe('-9/11');
   });
 
   it('by size holds whole repeats, or says which sizes would', () => {
-    const whole = orderPicture(ELEVENTH, dpi, parseSheet('12in x 1in', 'mm'));
+    const whole = orderPicture(ELEVENTHS, dpi, parseSheet('12in x 1in', 'mm'));
     expect(whole.holds.x.whole).toBe(11);
     const cut = orderPicture(UNIT, dpi, parseSheet('90 x 120 mm', 'mm'));
     expect(cut.holds.x.whole).toBeUndefined();

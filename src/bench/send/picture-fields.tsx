@@ -1,0 +1,167 @@
+import { isTiling, isWoven } from '../../core/design/design-schema.ts';
+import { inThreads } from '../../core/design/in-threads.ts';
+import { pitchOf } from '../../core/design/lay.ts';
+import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
+import { parsePerStep, pixelSize } from '../../core/formats/picture-order.ts';
+import { parseRepeats, parseSheet } from '../../core/formats/sheet.ts';
+import { Choice } from '../../kit/choice.tsx';
+import { NumberField } from '../../kit/number-field.tsx';
+import { ResolutionField } from '../../kit/resolution-field.tsx';
+import { lengthText, rectangleText } from '../../wording/measures.ts';
+import { sheetSentence } from '../../wording/sheet-words.ts';
+import { dispatch, useDesign } from '../state/bench-store.ts';
+import { setResolution } from '../state/design-edits.ts';
+import { scaleOf, useSend, useSendOrder } from './send-store.ts';
+
+/** How much of the design a picture holds, and how it is made. */
+export function PictureWish() {
+  const design = useDesign();
+  const wish = useSend();
+  const { unit } = design.lay;
+  return (
+    <>
+      <Choice
+        label="How much"
+        value={wish.what}
+        options={[
+          { value: 'tile', text: 'One repeat' },
+          { value: 'repeats', text: 'Whole repeats' },
+          { value: 'size', text: 'A size' },
+        ]}
+        onChange={(what) => useSend.setState({ what })}
+      />
+      {wish.what === 'repeats' && <Repeats />}
+      {wish.what === 'size' && (
+        <NumberField
+          label="Size of the sheet"
+          text={wish.size}
+          resolve={(text) => {
+            const sheet = parseSheet(text, unit, pixelSize(scaleOf(wish, design), pitchOf(design.lay)));
+            return sheet.kind === 'size' ? rectangleText(sheet.size, unit) : text;
+          }}
+          onChange={(size) => useSend.setState({ size })}
+        />
+      )}
+      {wish.what !== 'tile' && <SheetWords />}
+      {wish.file === 'png' && !inThreads(design) && (
+        <Choice
+          label="Colours that share a pixel are mixed"
+          value={wish.mixing}
+          options={[
+            { value: 'light', text: 'As light' },
+            { value: 'bytes', text: 'As stored values' },
+          ]}
+          onChange={(mixing) => useSend.setState({ mixing })}
+        />
+      )}
+      {wish.file === 'svg' && isTiling(design) && (
+        <NumberField
+          label="Faces run under their neighbours by"
+          text={wish.underlap}
+          resolve={(text) =>
+            text.trim() === '' ? 'as far as does no harm' : `${lengthText(parseLengthOrNone(text), 'mm')} mm`
+          }
+          onChange={(underlap) => useSend.setState({ underlap })}
+        />
+      )}
+      {wish.file === 'png' && inThreads(design) && (
+        <Choice
+          label="How fine"
+          value={wish.scale}
+          options={[
+            { value: 'dpi', text: 'At true size' },
+            { value: 'thread', text: 'Pixels a thread' },
+          ]}
+          onChange={(scale) => useSend.setState({ scale })}
+        />
+      )}
+      {wish.file === 'png' && isWoven(design) && (
+        <Choice
+          label="Drawn"
+          value={wish.drawn}
+          options={[
+            { value: 'flat', text: 'Flat, to print' },
+            { value: 'threads', text: 'As threads' },
+            { value: 'finished', text: 'Finished' },
+          ]}
+          onChange={(drawn) => useSend.setState({ drawn })}
+        />
+      )}
+      {wish.file === 'png' && (wish.scale === 'dpi' || !inThreads(design)) && (
+        <ResolutionField
+          label="Resolution, pixels per inch"
+          resolution={design.resolution}
+          onChange={(text) => dispatch({ kind: 'edit', edit: setResolution(text), tag: 'resolution' })}
+        />
+      )}
+      {wish.file === 'png' && wish.scale === 'thread' && inThreads(design) && <PerThread />}
+    </>
+  );
+}
+
+export function PerThread() {
+  const { perThread } = useSend();
+  return (
+    <NumberField
+      label="Pixels a thread"
+      text={perThread}
+      resolve={(text) => String(parsePerStep(text))}
+      onChange={(text) => useSend.setState({ perThread: text })}
+      after={<span className="text-ash">px</span>}
+    />
+  );
+}
+
+/** How many repeats the sheet has, each way. */
+function Repeats() {
+  const { across, down } = useSend();
+  const count = (text: string) => {
+    parseRepeats(text);
+    return text;
+  };
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <NumberField
+        label="Repeats across"
+        text={across}
+        resolve={count}
+        onChange={(text) => useSend.setState({ across: text })}
+      />
+      <NumberField
+        label="Repeats down"
+        text={down}
+        resolve={count}
+        onChange={(text) => useSend.setState({ down: text })}
+      />
+    </div>
+  );
+}
+
+/** Whether the sheet repeats when it is laid edge to edge, and one click to the nearest sizes that do. */
+function SheetWords() {
+  const { unit } = useDesign().lay;
+  const ordered = useSendOrder(({ ordered }) => ordered);
+  if (ordered === undefined) return null;
+  const { order, offers } = ordered;
+  return (
+    <div aria-live="polite" className="-mt-1 text-[13px]">
+      <p className={offers.length === 0 ? 'text-ash' : 'text-weld'}>{sheetSentence(order)}</p>
+      {offers.length > 0 && (
+        <div className="mt-2 flex flex-wrap gap-2">
+          {offers.map(({ block: { across, down }, size }) => (
+            <button
+              key={`${across} ${down}`}
+              type="button"
+              className="button numbers"
+              onClick={() =>
+                useSend.setState({ what: 'repeats', across: String(across), down: String(down) })
+              }
+            >
+              {across} × {down}: {rectangleText(size, unit)}
+            </button>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
