@@ -3,7 +3,7 @@ import type { Shade } from '../colour/shade.ts';
 import type { NumberProof } from '../repeat/close-numbers.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Sequence } from '../thread/sequence.ts';
-import type { Design } from './design-schema.ts';
+import type { DesignOf } from './design-schema.ts';
 import type { Lay } from './lay.ts';
 
 /** What a construction may know of its design: never the design itself. */
@@ -31,9 +31,6 @@ export const TEXT_FILES = [
   'faces.json',
 ] as const;
 export type TextFile = (typeof TEXT_FILES)[number];
-
-/** A design whose construction is one. */
-export type Holding<C> = Omit<Design, 'construction'> & { readonly construction: C };
 
 /** The way that bands run along: an upper rail shows those of the warp, a left one those of the weft. */
 export type Direction = 'warp' | 'weft';
@@ -65,7 +62,7 @@ export interface ConstructionKind<C> {
   /** What its repeats are counted in. */
   readonly step: 'thread' | 'mm';
   /** What it can be written as, as it is now. */
-  readonly filesOf: (construction: C) => Readonly<Partial<Record<TextFile, (design: Holding<C>) => string>>>;
+  readonly filesOf: (construction: C) => Readonly<Partial<Record<TextFile, (design: DesignOf<C>) => string>>>;
   /** Left out where it is not made of bands. */
   readonly banded?: Banded<C>;
 }

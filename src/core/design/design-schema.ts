@@ -84,7 +84,7 @@ export type Design = z.infer<typeof designSchema>;
 export type { Construction, Lay };
 
 /** A design of one construction. */
-export type DesignOf<C extends Construction> = Design & { construction: C };
+export type DesignOf<C> = Design & { construction: C };
 export type PlaidDesign = DesignOf<Plaid>;
 export type StripeDesign = DesignOf<Stripe>;
 export type TilingDesign = DesignOf<TilingSpec>;

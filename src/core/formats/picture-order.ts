@@ -237,7 +237,7 @@ export function sizeOfSheet(unit: RepeatUnit, sheet: Sheet | undefined): Rectang
 }
 
 /** True size in millimetres of so many repeats. */
-export function sizeOfBlock(unit: RepeatUnit, { across, down }: Block): Rectangle {
+function sizeOfBlock(unit: RepeatUnit, { across, down }: Block): Rectangle {
   const size = repeatSize(unit);
   if (size === null) throw new CoreError('svg/no-repeat', {});
   const near = nearSize(size);

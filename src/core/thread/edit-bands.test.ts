@@ -6,7 +6,6 @@ import {
   insertBand,
   moveBand,
   removeBand,
-  replaceShade,
   setCount,
   setShade,
   splitBand,
@@ -41,7 +40,6 @@ describe('edits of bands', () => {
     ['remove', removeBand(THREE, 1), 'A4 C6'],
     ['insert', insertBand(THREE, 1, { shade: 'D', count: 3 }), 'A4 D3 B2 C6'],
     ['give a shade', setShade(THREE, 2, 'A'), 'A4 B2 A6'],
-    ['replace a shade', replaceShade(THREE, 'A', 'Z'), 'Z4 B2 C6'],
   ])('%s', (_, bands, expected) => {
     expect(text(bands)).toBe(expected);
   });
@@ -55,7 +53,6 @@ describe('edits of bands', () => {
     expect(tradeThreads(THREE, 1, 1, 3)).toBe(THREE);
     expect(splitBand(one, 0)).toBe(one);
     expect(removeBand(one, 0)).toBe(one);
-    expect(replaceShade(THREE, 'Q', 'A')).toBe(THREE);
     expect(setShade(THREE, 0, 'A')).toBe(THREE);
   });
 

@@ -59,13 +59,3 @@ export function setShade(bands: Bands, at: number, shade: string): Bands {
   if (!(at in bands) || bands[at]!.shade === shade) return bands;
   return bands.map((band, index) => (index === at ? { ...band, shade } : band));
 }
-
-/** Gives every band of one shade another. */
-export function replaceShade<B extends { readonly shade: string }>(
-  bands: readonly B[],
-  from: string,
-  to: string,
-): readonly B[] {
-  if (from === to || !bands.some((band) => band.shade === from)) return bands;
-  return bands.map((band) => (band.shade === from ? { ...band, shade: to } : band));
-}

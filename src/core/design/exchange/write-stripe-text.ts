@@ -30,6 +30,6 @@ export function formatBandWidths({ bands, mirror }: Pick<Stripe, 'bands' | 'mirr
     .join(' ');
 }
 
-export function directionText(slope: Slope): string {
+function directionText(slope: Slope): string {
   return sameSlope(slope, UPRIGHT) ? 'down' : sameSlope(slope, LEVEL) ? 'across' : slopeText(slope);
 }
