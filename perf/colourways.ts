@@ -1,14 +1,14 @@
 import { coloured } from '../src/core/design/colourway.ts';
 import { compile } from '../src/core/design/compile-design.ts';
 import type { PlaidDesign } from '../src/core/design/design-schema.ts';
-import { designFromStart } from '../src/core/design/start-points.ts';
+import { designFromStart } from '../src/core/design/starts.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
 import { line, race } from './timing.ts';
 
 /** Thirty-six colourways of one design side by side, against painting one of them thirty-six times. */
 const TIMES = 36;
 const SIDE = 300;
-const start = designFromStart('glen');
+const start = designFromStart('plaid', 'glen');
 const colourways = Array.from({ length: TIMES }, (_, at) => {
   const hex = (shift: number) => `#${((at * 391_939 + shift) & 0xffffff).toString(16).padStart(6, '0')}`;
   const colours = { K: hex(0x102030), W: hex(0xe0d0c0) };

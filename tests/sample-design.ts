@@ -1,14 +1,9 @@
 import fc from 'fast-check';
 import type { ByKind } from '../src/core/design/constructions.ts';
-import {
-  asPlaid,
-  type Design,
-  type PlaidDesign,
-  type StripeDesign,
-  type TilingDesign,
-} from '../src/core/design/design-schema.ts';
+import type { Design, PlaidDesign, StripeDesign, TilingDesign } from '../src/core/design/design-schema.ts';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
 import { newPlaid, newStripe, newTiling } from '../src/core/design/new-design.ts';
+import { asKind } from '../src/core/design/of-kind.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
 import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
 import type { FormSpec, LinesSpec } from '../src/core/design/tiling/tiling-schema.ts';
@@ -20,7 +15,7 @@ import { BAND_UNITS } from '../src/core/units/band-width.ts';
 
 /** A design from thread-count text, with more lines when they are wished. */
 export function sampleDesign(text: string): PlaidDesign {
-  return asPlaid(designFromText(text, 'Sample'));
+  return asKind('plaid', designFromText(text, 'Sample'));
 }
 
 export const SAMPLE = `shades: G=#24402f Boiler green, R=#8c2f25 Brake red, C=#efe6cf Ticket cream

@@ -1,6 +1,6 @@
 import { checkDesign } from '../core/design/check-design.ts';
+import { inThreads } from '../core/design/design-facts.ts';
 import type { Design } from '../core/design/design-schema.ts';
-import { inThreads } from '../core/design/in-threads.ts';
 import { toDecimal } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { wordsFor } from '../wording/construction-words.ts';

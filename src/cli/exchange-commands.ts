@@ -1,5 +1,6 @@
 import { compile } from '../core/design/compile-design.ts';
-import { type Design, isPlaid, isWoven } from '../core/design/design-schema.ts';
+import { wovenOf } from '../core/design/design-facts.ts';
+import type { Design } from '../core/design/design-schema.ts';
 import { lossesOf } from '../core/design/exchange/losses.ts';
 import { designFromFile, fileKind } from '../core/design/exchange/read-file.ts';
 import { parseDensityPair } from '../core/design/exchange/text-parts.ts';
@@ -22,8 +23,8 @@ export interface ImportOptions {
 export function importCommand(path: string, options: ImportOptions): number {
   const design = designFromFile(path, readText(path));
   const { construction, lay } = design;
-  if (options.weave !== undefined && !isPlaid(design)) throw new CoreError('weave/none', {});
   const weave = options.weave === undefined ? {} : { weave: parseWeave(options.weave) };
+  if (options.weave !== undefined && !('weave' in construction)) throw new CoreError('weave/none', {});
   const density = options.density === undefined ? {} : parseDensityPair(options.density);
   const changed = readDesign({
     ...design,
@@ -49,8 +50,9 @@ export function exportCommand(path: string, options: { output?: string; to?: str
 /** What the file said nothing of, and what was taken for it. */
 function takenSentence(design: Design, { weave, density }: ImportOptions): string {
   const { lay, resolution } = design;
+  const woven = wovenOf(design);
   const words = [
-    ...(isWoven(design) && weave === undefined ? [`weave ${formatWeave(design.construction.weave)}`] : []),
+    ...(woven !== undefined && weave === undefined ? [`weave ${formatWeave(woven.construction.weave)}`] : []),
     ...(density === undefined ? [`density ${lay.ends} x ${lay.picks} / ${lay.per}`] : []),
     `${resolution} dpi`,
   ];

@@ -1,7 +1,6 @@
-import { isWoven } from '../core/design/design-schema.ts';
+import { asWoven } from '../core/design/design-facts.ts';
 import { weaveFacts } from '../core/design/weave-facts.ts';
 import { yarnNeeds } from '../core/design/yarn.ts';
-import { CoreError } from '../core/error.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import { floatsText, hangsText } from '../wording/weave-words.ts';
 import { readDesignFile } from './read-design-file.ts';
@@ -9,8 +8,7 @@ import { EXIT } from './run.ts';
 
 /** `vetro facts`: floats, soundness and what a loom needs, in words or as JSON. */
 export function factsCommand(path: string, options: { json?: boolean }): number {
-  const design = readDesignFile(path);
-  if (!isWoven(design)) throw new CoreError('weave/none', {});
+  const design = asWoven(readDesignFile(path));
   const facts = weaveFacts(design);
   const { floats, layers, warpShare, intersections, shafts, treadles } = facts;
   const text =

@@ -1,13 +1,15 @@
-import { isTiling } from '../core/design/design-schema.ts';
 import { tilingGeometry, tilingToCsv } from '../core/design/exchange/tiling-geometry.ts';
+import { filesOf } from '../core/design/exchange/write-file.ts';
+import { asKind } from '../core/design/of-kind.ts';
 import { CoreError } from '../core/error.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT } from './run.ts';
 
 /** `vetro geometry`: the faces of a tiling's upright repeat in millimetres, as doubles and exactly. */
 export function geometryCommand(path: string, options: { json?: boolean; csv?: boolean }): number {
-  const design = readDesignFile(path);
-  if (!isTiling(design)) throw new CoreError('tiling/none');
+  const read = readDesignFile(path);
+  if (!filesOf(read).includes('faces.csv')) throw new CoreError('tiling/none');
+  const design = asKind('tiling', read);
   if (options.csv === true) {
     process.stdout.write(tilingToCsv(design));
     return EXIT.fine;

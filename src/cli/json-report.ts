@@ -1,9 +1,8 @@
-import { type Design, isTiling, type TilingDesign } from '../core/design/design-schema.ts';
-import { inThreads } from '../core/design/in-threads.ts';
-import { tilingFacts } from '../core/design/tiling/tiling-facts.ts';
+import { kindFor } from '../core/design/constructions.ts';
+import { inThreads } from '../core/design/design-facts.ts';
+import type { Design } from '../core/design/design-schema.ts';
 import { toNumber, toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
-import { keptOneOf } from '../core/tiling/symmetry.ts';
 import { exactSideText } from '../wording/measures.ts';
 
 /** The report as docs/formats.md describes it. Exact numbers travel as text; ratios are also given as doubles. */
@@ -33,7 +32,7 @@ export function jsonReport(
       perThread: inThreads(design) && { x: toText(pixels.perStep.x), y: toText(pixels.perStep.y) },
       errorPpm: fit === undefined ? null : { x: toNumber(fit.errorX) * 1e6, y: toNumber(fit.errorY) * 1e6 },
     },
-    ...(isTiling(design) && { symmetry: symmetryOf(design) }),
+    ...kindFor(design.construction).reportOf?.(design),
     painted: painted && {
       width: painted.width,
       height: painted.height,
@@ -47,18 +46,5 @@ export function jsonReport(
       width: offer.width,
       height: offer.height,
     })),
-  };
-}
-
-/**
- * Plane groups of a tiling without its shades and with them, and of how many symmetries these keep one; null where a
- * cell has too many faces to look at.
- */
-function symmetryOf(design: TilingDesign) {
-  const { symmetry: plain, colouredSymmetry: coloured } = tilingFacts(design);
-  return {
-    plain: plain?.group ?? null,
-    coloured: coloured?.group ?? null,
-    index: plain && coloured ? keptOneOf(plain, coloured) : null,
   };
 }

@@ -5,7 +5,8 @@ import { pipeline } from 'node:stream/promises';
 import type { Mixing } from '../core/colour/mixing.ts';
 import { inColourway } from '../core/design/colourway.ts';
 import { compile } from '../core/design/compile-design.ts';
-import { type Design, isWoven } from '../core/design/design-schema.ts';
+import { wovenOf } from '../core/design/design-facts.ts';
+import type { Design } from '../core/design/design-schema.ts';
 import { pitchOf } from '../core/design/lay.ts';
 import { parseLengthOrNone } from '../core/design/tiling/tiling-schema.ts';
 import { CoreError } from '../core/error.ts';
@@ -74,7 +75,11 @@ function refuseIdle(options: RenderOptions, design: Design): void {
     ['--drawn', drawing && options.drawn !== undefined, 'a drawing shows flat shades'],
     ['--mixing', drawing && options.mixing === 'bytes', 'a drawing has no pixels'],
     ['--underlap', !drawing && options.underlap !== undefined, 'a picture needs none'],
-    ['--drawn', !isWoven(design) && (options.drawn ?? 'flat') !== 'flat', 'only woven cloth has threads'],
+    [
+      '--drawn',
+      wovenOf(design) === undefined && (options.drawn ?? 'flat') !== 'flat',
+      'only woven cloth has threads',
+    ],
   ];
   const found = idle.find(([, given]) => given);
   if (found !== undefined) throw new CoreError('option/idle', { option: found[0], why: found[2] });

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { type ByKind, KINDS } from '../core/design/constructions.ts';
 
 /** What the shelf knows of a design without opening it. */
 export const summarySchema = z.object({
   id: z.string(),
   name: z.string(),
   number: z.string(),
-  kind: z.enum(['stripe', 'plaid', 'weave', 'tiling']),
+  kind: z.enum([...(Object.keys(KINDS) as (keyof ByKind)[]), 'weave']),
   version: z.int(),
   /** Checking: its check goes on. Unchecked: it was stopped, since it took too long or too much memory. */
   verdict: z.enum(['Exact', 'Fitted', 'Open', 'Checking', 'Unchecked']),

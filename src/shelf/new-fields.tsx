@@ -1,4 +1,5 @@
 import { type ReactNode, useId } from 'react';
+import type { StartPoint } from '../core/design/construction.ts';
 import type { CoreError } from '../core/error.ts';
 import { Mistake } from '../kit/mistake.tsx';
 
@@ -33,6 +34,14 @@ export function Field({ label, value, onChange, error, placeholder, counts = fal
       <div aria-live="polite">{error !== undefined && <Mistake text={value} error={error} />}</div>
     </div>
   );
+}
+
+/** What every form that begins a design is given. */
+export interface NewFormProps<D> {
+  /** The one to begin with, where it was chosen before. */
+  readonly start?: StartPoint<D> | undefined;
+  readonly onClose: () => void;
+  readonly onMake: (design: D) => void;
 }
 
 interface StartFormProps<D> {

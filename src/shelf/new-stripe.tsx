@@ -1,29 +1,25 @@
 import { useMemo, useState } from 'react';
-import { asStripe, type StripeDesign } from '../core/design/design-schema.ts';
+import type { StripeDesign } from '../core/design/design-schema.ts';
 import { parseBandWidths } from '../core/design/exchange/stripe-text.ts';
 import { formatBandWidths } from '../core/design/exchange/write-stripe-text.ts';
+import { asKind } from '../core/design/of-kind.ts';
 import { readDesign } from '../core/design/read-design.ts';
-import { STRIPE_STARTS, stripeFromStart } from '../core/design/stripe-starts.ts';
+import { STRIPE_STARTS } from '../core/design/stripe/stripe-starts.ts';
 import { CoreError } from '../core/error.ts';
 import { BAND_UNITS } from '../core/units/band-width.ts';
 import { Choice } from '../kit/choice.tsx';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { linesText } from '../wording/lines.ts';
-import { Field, StartForm } from './new-fields.tsx';
+import { Field, type NewFormProps, StartForm } from './new-fields.tsx';
 import { shadesFor } from './start-design.ts';
 import { StartGrid } from './start-grid.tsx';
 
-interface NewStripeProps {
-  readonly onClose: () => void;
-  readonly onMake: (design: StripeDesign) => void;
-}
-
-const STARTS = STRIPE_STARTS.map((start) => ({ start, design: stripeFromStart(start.key) }));
+const STARTS = STRIPE_STARTS.map((start) => ({ start, design: start.design(0) }));
 
 /** Begins a stripe from widths: typed, or taken from an example and changed. */
-export function NewStripe({ onClose, onMake }: NewStripeProps) {
+export function NewStripe({ onClose, onMake }: NewFormProps<StripeDesign>) {
   const [chosen, setChosen] = useState(STRIPE_STARTS[0]!);
-  const start = useMemo(() => stripeFromStart(chosen.key), [chosen]);
+  const start = useMemo(() => chosen.design(0), [chosen]);
   const [name, setName] = useState('');
   const [bands, setBands] = useState(formatBandWidths(start.construction));
   const [unit, setUnit] = useState(start.construction.unit);
@@ -64,7 +60,7 @@ export function NewStripe({ onClose, onMake }: NewStripeProps) {
         starts={STARTS}
         chosen={chosen}
         onChoose={(each) => {
-          const next = stripeFromStart(each.key);
+          const next = each.design(0);
           setChosen(each);
           setBands(formatBandWidths(next.construction));
           setUnit(next.construction.unit);
@@ -87,7 +83,8 @@ function attempt(start: StripeDesign, { name, bands, unit }: Typed): StripeDesig
     const { construction } = start;
     const pivots = construction.mirror === 'doubled' ? 'doubled' : 'shared';
     const read = parseBandWidths(bands, { keys: undefined, pivots });
-    return asStripe(
+    return asKind(
+      'stripe',
       readDesign({
         ...start,
         name: name.trim() === '' ? 'Untitled' : name.trim(),

@@ -1,22 +1,18 @@
 import { useMemo, useState } from 'react';
-import { asTiling, type TilingDesign } from '../core/design/design-schema.ts';
+import type { TilingDesign } from '../core/design/design-schema.ts';
+import { asKind } from '../core/design/of-kind.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { tilingOf } from '../core/design/tiling/compile-tiling.ts';
 import type { TilingSpec } from '../core/design/tiling/tiling-schema.ts';
-import { TILING_STARTS, tilingFromStart } from '../core/design/tiling-starts.ts';
+import { TILING_STARTS } from '../core/design/tiling/tiling-starts.ts';
 import { cellArea } from '../core/exact/lattice.ts';
 import { nearNumber } from '../core/exact/surd.ts';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { NumberField } from '../kit/number-field.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
 import { inMillimetres, tilingText } from '../wording/tiling-words.ts';
-import { Field, StartForm } from './new-fields.tsx';
+import { Field, type NewFormProps, StartForm } from './new-fields.tsx';
 import { StartGrid } from './start-grid.tsx';
-
-interface NewTilingProps {
-  readonly onClose: () => void;
-  readonly onMake: (design: TilingDesign) => void;
-}
 
 /** Square pixels of a little swatch, and the faces and cells of which it shows at least so many. */
 const ROOM = 92 * 64;
@@ -31,22 +27,25 @@ function littleSide(spec: TilingSpec): string {
 }
 
 const STARTS = TILING_STARTS.map((start) => {
-  const design = tilingFromStart(start.key);
+  const design = start.design(0);
   const { construction } = design;
   return { start, design: { ...design, construction: { ...construction, size: littleSide(construction) } } };
 });
 
 /** Begins a tiling: one of those that there are, and how long its sides are. */
-export function NewTiling({ onClose, onMake }: NewTilingProps) {
+export function NewTiling({ onClose, onMake }: NewFormProps<TilingDesign>) {
   const [chosen, setChosen] = useState(TILING_STARTS[0]!);
   const [name, setName] = useState('');
   const [size, setSize] = useState('20 mm');
   const design = useMemo(
     () =>
       valueIfAny(() => {
-        const start = tilingFromStart(chosen.key);
+        const start = chosen.design(0);
         const named = name.trim() === '' ? start.name : name.trim();
-        return asTiling(readDesign({ ...start, name: named, construction: { ...start.construction, size } }));
+        return asKind(
+          'tiling',
+          readDesign({ ...start, name: named, construction: { ...start.construction, size } }),
+        );
       }),
     [chosen, name, size],
   );
@@ -69,7 +68,7 @@ export function NewTiling({ onClose, onMake }: NewTilingProps) {
         chosen={chosen}
         onChoose={(start) => {
           setChosen(start);
-          setSize(start.order.size ?? '20 mm');
+          setSize(start.design(0).construction.size);
         }}
         perThread={1}
         tall

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Shelf, Summary } from '../contracts/shelf.ts';
-import { designFromStart, START_POINTS } from '../core/design/start-points.ts';
+import { PLAID_STARTS } from '../core/design/plaid/plaid-starts.ts';
+import { designFromStart } from '../core/design/starts.ts';
 import { countDesigns, hang } from './shelf-state.ts';
 import { fieldsOf, startDesign } from './start-design.ts';
 
@@ -56,12 +57,12 @@ describe('hang', () => {
 });
 
 describe('startDesign', () => {
-  const start = designFromStart('mirrored');
+  const start = designFromStart('plaid', 'mirrored');
   const typed = { ...fieldsOf(start), name: '' };
 
   it('is the start point itself when nothing is changed', () => {
-    for (const { key } of START_POINTS) {
-      const design = designFromStart(key);
+    for (const { key } of PLAID_STARTS) {
+      const design = designFromStart('plaid', key);
       expect(startDesign(design, { ...fieldsOf(design), name: design.name })).toEqual({ design });
     }
   });

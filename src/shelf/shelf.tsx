@@ -1,3 +1,6 @@
+import type { Kind, StartPoint } from '../core/design/construction.ts';
+import type { PlaidDesign } from '../core/design/design-schema.ts';
+import { KIND_NAMES } from '../wording/construction-words.ts';
 import '../workers/no-eval.ts';
 
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -5,7 +8,7 @@ import { Search } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { Toaster } from 'sonner';
 import { type Range, type Shelf as ShelfContents, type Summary, shelfSchema } from '../contracts/shelf.ts';
-import { START_POINTS, type StartPoint } from '../core/design/start-points.ts';
+import { PLAID_STARTS } from '../core/design/plaid/plaid-starts.ts';
 import { BrokenPage } from '../kit/broken-part.tsx';
 import { Choice } from '../kit/choice.tsx';
 import { Mark } from '../kit/mark.tsx';
@@ -14,7 +17,8 @@ import { Safely } from '../kit/safely.tsx';
 import { plural } from '../wording/measures.ts';
 import { KeptDrafts } from './kept-drafts.tsx';
 import { MoveDialog } from './move-dialog.tsx';
-import { Examples, NewDialog } from './new-dialog.tsx';
+import { NewDialog } from './new-dialog.tsx';
+import { Examples } from './new-plaid.tsx';
 import { SHELF, type ShelfActions, shelfActions } from './shelf-actions.ts';
 import { countDesigns, hang, type Order, type ShelfView } from './shelf-state.ts';
 import { SwatchCard } from './swatch-card.tsx';
@@ -51,7 +55,7 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
   const queries = useQueryClient();
   const actions = useMemo(() => shelfActions(queries), [queries]);
   const [view, setView] = useState<ShelfView>({ search: '', kind: 'all', order: 'range' });
-  const [start, setStart] = useState<StartPoint>();
+  const [start, setStart] = useState<StartPoint<PlaidDesign>>();
   const [moving, setMoving] = useState<Summary>();
   const ranges = useMemo(() => hang(shelf, view), [shelf, view]);
   const total = countDesigns(shelf);
@@ -65,7 +69,7 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
         if (event.dataTransfer.files.length > 0) void actions.bringIn([...event.dataTransfer.files]);
       }}
     >
-      <ShelfHeader actions={actions} onNew={() => setStart(START_POINTS[0])} />
+      <ShelfHeader actions={actions} onNew={() => setStart(PLAID_STARTS[0])} />
       <KeptDrafts shelf={shelf} actions={actions} />
       {shelf.unreadable > 0 && (
         <p role="status" className="mx-[26px] mt-4 rounded-card bg-weld-pale px-4 py-2 text-weld">
@@ -171,10 +175,7 @@ function FindBar({ title, view, onChange }: FindBarProps) {
         value={view.kind}
         options={[
           { value: 'all', text: 'All' },
-          { value: 'stripe', text: 'Stripes' },
-          { value: 'plaid', text: 'Plaids' },
-          { value: 'weave', text: 'Weaves' },
-          { value: 'tiling', text: 'Tilings' },
+          ...(Object.keys(KIND_NAMES) as Kind[]).map((value) => ({ value, text: KIND_NAMES[value] })),
         ]}
         onChange={(kind) => onChange({ ...view, kind })}
       />
@@ -230,7 +231,7 @@ function RangeRow({ range, actions, onMove }: RangeRowProps) {
 }
 
 /** What to do when nothing hangs here. */
-function EmptyShelf({ onStart }: { onStart: (start: StartPoint) => void }) {
+function EmptyShelf({ onStart }: { onStart: (start: StartPoint<PlaidDesign>) => void }) {
   return (
     <div className="mx-auto mt-14 max-w-[720px] rounded-card bg-paper p-8 shadow-[0_6px_22px_rgb(32_41_43/0.14)]">
       <h1 className="text-[24px]">Nothing hangs here yet</h1>

@@ -1,7 +1,8 @@
 import type { Shade } from '../core/colour/shade.ts';
 import { compile } from '../core/design/compile-design.ts';
-import { asPlaid, type PlaidDesign } from '../core/design/design-schema.ts';
+import type { PlaidDesign } from '../core/design/design-schema.ts';
 import { starterShades } from '../core/design/exchange/text-parts.ts';
+import { asKind } from '../core/design/of-kind.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
 import { formatThreadCount, parseThreadCount } from '../core/formats/thread-count.ts';
@@ -41,7 +42,8 @@ export function startDesign(start: PlaidDesign, { name, warp, weft, weave }: Sta
     field = 'weave';
     const twill = parseWeave(weave);
     const letters = [...warpSequence.bands, ...(own?.bands ?? [])].map((band) => band.shade);
-    const design = asPlaid(
+    const design = asKind(
+      'plaid',
       readDesign({
         ...start,
         name: name.trim() === '' ? 'Untitled' : name.trim(),

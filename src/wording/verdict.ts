@@ -1,4 +1,4 @@
-import type { DirectionFacts } from '../core/design/design-facts.ts';
+import type { DirectionFacts } from '../core/design/construction.ts';
 import { equals, toDecimal } from '../core/exact/rational.ts';
 import type { OpenReason, RepeatReport } from '../core/repeat/check-repeat.ts';
 import type { FittingResolution } from '../core/repeat/fitting-resolutions.ts';

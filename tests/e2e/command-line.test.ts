@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { START_POINTS } from '../../src/core/design/start-points.ts';
-import { STRIPE_STARTS } from '../../src/core/design/stripe-starts.ts';
+import { PLAID_STARTS } from '../../src/core/design/plaid/plaid-starts.ts';
+import { STRIPE_STARTS } from '../../src/core/design/stripe/stripe-starts.ts';
 
 const VETRO = resolve(import.meta.dirname, '../../bin/vetro.mjs');
 const FOLDER = mkdtempSync(join(tmpdir(), 'vetro-cli-'));
@@ -204,7 +204,7 @@ test('tilings are made, checked, rendered, and told face by face', () => {
 });
 
 test('every start point is made by its name, and seeds tell irregular ones apart', () => {
-  for (const { key } of START_POINTS) {
+  for (const { key } of PLAID_STARTS) {
     expect(vetro('new', 'plaid', '--from', key, '-o', `${key}.json`)).toEqual({
       status: 0,
       out: '',

@@ -4,8 +4,9 @@ import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { LINEAR_OF_BYTE } from '../../src/core/colour/linear.ts';
 import { compile } from '../../src/core/design/compile-design.ts';
-import { asStripe, type StripeDesign } from '../../src/core/design/design-schema.ts';
+import type { StripeDesign } from '../../src/core/design/design-schema.ts';
 import { designFromText } from '../../src/core/design/exchange/counts-text.ts';
+import { asKind } from '../../src/core/design/of-kind.ts';
 import { inSquare } from '../../src/core/design/stripe/at-angle.ts';
 import { nearSlopes } from '../../src/core/exact/near-slopes.ts';
 import { rational, toNumber } from '../../src/core/exact/rational.ts';
@@ -17,7 +18,7 @@ import { gatherBlocks } from '../../src/core/picture/block-grid.ts';
 import { graduatedRun } from '../../src/core/thread/runs.ts';
 
 function stripe(...lines: readonly string[]): StripeDesign {
-  return asStripe(designFromText(lines.join('\n'), 'Stripe'));
+  return asKind('stripe', designFromText(lines.join('\n'), 'Stripe'));
 }
 
 const TWO = 'shades: A=#2e4c63 Slate, W=#fbf8f0 White';

@@ -6,7 +6,7 @@ import { compile } from '../../src/core/design/compile-design.ts';
 import { newTiling } from '../../src/core/design/new-design.ts';
 import { readDesign } from '../../src/core/design/read-design.ts';
 import { tilingFacts } from '../../src/core/design/tiling/tiling-facts.ts';
-import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling-starts.ts';
+import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling/tiling-starts.ts';
 import { cellArea } from '../../src/core/exact/lattice.ts';
 import { rational } from '../../src/core/exact/rational.ts';
 import { compareSurds, root, surd, surdText, surdToNumber } from '../../src/core/exact/surd.ts';

@@ -2,7 +2,7 @@ import { Minus, Plus, Scissors, Trash2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Shade } from '../../core/colour/shade.ts';
 import type { Direction } from '../../core/design/construction.ts';
-import { isStripe, type StripeDesign } from '../../core/design/design-schema.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { bandScale } from '../../core/design/lay.ts';
 import { CoreError } from '../../core/error.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
@@ -13,9 +13,15 @@ import { type Bands, removeBand, setCount, setShade, splitBand } from '../../cor
 import { readWidth, widthIn } from '../../core/units/band-width.ts';
 import { NumberField } from '../../kit/number-field.tsx';
 import { wordsOf } from '../rails/rail-words.ts';
-import { editBands, sequenceOf, sharesSequence } from '../state/band-edits.ts';
+import {
+  type BandMeasures,
+  editBands,
+  measuresOf,
+  sequenceOf,
+  setWidth,
+  sharesSequence,
+} from '../state/band-edits.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
-import { setStripe } from '../state/stripe-edits.ts';
 
 /** The typed bands of a sequence, one a row; the selected one opens. */
 export function BandList({ direction }: { direction: Direction }) {
@@ -70,18 +76,16 @@ function OpenBand({ direction, index, band, only }: OpenBandProps) {
   const design = useDesign();
   const { shades } = design;
   const { perKey } = wordsOf(design);
-  const one =
-    isStripe(design) && design.construction.unit !== 'thread'
-      ? `1 ${design.construction.unit}`
-      : 'One thread';
+  const measures = measuresOf(design);
+  const one = measures !== undefined && measures.unit !== 'thread' ? `1 ${measures.unit}` : 'One thread';
   const change = (edit: (bands: Bands) => Bands, tag?: string) =>
     dispatch({ kind: 'edit', edit: editBands(direction, edit), ...(tag === undefined ? {} : { tag }) });
   return (
     <div className="bg-woad-pale px-2 py-2">
       <div className="flex items-start gap-2">
         <NumberField
-          {...(isStripe(design)
-            ? widthField(design, index)
+          {...(measures !== undefined
+            ? widthField(measures, design, index)
             : {
                 label: 'Threads of this band',
                 text: String(band.count),
@@ -134,12 +138,11 @@ function OpenBand({ direction, index, band, only }: OpenBandProps) {
   );
 }
 
-/** A band's width as it is typed, with what it comes to in the stripe's unit. */
-function widthField(design: StripeDesign, index: number) {
-  const { bands, unit } = design.construction;
+/** A band's width as it is typed, with what it comes to in the unit of all of them. */
+function widthField({ unit, widthOf }: BandMeasures, design: Design, index: number) {
   return {
     label: 'Width of this band',
-    text: bands[index]!.width,
+    text: widthOf(index),
     resolve: (text: string) => {
       const width = exactDecimal(widthIn(text, unit, bandScale(design)));
       return readWidth(text).unit === undefined ? width : `${width} ${unit}`;
@@ -147,7 +150,7 @@ function widthField(design: StripeDesign, index: number) {
     onChange: (width: string) =>
       dispatch({
         kind: 'edit',
-        edit: setStripe({ bands: bands.map((band, at) => (at === index ? { ...band, width } : band)) }),
+        edit: setWidth(index, width),
         tag: `width-${index}`,
       }),
   };

@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Direction } from '../../core/design/construction.ts';
-import { type Design, isStripe, type StripeDesign } from '../../core/design/design-schema.ts';
-import { steppedSequence } from '../../core/design/stripe/stepped-bands.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
 import { formatThreadCount } from '../../core/formats/thread-count.ts';
 import { typedThreads } from '../../core/thread/band.ts';
@@ -10,7 +9,7 @@ import { Choice } from '../../kit/choice.tsx';
 import { Dialog } from '../../kit/dialog.tsx';
 import { type Attempt, attempt } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
-import { sequenceOf, setSequence } from '../state/band-edits.ts';
+import { type BandMeasures, measuresOf, railsOf, sequenceOf, setSequence } from '../state/band-edits.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 import { ReworkFields } from './rework-fields.tsx';
 import { REWORKS, type Rework, type ReworkResult, type ReworkWish, rework } from './rework-wish.ts';
@@ -32,6 +31,7 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
   const design = useDesign();
   const selected = useBenchState((state) => state.selection?.band ?? 0);
   const sequence = sequenceOf(design, direction);
+  const measures = measuresOf(design);
   const [wish, setWish] = useState<ReworkWish>(() => firstWish(design.shades, sequence, selected));
   const made = useMemo(() => attempt(() => reworked(design, direction, wish)), [design, direction, wish]);
   const set = (change: Partial<ReworkWish>) => setWish((old) => ({ ...old, ...change }));
@@ -39,7 +39,7 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
     <Dialog
       open
       onOpenChange={onClose}
-      title={isStripe(design) ? 'Rework the bands' : `Rework the ${direction}`}
+      title={railsOf(design).length === 1 ? 'Rework the bands' : `Rework the ${direction}`}
       wide
     >
       <form
@@ -82,7 +82,7 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
             <ReworkFields wish={wish} shades={design.shades} onChange={set} />
           </div>
         </div>
-        {isStripe(design) && <p className="hint">{stepsText(design)}</p>}
+        {measures !== undefined && <p className="hint">{stepsText(measures)}</p>}
         <Outcome sequence={sequence} made={made} />
         <div className="flex justify-end gap-2">
           <button type="button" className="button" onClick={onClose}>
@@ -98,10 +98,8 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
 }
 
 /** What a count stands for where there are no threads. */
-function stepsText(design: StripeDesign): string {
-  const { unit } = design.construction;
-  const step = exactDecimal(steppedSequence(design).step);
-  return `Counts are steps of ${step} ${unit}, the largest in which all widths are whole.`;
+function stepsText({ step, unit }: BandMeasures): string {
+  return `Counts are steps of ${exactDecimal(step)} ${unit}, the largest in which all widths are whole.`;
 }
 
 function firstWish(shades: readonly { key: string }[], { bands }: Sequence, selected: number): ReworkWish {
@@ -175,7 +173,7 @@ function Strip({ sequence }: { sequence: Sequence }) {
       <p className="numbers mt-1 max-h-16 overflow-y-auto">
         {formatThreadCount(sequence)}{' '}
         <span className="font-text text-ash">
-          · {plural(threads, isStripe(design) ? 'step' : 'thread')} laid out
+          · {plural(threads, measuresOf(design) === undefined ? 'thread' : 'step')} laid out
         </span>
       </p>
     </div>

@@ -1,7 +1,6 @@
 import type { Direction } from '../../core/design/construction.ts';
-import { type Design, isStripe } from '../../core/design/design-schema.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { bandScale, pitchOf } from '../../core/design/lay.ts';
-import { steppedSequence } from '../../core/design/stripe/stepped-bands.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
 import { divide, multiply, type Rational, toDecimal } from '../../core/exact/rational.ts';
 import { typedThreads } from '../../core/thread/band.ts';
@@ -22,7 +21,7 @@ import { threadCount } from '../../core/thread/sequence.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';
 import { parseLength } from '../../core/units/length.ts';
 import { whole } from '../../kit/whole.ts';
-import { sequenceOf } from '../state/band-edits.ts';
+import { measuresOf, sequenceOf } from '../state/band-edits.ts';
 
 /** What can be done to a whole sequence. */
 export const REWORKS = [
@@ -130,11 +129,11 @@ function fitted(design: Design, direction: Direction, { width, times, larger }: 
   };
 }
 
-/** Millimetres of one thread, or of one step of a stripe's rail. */
+/** Millimetres of one thread, or of one step of the rail. */
 function stepLength(design: Design, direction: Direction): Rational {
-  if (isStripe(design)) {
-    const unit = unitMillimetres(design.construction.unit, bandScale(design));
-    return multiply(unit, steppedSequence(design).step);
+  const measures = measuresOf(design);
+  if (measures !== undefined) {
+    return multiply(unitMillimetres(measures.unit, bandScale(design)), measures.step);
   }
   const pitch = pitchOf(design.lay);
   return direction === 'warp' ? pitch.x : pitch.y;

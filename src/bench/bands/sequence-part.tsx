@@ -1,7 +1,6 @@
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { Direction } from '../../core/design/construction.ts';
-import { isStripe } from '../../core/design/design-schema.ts';
 import { closingCounts } from '../../core/thread/closing-counts.ts';
 import { insertBand } from '../../core/thread/edit-bands.ts';
 import { Choice } from '../../kit/choice.tsx';
@@ -12,9 +11,7 @@ import { wordsOf } from '../rails/rail-words.ts';
 import { editBands, sequenceOf, setMirror, setSequence } from '../state/band-edits.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 import { BandList } from './band-list.tsx';
-import { BandWidthsField } from './band-widths-field.tsx';
 import { ReworkDialog } from './rework-dialog.tsx';
-import { ThreadCountField } from './thread-count-field.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
 
 const MIRRORS = [
@@ -23,8 +20,15 @@ const MIRRORS = [
   { value: 'doubled', text: 'Doubling them' },
 ] as const;
 
+interface SequencePartProps {
+  readonly direction: Direction;
+  readonly open: boolean;
+  /** The field that its text is typed in. */
+  readonly children: ReactNode;
+}
+
 /** One sequence as text, with its pivots; the bands as a list when it is the one being worked on. */
-export function SequencePart({ direction, open }: { direction: Direction; open: boolean }) {
+export function SequencePart({ direction, open, children }: SequencePartProps) {
   const design = useDesign();
   const sequence = sequenceOf(design, direction);
   const selection = useBenchState((state) => state.selection);
@@ -39,7 +43,7 @@ export function SequencePart({ direction, open }: { direction: Direction; open: 
   return (
     <div className="flex flex-col gap-3">
       <div>
-        {isStripe(design) ? <BandWidthsField /> : <ThreadCountField direction={direction} />}
+        {children}
         {late !== undefined && (
           <div className="mt-1 text-[12.5px] text-weld">
             <p>{late}</p>
@@ -59,11 +63,7 @@ export function SequencePart({ direction, open }: { direction: Direction; open: 
         )}
       </div>
       <Choice
-        label={
-          direction === 'warp' || isStripe(design)
-            ? 'Turns back at its pivots'
-            : 'Weft turns back at its pivots'
-        }
+        label={direction === 'warp' ? 'Turns back at its pivots' : 'Weft turns back at its pivots'}
         value={sequence.mirror}
         options={MIRRORS}
         onChange={(mirror) => dispatch({ kind: 'edit', edit: setMirror(direction, mirror) })}

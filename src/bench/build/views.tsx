@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { ByKind, Construction } from '../../core/design/constructions.ts';
-import { type Design, type DesignOf, isWoven } from '../../core/design/design-schema.ts';
+import type { Design, DesignOf } from '../../core/design/design-schema.ts';
 import type { Rectangle } from '../../core/exact/vector.ts';
 import type { PixelFit } from '../../core/repeat/pixel-fit.ts';
 import type { ClothView } from '../cloth/cloth-store.ts';
@@ -34,7 +34,8 @@ interface ConstructionView<C extends Construction> {
 const VIEWS: { readonly [K in keyof ByKind]: ConstructionView<ByKind[K]> } = {
   plaid: {
     Build: PlaidBuild,
-    workOf: (design, { draft }) => (draft && isWoven(design) ? DraftView : undefined),
+    workOf: (design, { draft }) =>
+      draft && design.construction.crossing === 'woven' ? DraftView : undefined,
     Checks: PlaidChecks,
   },
   stripe: {

@@ -1,6 +1,6 @@
 import { Check, Minus, X } from 'lucide-react';
+import { inThreads } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { inThreads } from '../../core/design/in-threads.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { isRational } from '../../core/exact/surd.ts';
 import type { RepeatReport } from '../../core/repeat/check-repeat.ts';

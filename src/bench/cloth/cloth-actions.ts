@@ -1,4 +1,4 @@
-import { inThreads } from '../../core/design/in-threads.ts';
+import { inThreads } from '../../core/design/design-facts.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { parseResolution } from '../../core/units/resolution.ts';

@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { seenFromBehind } from '../../core/design/behind.ts';
+import { kindFor } from '../../core/design/constructions.ts';
+import { inThreads } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { inThreads } from '../../core/design/in-threads.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { threadCount } from '../../core/thread/sequence.ts';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
@@ -144,7 +145,7 @@ export function Cloth({ children }: { children?: React.ReactNode }) {
 
 /** Whether some of the cloth is left clear. */
 function showsThrough({ construction }: Design): boolean {
-  return construction.kind === 'stripe' && construction.clear !== null;
+  return kindFor(construction).isClear(construction);
 }
 
 function boxOf(

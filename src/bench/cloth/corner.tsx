@@ -1,13 +1,12 @@
 import { Equal, EqualNot } from 'lucide-react';
-import { isPlaid } from '../../core/design/design-schema.ts';
+import { canShare, setShared, sharesSequence } from '../state/band-edits.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
-import { setFollows } from '../state/plaid-edits.ts';
 
 /** Where the rails meet: whether the weft follows the warp, and the switch for it. */
 export function Corner() {
   const design = useDesign();
-  if (!isPlaid(design)) return <span className="border-rule border-r border-b" />;
-  const { follows } = design.construction.weft;
+  if (!canShare(design)) return <span className="border-rule border-r border-b" />;
+  const follows = sharesSequence(design);
   const words = follows ? 'The weft follows the warp' : 'The weft has its own sequence';
   const Icon = follows ? Equal : EqualNot;
   return (
@@ -18,7 +17,7 @@ export function Corner() {
       title={`${words}. Click to ${follows ? 'part' : 'link'} them.`}
       className="z-10 grid place-items-center border-rule border-r border-b text-ash hover:text-woad"
       onClick={() => {
-        dispatch({ kind: 'edit', edit: setFollows(!follows) });
+        dispatch({ kind: 'edit', edit: setShared(!follows) });
         dispatch({ kind: 'select', selection: undefined });
       }}
     >

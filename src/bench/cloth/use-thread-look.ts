@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { type Design, isWoven } from '../../core/design/design-schema.ts';
+import { wovenOf } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { threadThickness } from '../../core/design/setting-facts.ts';
 import type { ThreadLook } from '../../core/paint/thread-light.ts';
 import { useCloth } from './cloth-store.ts';
@@ -12,8 +13,9 @@ export function useThreadLook(design: Design, perEnd: number): ThreadLook | unde
   const { look, light, yarnThick } = useCloth();
   const drawn = look === 'auto' ? perEnd >= THREADS_FROM : look !== 'flat';
   return useMemo(() => {
-    if (!drawn || !isWoven(design)) return undefined;
+    const woven = drawn ? wovenOf(design) : undefined;
+    if (woven === undefined) return undefined;
     const full = { warp: 1, weft: 1 };
-    return { ...(yarnThick ? threadThickness(design) : full), light, finished: look === 'finished' };
+    return { ...(yarnThick ? threadThickness(woven) : full), light, finished: look === 'finished' };
   }, [design, drawn, look, light, yarnThick]);
 }

@@ -2,8 +2,7 @@ import { Eye } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { PROOFS, type Proof } from '../../core/colour/proof.ts';
-import { isWoven } from '../../core/design/design-schema.ts';
-import { inThreads } from '../../core/design/in-threads.ts';
+import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { multiply, rational, toDecimal } from '../../core/exact/rational.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
@@ -28,6 +27,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
   const perEnd = useCloth((cloth) => cloth.camera?.perEnd);
   const proof = useCloth((cloth) => cloth.proof);
   const behind = useCloth((cloth) => cloth.behind);
+  const woven = wovenOf(design) !== undefined;
   const { lay } = design;
   const pitch = pitchOf(lay);
   const tile = report?.pixels.fits[0];
@@ -67,7 +67,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
           {verdict !== undefined && <VerdictMark verdict={verdict} />}
         </span>
       </div>
-      {looking && behind && isWoven(design) && <span className="font-text text-weld">From behind</span>}
+      {looking && behind && woven && <span className="font-text text-weld">From behind</span>}
       {looking && proof !== 'none' && (
         <span className="font-text text-weld">Proof: {PROOF_NAMES[proof].toLowerCase()}</span>
       )}
@@ -112,6 +112,7 @@ function lightText(degrees: number): string {
 /** Ways to look at the cloth, each with its key. */
 function ViewControls() {
   const design = useDesign();
+  const woven = wovenOf(design) !== undefined;
   const { outlineRepeat, outlineUnit, fade, ticket, proof, behind, look, light, yarnThick } = useCloth();
   const [calibrating, setCalibrating] = useState(false);
   return (
@@ -153,7 +154,7 @@ function ViewControls() {
               on={ticket}
               onChange={(on) => useCloth.setState({ ticket: on })}
             />
-            {isWoven(design) && (
+            {woven && (
               <Toggle
                 text="From behind"
                 hint="B"
@@ -181,7 +182,7 @@ function ViewControls() {
                 onChange={(seen) => useCloth.setState({ proof: seen })}
               />
             </div>
-            {isWoven(design) && (
+            {woven && (
               <>
                 <div className="mt-1 px-2">
                   <SelectField

@@ -1,3 +1,4 @@
+import { inThreads } from '../../core/design/design-facts.ts';
 import { equals, toDecimal } from '../../core/exact/rational.ts';
 import { parseDensity } from '../../core/units/density.ts';
 import { wordsFor } from '../../wording/construction-words.ts';
@@ -45,7 +46,7 @@ function stateOf(step: Step, state: BenchState): string {
     case 'Build':
       return wordsFor(construction).built(construction);
     case 'Lay': {
-      if (construction.kind !== 'plaid') return 'Straight';
+      if (!inThreads(history.present)) return 'Straight';
       const [ends, picks] = [parseDensity(lay.ends), parseDensity(lay.picks)];
       const per = lay.per === 'in' ? 'per inch' : 'per cm';
       return equals(ends, picks)

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
-import { type Design, isTiling } from '../../core/design/design-schema.ts';
-import { inThreads } from '../../core/design/in-threads.ts';
+import { inThreads } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { Measure } from '../../kit/panel.tsx';
 import { VerdictMark } from '../../kit/verdict-mark.tsx';
@@ -8,7 +8,7 @@ import { wordsFor } from '../../wording/construction-words.ts';
 import { sizeText } from '../../wording/measures.ts';
 import { useThreadFacts } from '../bands/use-thread-facts.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
-import { sequenceOf } from '../state/band-edits.ts';
+import { railsOf, sequenceOf } from '../state/band-edits.ts';
 import { verdictOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
 
@@ -53,7 +53,7 @@ export function Ticket() {
         {report?.size && <Measure name="Size">{sizeText(report.size, unit)}</Measure>}
         <Measure name={made}>{how}</Measure>
         {facts?.float !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
-        {!isTiling(design) && <Pivots design={design} />}
+        {railsOf(design).length > 0 && <Pivots design={design} />}
       </dl>
       <div className="mt-2.5 flex items-end gap-2">
         <div className="flex min-w-0 flex-1 flex-wrap gap-1.5">

@@ -1,5 +1,5 @@
-import { isTiling } from '../../core/design/design-schema.ts';
-import { inThreads } from '../../core/design/in-threads.ts';
+import { kindFor } from '../../core/design/constructions.ts';
+import { inThreads } from '../../core/design/design-facts.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
 import { isWhole, multiply, rational, toDecimal, toText } from '../../core/exact/rational.ts';
@@ -16,10 +16,17 @@ import { setLay } from '../state/design-edits.ts';
 
 const PER = { in: 'inch', cm: 'cm' } as const;
 
+const PURPOSES = {
+  repeat: 'Repeats side by side, straight. The density gives them their true size.',
+  widths: 'Repeats side by side, straight. A density says how wide a thread is, for widths in threads.',
+  nothing: 'Repeats side by side, straight.',
+} as const;
+
 /** How the repeat lies, and how close the threads are. */
 export function LayPanel() {
   const design = useDesign();
-  const { lay } = design;
+  const { lay, construction } = design;
+  const { density } = kindFor(construction);
   const repeat = useCloth((cloth) => cloth.repeat);
   const problem = useBenchState(problemOf);
   const report = useBenchState((state) => state.report);
@@ -29,17 +36,8 @@ export function LayPanel() {
   const set = (change: Parameters<typeof setLay>[0], tag?: string) =>
     dispatch({ kind: 'edit', edit: setLay(change), ...(tag === undefined ? {} : { tag }) });
   return (
-    <Panel
-      title="Lay"
-      purpose={
-        inThreads(design)
-          ? 'Repeats side by side, straight. The density gives them their true size.'
-          : isTiling(design)
-            ? 'Repeats side by side, straight.'
-            : 'Repeats side by side, straight. A density says how wide a thread is, for widths in threads.'
-      }
-    >
-      {!isTiling(design) && (
+    <Panel title="Lay" purpose={PURPOSES[density]}>
+      {density !== 'nothing' && (
         <>
           <Choice
             label="Density, threads per"

@@ -1,7 +1,6 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Direction } from '../../core/design/construction.ts';
-import { type Design, isStripe } from '../../core/design/design-schema.ts';
-import { stepOf } from '../../core/design/stripe/stepped-bands.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { coarsen } from '../../core/picture/block-grid.ts';
 import { typedThreads } from '../../core/thread/band.ts';
 import { Choice } from '../../kit/choice.tsx';
@@ -10,7 +9,7 @@ import { NumberField } from '../../kit/number-field.tsx';
 import { whole } from '../../kit/whole.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
-import { railsOf, sequenceOf } from '../state/band-edits.ts';
+import { measuresOf, railsOf, sequenceOf } from '../state/band-edits.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { setShades } from '../state/shade-edits.ts';
 import { PictureChooser } from './picture-chooser.tsx';
@@ -20,6 +19,7 @@ import {
   bandsFromPicture,
   type PictureBand,
   type PictureWish,
+  partsOf,
   shadesOfBands,
   takeBands,
   withColours,
@@ -87,7 +87,7 @@ function PictureWork({ picture, direction, onClose, onOther }: PictureWorkProps)
   );
   const problem = 'problem' in made ? made.problem : 'problem' in card ? card.problem : undefined;
   const middle = { x: grid.width / 2, y: grid.height / 2 };
-  const unit = isStripe(design) ? design.construction.unit : 'thread';
+  const unit = measuresOf(design)?.unit ?? 'thread';
   return (
     <form
       className="flex flex-col gap-4"
@@ -171,7 +171,7 @@ function PictureWork({ picture, direction, onClose, onOther }: PictureWorkProps)
           ))}
         </div>
       </div>
-      <Outcome bands={bands} parts={isStripe(design) ? 10 : 1} unit={unit} />
+      <Outcome bands={bands} parts={partsOf(design)} unit={unit} />
       {problem !== undefined && (
         <p role="alert" className="rounded-lg bg-madder-pale px-3 py-2 text-madder">
           {problem}
@@ -287,8 +287,9 @@ function firstWish({ grid }: OpenPicture, design: Design): PictureWish {
 /** As much as the sequence has now, but enough for some bands. */
 function firstTotal(design: Design): number {
   const steps = typedThreads(sequenceOf(design, 'warp').bands);
-  if (!isStripe(design)) return Math.max(48, steps);
-  const { n, d } = stepOf(design);
+  const measures = measuresOf(design);
+  if (measures === undefined) return Math.max(48, steps);
+  const { n, d } = measures.step;
   return Math.max(20, Math.round((steps * Number(n)) / Number(d)));
 }
 

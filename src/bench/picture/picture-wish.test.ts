@@ -1,13 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { sampleDesign } from '../../../tests/sample-design.ts';
 import { LINEAR_OF_BYTE } from '../../core/colour/linear.ts';
-import {
-  asStripe,
-  type Design,
-  type PlaidDesign,
-  type StripeDesign,
-} from '../../core/design/design-schema.ts';
+import type { Design, PlaidDesign, StripeDesign } from '../../core/design/design-schema.ts';
 import { designFromText } from '../../core/design/exchange/counts-text.ts';
+import { asKind } from '../../core/design/of-kind.ts';
 import { gatherBlocks } from '../../core/picture/block-grid.ts';
 import { bandsFromPicture, type PictureWish, shadesOfBands, takeBands, withColours } from './picture-wish.ts';
 
@@ -35,7 +31,10 @@ const WISH: PictureWish = {
 const PLAID = sampleDesign(
   'shades: A=#c02020 Ember, B=#ffffff White, C=#101010 Soot\nwarp: A4 B2\nweave: plain',
 );
-const STRIPE = asStripe(designFromText('shades: A=#c02020 Ember, B=#ffffff White\nstripe: A4 B2', 'Stripe'));
+const STRIPE = asKind(
+  'stripe',
+  designFromText('shades: A=#c02020 Ember, B=#ffffff White\nstripe: A4 B2', 'Stripe'),
+);
 
 function bandsOf(design: Design, change: Partial<PictureWish> = {}) {
   return bandsFromPicture(GRID, { ...WISH, ...change }, design);

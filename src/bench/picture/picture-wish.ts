@@ -1,7 +1,7 @@
 import { nameWithin } from '../../core/colour/free-name.ts';
 import { freeKey, MAX_SHADES, type Shade } from '../../core/colour/shade.ts';
 import type { Direction } from '../../core/design/construction.ts';
-import { type Design, isStripe } from '../../core/design/design-schema.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { shadesUsed } from '../../core/design/shades-used.ts';
 import { CoreError } from '../../core/error.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
@@ -11,10 +11,9 @@ import { type BlockGrid, coarsen } from '../../core/picture/block-grid.ts';
 import { blocksOnLine, type Place } from '../../core/picture/blocks-on-line.ts';
 import { shareOut } from '../../core/picture/share-out.ts';
 import { MAX_BANDS, MAX_COUNT } from '../../core/thread/band.ts';
-import { sequenceOf, setSequence } from '../state/band-edits.ts';
+import { measuresOf, sequenceOf, setMeasuredBands, setSequence } from '../state/band-edits.ts';
 import type { Edit } from '../state/design-edits.ts';
 import { setShades } from '../state/shade-edits.ts';
-import { setStripe } from '../state/stripe-edits.ts';
 
 /** What is wished of a picture; all of it stays live until it is taken. */
 export interface PictureWish {
@@ -36,14 +35,19 @@ export interface PictureBand extends LineBand {
   readonly count: number;
 }
 
-/** Parts of a stripe's unit that its widths from a picture are whole in. */
+/** Parts of their unit that measured widths from a picture are whole in. */
 const PARTS = 10;
+
+/** Parts of what bands are counted or measured in that a picture gives. */
+export function partsOf(design: Design): number {
+  return measuresOf(design) === undefined ? 1 : PARTS;
+}
 
 /** @throws CoreError "picture/bands" {bands, most} */
 export function bandsFromPicture(grid: BlockGrid, wish: PictureWish, design: Design): readonly PictureBand[] {
   const pieces = blocksOnLine(coarsen(grid, wish.times), wish.from, wish.to);
   const bands = bandsOfLine(pieces, { merge: wish.merge, shades: Math.min(wish.shades, MAX_SHADES) });
-  const parts = isStripe(design) ? PARTS : 1;
+  const parts = partsOf(design);
   if (bands.length > MAX_BANDS || bands.length > wish.total * parts) {
     throw new CoreError('picture/bands', {
       bands: bands.length,
@@ -90,7 +94,7 @@ export function takeBands(direction: Direction, bands: readonly PictureBand[]): 
     const keyOf = (hex: string) => card.find((shade) => shade.hex === hex)!.key;
     const withCard = setShades(card)(design);
     const mirror = 'none';
-    if (!isStripe(withCard)) {
+    if (measuresOf(withCard) === undefined) {
       const { bands: _, ...rest } = sequenceOf(withCard, direction);
       const counted = bands.map(({ hex, count }) => ({ shade: keyOf(hex), count }));
       return withoutIdle(setSequence(direction, { ...rest, mirror, bands: counted })(withCard), design);
@@ -99,7 +103,7 @@ export function takeBands(direction: Direction, bands: readonly PictureBand[]): 
       shade: keyOf(hex),
       width: exactDecimal(rational(count, PARTS)),
     }));
-    return withoutIdle(setStripe({ bands: wide, mirror, clear: null })(withCard), design);
+    return withoutIdle(setMeasuredBands(wide)(withCard), design);
   };
 }
 

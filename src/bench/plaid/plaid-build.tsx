@@ -4,15 +4,17 @@ import { Choice } from '../../kit/choice.tsx';
 import { NumberField } from '../../kit/number-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
 import { SequencePart } from '../bands/sequence-part.tsx';
+import { setShared } from '../state/band-edits.ts';
 import { dispatch, useBenchState } from '../state/bench-store.ts';
-import { setCrossing, setFollows, setTurn } from '../state/plaid-edits.ts';
-import { usePlaid } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 import { WeaveChoice } from '../weave/weave-choice.tsx';
+import { setCrossing, setTurn } from './plaid-edits.ts';
 import { PrintChoice } from './print-choice.tsx';
+import { ThreadCountField } from './thread-count-field.tsx';
 
 /** The unit: two sequences and how they are woven. */
 export function PlaidBuild() {
-  const { crossing, weft } = usePlaid().construction;
+  const { crossing, weft } = useDesignOf('plaid').construction;
   const { follows, turn } = weft;
   const selection = useBenchState((state) => state.selection);
   const worked: Direction = follows ? 'warp' : (selection?.direction ?? 'warp');
@@ -25,7 +27,9 @@ export function PlaidBuild() {
           : 'Two sets of stripes, one printed over the other.'
       }
     >
-      <SequencePart direction="warp" open={worked === 'warp'} />
+      <SequencePart direction="warp" open={worked === 'warp'}>
+        <ThreadCountField direction="warp" />
+      </SequencePart>
       <Choice
         label="Weft"
         value={follows ? 'follows' : 'own'}
@@ -34,7 +38,7 @@ export function PlaidBuild() {
           { value: 'own', text: 'Its own' },
         ]}
         onChange={(choice) => {
-          dispatch({ kind: 'edit', edit: setFollows(choice === 'follows') });
+          dispatch({ kind: 'edit', edit: setShared(choice === 'follows') });
           dispatch({ kind: 'select', selection: undefined });
         }}
       />
@@ -46,7 +50,9 @@ export function PlaidBuild() {
           onChange={(text) => dispatch({ kind: 'edit', edit: setTurn(parseTurn(text)), tag: 'turn' })}
         />
       ) : (
-        <SequencePart direction="weft" open={worked === 'weft'} />
+        <SequencePart direction="weft" open={worked === 'weft'}>
+          <ThreadCountField direction="weft" />
+        </SequencePart>
       )}
       <Choice
         label="Crossed by"

@@ -12,8 +12,8 @@ import { SelectField } from '../../kit/select-field.tsx';
 import { lengthText } from '../../wording/measures.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { setLay } from '../state/design-edits.ts';
-import { setPrint } from '../state/plaid-edits.ts';
-import { usePlaid } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
+import { setPrint } from './plaid-edits.ts';
 
 const NAMES: Readonly<Record<Blend, string>> = {
   normal: 'Plain cover',
@@ -40,7 +40,7 @@ function stepLength(text: string, unit: LengthUnit): Rational {
 
 /** How one set of stripes is printed over the other. */
 export function PrintChoice() {
-  const { construction, lay } = usePlaid();
+  const { construction, lay } = useDesignOf('plaid');
   const { print } = construction;
   const set = (change: Parameters<typeof setPrint>[0], tag?: string) =>
     dispatch({ kind: 'edit', edit: setPrint(change), ...(tag === undefined ? {} : { tag }) });

@@ -1,10 +1,11 @@
-import { type Design, isStripe } from '../../core/design/design-schema.ts';
-import { steppedSequence, widthOnRail } from '../../core/design/stripe/stepped-bands.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { widthOnRail } from '../../core/design/stripe/stepped-bands.ts';
 import { divide, ONE, round } from '../../core/exact/rational.ts';
 import type { Band } from '../../core/thread/band.ts';
 import { plural } from '../../wording/measures.ts';
+import { measuresOf } from '../state/band-edits.ts';
 
-/** How the amounts of a rail are written: threads of a sequence, or the widths of a stripe. */
+/** How the amounts of a rail are written: threads of a sequence, or widths. */
 export interface RailWords {
   /** On a band. */
   readonly countText: (band: Band) => string;
@@ -21,9 +22,9 @@ const THREADS: RailWords = {
 };
 
 export function wordsOf(design: Design): RailWords {
-  if (!isStripe(design)) return THREADS;
-  const { unit } = design.construction;
-  const { step } = steppedSequence(design);
+  const measures = measuresOf(design);
+  if (measures === undefined) return THREADS;
+  const { unit, step } = measures;
   const countText = (band: Band) => widthOnRail(band, step);
   return {
     countText,

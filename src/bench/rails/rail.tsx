@@ -2,13 +2,20 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { inkOn } from '../../core/colour/ink-on.ts';
 import type { Shade } from '../../core/colour/shade.ts';
 import type { Direction } from '../../core/design/construction.ts';
-import { isStripe } from '../../core/design/design-schema.ts';
 import { splitBand } from '../../core/thread/edit-bands.ts';
 import { type LaidBand, layOut, threadCount } from '../../core/thread/sequence.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 import { layGeometry } from '../cloth/cloth-camera.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
-import { editBands, sequenceOf, setSequence, sharesSequence, turnOn } from '../state/band-edits.ts';
+import {
+  editBands,
+  measuresOf,
+  railsOf,
+  sequenceOf,
+  setSequence,
+  sharesSequence,
+  turnOn,
+} from '../state/band-edits.ts';
 import { benchState, dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 import { dragEdge, dropBand, dropPlace } from './band-drag.ts';
 import { drawNeighbours } from './draw-rail.ts';
@@ -96,7 +103,7 @@ export function Rail({ direction }: { direction: Direction }) {
     <div
       ref={host}
       role="listbox"
-      aria-label={`${isStripe(design) ? 'Bands' : direction === 'warp' ? 'Warp' : 'Weft'} rail, ${amountText({ count: threadCount(sequence), shade: '' })}`}
+      aria-label={`${railsOf(design).length === 1 ? 'Bands' : direction === 'warp' ? 'Warp' : 'Weft'} rail, ${amountText({ count: threadCount(sequence), shade: '' })}`}
       aria-orientation={direction === 'warp' ? 'horizontal' : 'vertical'}
       tabIndex={-1}
       className="relative touch-none select-none"
@@ -153,15 +160,14 @@ export function Rail({ direction }: { direction: Direction }) {
 /** Where the rail's sequence lies, once the cloth is placed. */
 function useAxis(direction: Direction, threads: number, turn: number): RailAxis | undefined {
   const { camera, repeat, ratio, view } = useCloth();
-  const { construction } = useDesign();
+  const design = useDesign();
   return useMemo(() => {
     if (camera === undefined || repeat === undefined) return undefined;
     const geometry = layGeometry(repeat, camera.perEnd, ratio, window.devicePixelRatio);
     const place = { direction, camera, repeat, view, geometry, threads };
-    return construction.kind === 'stripe'
-      ? axisOfStripe(place, construction.slope)
-      : axisOfThreads({ ...place, turn });
-  }, [camera, repeat, ratio, view, construction, direction, threads, turn]);
+    const slope = measuresOf(design)?.slope;
+    return slope === undefined ? axisOfThreads({ ...place, turn }) : axisOfStripe(place, slope);
+  }, [camera, repeat, ratio, view, design, direction, threads, turn]);
 }
 
 interface BlockProps {

@@ -1,25 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { someStripe } from '../../../tests/sample-design.ts';
-import { asStripe, type StripeDesign } from '../../core/design/design-schema.ts';
+import type { StripeDesign } from '../../core/design/design-schema.ts';
 import { designFromText } from '../../core/design/exchange/counts-text.ts';
 import { formatBandWidths } from '../../core/design/exchange/write-stripe-text.ts';
+import { asKind } from '../../core/design/of-kind.ts';
 import { stepOf, steppedSequence } from '../../core/design/stripe/stepped-bands.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { slope } from '../../core/exact/slope.ts';
 import { typedThreads } from '../../core/thread/band.ts';
 import { setCount, splitBand, tradeThreads } from '../../core/thread/edit-bands.ts';
 import { editBands, railsOf, setMirror } from '../state/band-edits.ts';
-import { setStripe } from '../state/stripe-edits.ts';
+import { changing } from '../state/design-edits.ts';
 import { axisOfStripe, type RailAxis, threadsAt } from './rail-geometry.ts';
 import { wordsOf } from './rail-words.ts';
 
 function stripe(bands: string, ...more: readonly string[]): StripeDesign {
-  return asStripe(designFromText([`stripe: ${bands}`, ...more].join('\n'), 'Stripe'));
+  return asKind('stripe', designFromText([`stripe: ${bands}`, ...more].join('\n'), 'Stripe'));
 }
 
 function widths(design: ReturnType<ReturnType<typeof editBands>>): string {
-  return formatBandWidths(asStripe(design).construction);
+  return formatBandWidths(asKind('stripe', design).construction);
 }
 
 describe('the steps of a stripe’s rail', () => {
@@ -44,7 +45,7 @@ describe('the steps of a stripe’s rail', () => {
       fc.property(someStripe, (design) => {
         expect(setMirror('warp', design.construction.mirror)(design)).toBe(design);
         const changed = editBands('warp', (bands) => setCount(bands, 0, bands[0]!.count + 1))(design);
-        const after = asStripe(changed).construction.bands;
+        const after = asKind('stripe', changed).construction.bands;
         expect(after.slice(1)).toEqual(design.construction.bands.slice(1));
       }),
     );
@@ -68,8 +69,8 @@ describe('a stripe edited on its rail', () => {
   it('has its rail where its lines run into an edge', () => {
     const design = stripe('A14 B6');
     expect(railsOf(design)).toEqual(['warp']);
-    expect(railsOf(setStripe({ slope: slope(0, 1) })(design))).toEqual(['weft']);
-    expect(railsOf(setStripe({ slope: slope(-2, 3) })(design))).toEqual(['warp']);
+    expect(railsOf(changing('stripe', () => ({ slope: slope(0, 1) }))(design))).toEqual(['weft']);
+    expect(railsOf(changing('stripe', () => ({ slope: slope(-2, 3) }))(design))).toEqual(['warp']);
   });
 
   it('is written in its own words', () => {

@@ -1,5 +1,5 @@
-import { isTiling, isWoven } from '../../core/design/design-schema.ts';
-import { inThreads } from '../../core/design/in-threads.ts';
+import { kindFor } from '../../core/design/constructions.ts';
+import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
 import { parsePerStep, pixelSize } from '../../core/formats/picture-order.ts';
@@ -54,7 +54,7 @@ export function PictureWish() {
           onChange={(mixing) => useSend.setState({ mixing })}
         />
       )}
-      {wish.file === 'svg' && isTiling(design) && (
+      {wish.file === 'svg' && kindFor(design.construction).underlap && (
         <NumberField
           label="Faces run under their neighbours by"
           text={wish.underlap}
@@ -75,7 +75,7 @@ export function PictureWish() {
           onChange={(scale) => useSend.setState({ scale })}
         />
       )}
-      {wish.file === 'png' && isWoven(design) && (
+      {wish.file === 'png' && wovenOf(design) !== undefined && (
         <Choice
           label="Drawn"
           value={wish.drawn}

@@ -1,7 +1,8 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { type Design, isWoven } from '../../core/design/design-schema.ts';
+import { wovenOf } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { lossesOf } from '../../core/design/exchange/losses.ts';
 import { filesOf } from '../../core/design/exchange/write-file.ts';
 import { CoreError } from '../../core/error.ts';
@@ -60,6 +61,7 @@ const FOR: Readonly<Record<SendFile, string>> = {
 /** Who gets it: which file, how much of it, and how fine. */
 export function SendPanel() {
   const design = useDesign();
+  const woven = wovenOf(design) !== undefined;
   const wish = useSend();
   const problem = useBenchState((state) => problemOf(state) ?? unmadeOf(state));
   const [taken, setTaken] = useState<number>();
@@ -77,7 +79,7 @@ export function SendPanel() {
         }))}
         onChange={(file) => useSend.setState({ file })}
       />
-      {isWoven(design) && (
+      {woven && (
         <Choice
           label="Or the structure alone"
           value={wish.file}
@@ -117,7 +119,7 @@ export function SendPanel() {
           ? `Send the ${NAMES[wish.file]}`
           : `Making it… ${(taken / 1e6).toFixed(1)} MB so far`}
       </button>
-      {isWoven(design) && (
+      {woven && (
         <button type="button" className="button" onClick={() => setWeaving(true)}>
           Weave it on a loom…
         </button>

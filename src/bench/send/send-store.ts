@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { Mixing } from '../../core/colour/mixing.ts';
-import { type Design, isWoven } from '../../core/design/design-schema.ts';
-import { inThreads } from '../../core/design/in-threads.ts';
+import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { fileNameOf } from '../../core/formats/file-name.ts';
 import {
@@ -158,7 +158,7 @@ export function addressOf({ id, version }: Stored, wish: SendWish, design: Desig
 
 /** Threads are drawn in a PNG of woven cloth; in all else there are none. */
 export function drawnAs({ file, drawn }: SendWish, design: Design): Drawn {
-  return file === 'png' && isWoven(design) ? drawn : 'flat';
+  return file === 'png' && wovenOf(design) !== undefined ? drawn : 'flat';
 }
 
 /** Pixels a thread are for cloth that has threads. */

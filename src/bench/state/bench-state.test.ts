@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { checkDesign } from '../../core/design/check-design.ts';
-import { asPlaid, type Design } from '../../core/design/design-schema.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { asKind } from '../../core/design/of-kind.ts';
 import { formatThreadCount } from '../../core/formats/thread-count.ts';
 import { removeBand, setCount } from '../../core/thread/edit-bands.ts';
-import { editBands, sequenceOf, setMirror } from './band-edits.ts';
+import { editBands, sequenceOf, setMirror, setShared } from './band-edits.ts';
 import { type BenchAction, type BenchState, openBench, reduceBench, verdictOf } from './bench-state.ts';
 import { addColourway, removeColourway, renameColourway } from './colourway-edits.ts';
 import type { Edit } from './design-edits.ts';
 import { record, redo, settle, startHistory, undo } from './history.ts';
-import { setFollows } from './plaid-edits.ts';
 import { bandsUsing, changeShade, removeShade } from './shade-edits.ts';
 
 const DESIGN = sampleDesign(SAMPLE);
@@ -26,7 +26,7 @@ function run(state: BenchState, ...actions: readonly BenchAction[]): BenchState 
 }
 
 function warp(design: Design): string {
-  return formatThreadCount(asPlaid(design).construction.warp);
+  return formatThreadCount(asKind('plaid', design).construction.warp);
 }
 
 function edit(change: Edit, tag?: string): BenchAction {
@@ -93,26 +93,26 @@ describe('reduceBench', () => {
 
 describe('edits of a design', () => {
   it('change both sequences while the weft follows, and keep what it had of its own', () => {
-    const parted = setFollows(false)(DESIGN);
+    const parted = setShared(false)(DESIGN);
     const own = editBands('weft', (bands) => setCount(bands, 0, 20))(parted);
     expect(formatThreadCount(sequenceOf(own, 'weft'))).toBe('G/20 R6 C/4');
     expect(warp(own)).toBe('G/8 R6 C/4');
-    const linked = setFollows(true)(own);
+    const linked = setShared(true)(own);
     expect(formatThreadCount(sequenceOf(linked, 'weft'))).toBe('G/8 R6 C/4');
-    expect(formatThreadCount(sequenceOf(setFollows(false)(linked), 'weft'))).toBe('G/20 R6 C/4');
+    expect(formatThreadCount(sequenceOf(setShared(false)(linked), 'weft'))).toBe('G/20 R6 C/4');
     expect(warp(editBands('weft', (bands) => setCount(bands, 0, 5))(linked))).toBe('G/5 R6 C/4');
   });
 
   it('change the convention without losing the typed half', () => {
     const doubled = setMirror('warp', 'doubled')(DESIGN);
-    expect(asPlaid(doubled).construction.warp).toEqual({
+    expect(asKind('plaid', doubled).construction.warp).toEqual({
       bands: DESIGN.construction.warp.bands,
       mirror: 'doubled',
     });
   });
 
   it('carry a new letter into every band, and a replacement too', () => {
-    const own = setFollows(false)(DESIGN);
+    const own = setShared(false)(DESIGN);
     expect(bandsUsing(own, 'G')).toBe(2);
     const renamed = changeShade('G', { key: 'BG' })(own);
     expect([bandsUsing(renamed, 'G'), bandsUsing(renamed, 'BG')]).toEqual([0, 2]);

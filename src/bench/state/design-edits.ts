@@ -1,6 +1,7 @@
-import type { Construction } from '../../core/design/constructions.ts';
+import type { ByKind, Construction } from '../../core/design/constructions.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import type { Lay } from '../../core/design/lay.ts';
+import { asKind } from '../../core/design/of-kind.ts';
 
 /** What the bench does to a design: each takes it and gives it changed, or the same object when nothing is. */
 export type Edit = (design: Design) => Design;
@@ -8,6 +9,19 @@ export type Edit = (design: Design) => Design;
 /** The same design when the construction is the same object. */
 export function withConstruction(design: Design, construction: Construction): Design {
   return construction === design.construction ? design : { ...design, construction };
+}
+
+/** Changes what a design of one construction is; the same design when nothing of it is new. */
+export function changing<K extends keyof ByKind>(
+  kind: K,
+  change: (construction: ByKind[K]) => Partial<ByKind[K]>,
+): Edit {
+  return (design) => {
+    const { construction } = asKind(kind, design);
+    const changed = { ...construction, ...change(construction) };
+    const same = JSON.stringify(changed) === JSON.stringify(construction);
+    return withConstruction(design, same ? construction : changed);
+  };
 }
 
 export function setResolution(resolution: string): Edit {

@@ -1,24 +1,9 @@
-import {
-  asPlaid,
-  asStripe,
-  asTiling,
-  type PlaidDesign,
-  type StripeDesign,
-  type TilingDesign,
-} from '../../core/design/design-schema.ts';
+import type { ByKind } from '../../core/design/constructions.ts';
+import type { DesignOf } from '../../core/design/design-schema.ts';
+import { asKind } from '../../core/design/of-kind.ts';
 import { useDesign } from './bench-store.ts';
 
-/** The design on the bench, for parts that only a plaid has. */
-export function usePlaid(): PlaidDesign {
-  return asPlaid(useDesign());
-}
-
-/** The design on the bench, for parts that only a tiling has. */
-export function useTiling(): TilingDesign {
-  return asTiling(useDesign());
-}
-
-/** The design on the bench, for parts that only a stripe has. */
-export function useStripe(): StripeDesign {
-  return asStripe(useDesign());
+/** The design on the bench, for parts that only one construction has. */
+export function useDesignOf<K extends keyof ByKind>(kind: K): DesignOf<ByKind[K]> {
+  return asKind(kind, useDesign());
 }

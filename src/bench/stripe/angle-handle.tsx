@@ -1,4 +1,5 @@
-import { isStripe, type StripeDesign } from '../../core/design/design-schema.ts';
+import type { StripeDesign } from '../../core/design/design-schema.ts';
+import { asKind } from '../../core/design/of-kind.ts';
 import { atAngle } from '../../core/design/stripe/at-angle.ts';
 import { slopeDegrees } from '../../core/exact/slope.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
@@ -6,7 +7,7 @@ import { valueIfAny } from '../../wording/attempt.ts';
 import { degreesText } from '../../wording/lines.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { benchState, dispatch } from '../state/bench-store.ts';
-import { setStripe } from '../state/stripe-edits.ts';
+import { setStripe } from './stripe-edits.ts';
 
 /** Distance of the handle from the middle of the cloth, in CSS pixels. */
 const REACH = 120;
@@ -58,8 +59,8 @@ function isSloping({ construction: { slope } }: StripeDesign): boolean {
 }
 
 function turnTo(degrees: number, tag: string): void {
-  const design = benchState().history.present;
-  if (!isStripe(design) || Math.abs(degrees) >= 90 || degrees === 0) return;
+  const design = asKind('stripe', benchState().history.present);
+  if (Math.abs(degrees) >= 90 || degrees === 0) return;
   // An angle so flat that no repeat is small enough is passed over while the hand goes on.
   const change = valueIfAny(() => atAngle(design, String(degrees)));
   if (change !== undefined) dispatch({ kind: 'edit', edit: setStripe(change), tag });

@@ -15,12 +15,12 @@ import { valueIfAny } from '../../wording/attempt.ts';
 import { degreesText, missText } from '../../wording/lines.ts';
 import { lengthText, sideText } from '../../wording/measures.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { setStripe } from '../state/stripe-edits.ts';
-import { useStripe } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
+import { setStripe } from './stripe-edits.ts';
 
 /** The angle of a stripe: typed, dragged or chosen among the slopes that repeat. */
 export function AnglePart() {
-  const design = useStripe();
+  const design = useDesignOf('stripe');
   const { slope, asked, measured } = design.construction;
   const wished = asked === null ? slopeDegrees(slope) : toNumber(readDegrees(asked));
   const offers = useMemo(() => valueIfAny(() => offersFor(design, wished)) ?? [], [design, wished]);
@@ -81,7 +81,7 @@ interface OffersProps {
 
 /** What each slope near the wish misses, against what it costs: as a chart to look at and a table to take from. */
 function Offers({ offers, chosen, onChoose }: OffersProps) {
-  const { unit } = useStripe().lay;
+  const { unit } = useDesignOf('stripe').lay;
   const dots = useMemo(
     () =>
       offers.map(({ slope, error, square }) => ({
@@ -146,7 +146,7 @@ function Offers({ offers, chosen, onChoose }: OffersProps) {
 /** 45° in a square: a side, a number of periods, and one click. */
 function SquareForm() {
   const id = useId();
-  const design = useStripe();
+  const design = useDesignOf('stripe');
   const { unit } = design.lay;
   const [side, setSide] = useState(unit === 'in' ? '4' : '100');
   const [periods, setPeriods] = useState('7');

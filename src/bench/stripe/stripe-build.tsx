@@ -5,9 +5,10 @@ import { Panel } from '../../kit/panel.tsx';
 import { SelectField } from '../../kit/select-field.tsx';
 import { SequencePart } from '../bands/sequence-part.tsx';
 import { dispatch, useBenchState } from '../state/bench-store.ts';
-import { setStripe } from '../state/stripe-edits.ts';
-import { useStripe } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 import { AnglePart } from './angle-part.tsx';
+import { BandWidthsField } from './band-widths-field.tsx';
+import { setStripe } from './stripe-edits.ts';
 
 const UNIT_NAMES: Readonly<Record<BandUnit, string>> = {
   mm: 'mm',
@@ -22,14 +23,16 @@ type Lines = 'upright' | 'level' | 'angle';
 
 /** The unit of a stripe: its bands, where the lines go, and what is left clear. */
 export function StripeBuild() {
-  const { construction, shades } = useStripe();
+  const { construction, shades } = useDesignOf('stripe');
   const lines = linesOf(construction.slope);
   const selected = useBenchState((state) => state.selection !== undefined);
   const set = (change: Parameters<typeof setStripe>[0]) =>
     dispatch({ kind: 'edit', edit: setStripe(change) });
   return (
     <Panel title="Build" purpose="Bands side by side, in exact widths.">
-      <SequencePart direction="warp" open={lines !== 'angle' || selected} />
+      <SequencePart direction="warp" open={lines !== 'angle' || selected}>
+        <BandWidthsField />
+      </SequencePart>
       <Choice
         label="Widths are in"
         value={construction.unit}

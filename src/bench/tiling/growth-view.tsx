@@ -16,7 +16,7 @@ import {
 import { foldTiling } from '../../core/tiling/torus.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { growthSentence, polygonText } from '../../wording/tiling-words.ts';
-import { useTiling } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 import { putTiling } from './put-tiling.ts';
 
 /** Units of the drawing that a side is long. */
@@ -30,7 +30,7 @@ type Shape = GrownFace['shape'];
 
 /** A patch of faces that is grown side by side until it closes to a tiling. */
 export function GrowthView() {
-  const design = useTiling();
+  const design = useDesignOf('tiling');
   const { form, faces: keys } = design.construction;
   const faces: readonly GrownFace[] = form.kind === 'grown' ? form.faces : [];
   const grown = useMemo(() => attempt(() => growPatch(faces)), [faces]);

@@ -1,6 +1,6 @@
 import { CheckField } from '../../kit/check-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
-import { useTiling } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 import { FaceRings } from './face-rings.tsx';
 import { putTiling } from './put-tiling.ts';
 import { TilingColours } from './tiling-colours.tsx';
@@ -11,7 +11,7 @@ import { TilingShape } from './tiling-shape.tsx';
 
 /** The unit of a tiling: which one, how large, how it lies, which faces are alike, and what lies over them. */
 export function TilingBuild() {
-  const design = useTiling();
+  const design = useDesignOf('tiling');
   const { form, dual } = design.construction;
   return (
     <Panel title="Build" purpose="Polygons that cover the plane, in exact sides.">

@@ -1,15 +1,14 @@
-import { asTiling } from '../../core/design/design-schema.ts';
 import { classShades, colouringOf, tilingOf } from '../../core/design/tiling/compile-tiling.ts';
 import { type LinesSpec, MAX_BLOCK, type TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
 import { gcd } from '../../core/exact/rational.ts';
 import type { Tiling } from '../../core/tiling/tiling-form.ts';
-import type { Edit } from '../state/design-edits.ts';
+import { changing, type Edit } from '../state/design-edits.ts';
 
 type ByHand = Extract<TilingSpec['colours'], { by: 'hand' }>;
 
 /** Changes what a tiling is. */
 export function setTiling(change: Partial<TilingSpec>): Edit {
-  return (design) => ({ ...design, construction: { ...asTiling(design).construction, ...change } });
+  return changing('tiling', () => change);
 }
 
 /** The colours that a tiling has, as a block of cells to be coloured by hand. */

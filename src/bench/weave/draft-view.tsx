@@ -11,7 +11,7 @@ import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { usePlaid } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 import { cellAtPlace, type DraftLayout, layoutOf } from './draft-geometry.ts';
 import { reachOf, startWork, workCell } from './draft-work.ts';
 import { cellThatFits, type DraftScene, draftExtent, drawDraft, NAMES, STRIP } from './draw-draft.ts';
@@ -21,7 +21,7 @@ const CELL = { least: 5, most: 22 } as const;
 
 /** The structure on squared paper with threading, tie-up and treadling; each part is worked, the others follow. */
 export function DraftView() {
-  const design = usePlaid();
+  const design = useDesignOf('plaid');
   const { construction, shades } = design;
   const structure = useMemo(() => buildWeave(construction.weave), [construction.weave]);
   const found = useMemo(() => attempt(() => weaveDraft(construction.weave)), [construction.weave]);

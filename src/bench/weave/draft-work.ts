@@ -1,4 +1,5 @@
 import { toast } from 'sonner';
+import { asKind } from '../../core/design/of-kind.ts';
 import type { Interlacing } from '../../core/thread/weave.ts';
 import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
 import { drawnWeave, weaveDraft } from '../../core/thread/weaves/weave-draft.ts';
@@ -6,8 +7,8 @@ import type { Draft, WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 import { attempt, valueIfAny } from '../../wording/attempt.ts';
 import { benchState, dispatch } from '../state/bench-store.ts';
-import { setWeave } from '../state/plaid-edits.ts';
 import { type DraftCell, editDraft, isFilled } from './draft-geometry.ts';
+import { setWeave } from './weave-edits.ts';
 
 /** How far one press reaches in the drawdown. */
 export type Reach = 'cell' | 'pick' | 'end';
@@ -34,8 +35,7 @@ function put(weave: WeaveSpec, tag: string | undefined): void {
 
 /** Fills or clears one cell of any part. */
 export function workCell(cell: DraftCell, on: boolean, tag: string, reach: Reach = 'cell'): void {
-  const { construction } = benchState().history.present;
-  if (construction.kind !== 'plaid') return;
+  const { construction } = asKind('plaid', benchState().history.present);
   if (cell.part === 'drawdown') {
     const structure = buildWeave(construction.weave);
     const up = structure.up.slice();
@@ -68,9 +68,8 @@ export function startWork(
   cellOf: (event: { clientX: number; clientY: number }) => DraftCell | undefined,
 ): void {
   const first = cellOf(event);
-  const { construction } = benchState().history.present;
-  if (event.button !== 0 || first === undefined || construction.kind !== 'plaid') return;
-  const { weave } = construction;
+  if (event.button !== 0 || first === undefined) return;
+  const { weave } = asKind('plaid', benchState().history.present).construction;
   let on = true;
   if (first.part === 'drawdown') {
     const { ends, up } = buildWeave(weave);

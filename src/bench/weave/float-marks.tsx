@@ -8,12 +8,12 @@ import { NumberField } from '../../kit/number-field.tsx';
 import { whole } from '../../kit/whole.ts';
 import { plural } from '../../wording/measures.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
-import { usePlaid } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 import { putStructure } from './draft-work.ts';
 
 /** Marks floats that are too long, on cloth and draft, and offers to bind them. */
 export function FloatMarks() {
-  const { weave } = usePlaid().construction;
+  const { weave } = useDesignOf('plaid').construction;
   const limit = useCloth((cloth) => cloth.marks.floatLimit);
   const longest = useMemo(() => {
     const { warp, weft } = floatCounts(buildWeave(weave));

@@ -21,7 +21,7 @@ import { SelectField } from '../../kit/select-field.tsx';
 import { whole } from '../../kit/whole.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { usePlaid } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 import { putDraft, putStructure } from './draft-work.ts';
 import { FloatMarks } from './float-marks.tsx';
 
@@ -44,7 +44,7 @@ const NAMES: Readonly<Record<MatrixEdit, string>> = {
 
 /** What can be done to the whole structure while its draft is shown. */
 export function StructureTools() {
-  const { construction } = usePlaid();
+  const { construction } = useDesignOf('plaid');
   const structure = useMemo(() => buildWeave(construction.weave), [construction.weave]);
   const put = (change: (structure: Interlacing) => Interlacing, tag?: string) =>
     putStructure(() => change(structure), tag);
@@ -108,7 +108,7 @@ const THREADING_NAMES: Readonly<Record<Threading, string>> = {
 
 /** Puts a known threading on the shafts that the draft has; tie-up and treadling stay. */
 function ThreadingChoice() {
-  const { construction } = usePlaid();
+  const { construction } = useDesignOf('plaid');
   const put = (kind: Threading) => {
     const made = attempt(() => {
       const draft = weaveDraft(construction.weave);

@@ -8,9 +8,9 @@ import { lateSentence } from '../../wording/verdict.ts';
 import { useThreadFacts } from '../bands/use-thread-facts.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { setWeave } from '../state/plaid-edits.ts';
-import { usePlaid } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 import { StructureTools } from './structure-tools.tsx';
+import { setWeave } from './weave-edits.ts';
 import { WeaveRuleFields } from './weave-rule.tsx';
 
 /** Interlacings at hand; any other a/b can be typed. */
@@ -24,7 +24,7 @@ const OFFERED: readonly WeaveSpec[] = [
 
 /** How the sequences are crossed. */
 export function WeaveChoice() {
-  const { weave } = usePlaid().construction;
+  const { weave } = useDesignOf('plaid').construction;
   const drafting = useCloth((cloth) => cloth.draft);
   const id = useId();
   const [draft, setDraft] = useState<string>();

@@ -8,7 +8,7 @@ import { NumberField } from '../../kit/number-field.tsx';
 import { SelectField } from '../../kit/select-field.tsx';
 import { whole } from '../../kit/whole.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { setWeave } from '../state/plaid-edits.ts';
+import { setWeave } from './weave-edits.ts';
 
 /** Puts a weave into the design. */
 export function putWeave(weave: WeaveSpec, tag?: string): void {

@@ -1,6 +1,6 @@
 import { ruleOf, USUAL_WEAVES, WEAVE_RULES, type WeaveRule } from '../../core/thread/weaves/weave-rules.ts';
 import { SelectField } from '../../kit/select-field.tsx';
-import { usePlaid } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 import { putWeave, WeaveNumbers } from './weave-numbers.tsx';
 
 const NAMES: Readonly<Record<WeaveRule, string>> = {
@@ -19,7 +19,7 @@ const NAMES: Readonly<Record<WeaveRule, string>> = {
 
 /** The rule that the weave follows, and its numbers. */
 export function WeaveRuleFields() {
-  const { weave } = usePlaid().construction;
+  const { weave } = useDesignOf('plaid').construction;
   return (
     <div className="flex flex-col gap-2">
       <SelectField

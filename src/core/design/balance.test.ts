@@ -4,7 +4,7 @@ import { sampleDesign, someDesign } from '../../../tests/sample-design.ts';
 import { add, rational, toText } from '../exact/rational.ts';
 import { isSymmetric } from '../thread/symmetry.ts';
 import { balanceOf, type ShadeShare } from './balance.ts';
-import { designFromStart } from './start-points.ts';
+import { designFromStart } from './starts.ts';
 
 function text(shares: readonly ShadeShare[]): string {
   return shares.map(({ shade, count, share }) => `${shade.key} ${count} ${toText(share)}`).join(', ');
@@ -27,7 +27,7 @@ describe('balanceOf', () => {
   });
 
   it('counts what a print makes', () => {
-    const balance = balanceOf(designFromStart('flat-gingham'));
+    const balance = balanceOf(designFromStart('plaid', 'flat-gingham'));
     expect(balance.cloth.map(({ share }) => toText(share))).toEqual(['1/4', '1/4', '1/4', '1/4']);
   });
 
@@ -46,8 +46,8 @@ describe('balanceOf', () => {
   it('knows what is the same turned by 90°', () => {
     expect(balanceOf(sampleDesign('warp: A1 B1\nweave: plain')).sameTurned).toBe(false);
     expect(balanceOf(sampleDesign('warp: A4\nweft: B4\nweave: plain')).sameTurned).toBe(true);
-    expect(balanceOf(designFromStart('flat-gingham')).sameTurned).toBe(true);
-    expect(balanceOf(designFromStart('candy')).sameTurned).toBe(false);
+    expect(balanceOf(designFromStart('plaid', 'flat-gingham')).sameTurned).toBe(true);
+    expect(balanceOf(designFromStart('plaid', 'candy')).sameTurned).toBe(false);
     expect(balanceOf(sampleDesign('warp: A301 B200\nweave: plain')).sameTurned).toBeUndefined();
   });
 });

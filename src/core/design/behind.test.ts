@@ -4,7 +4,8 @@ import { sampleDesign, someDesign } from '../../../tests/sample-design.ts';
 import { buildWeave } from '../thread/weaves/build-weave.ts';
 import { seenFromBehind } from './behind.ts';
 import { compile } from './compile-design.ts';
-import { asPlaid, type PlaidDesign } from './design-schema.ts';
+import type { PlaidDesign } from './design-schema.ts';
+import { asKind } from './of-kind.ts';
 import { threadsOfPlaid } from './plaid/compile-plaid.ts';
 
 /** The shade on each side of every crossing of one repeat, told thread by thread. */
@@ -31,7 +32,7 @@ describe('seen from behind', () => {
     const woven = someDesign.filter(({ construction }) => construction.crossing === 'woven');
     fc.assert(
       fc.property(woven, (design) => {
-        const behind = asPlaid(seenFromBehind(design));
+        const behind = asKind('plaid', seenFromBehind(design));
         expect(sides(behind).face).toEqual(sides(design).back);
       }),
       { numRuns: 60 },
@@ -40,7 +41,7 @@ describe('seen from behind', () => {
 
   it('twice is the face again', () => {
     const design = sampleDesign('warp: A4 B2 C3\nweft: B3 A1\nweave: 3/1S');
-    expect(sides(asPlaid(seenFromBehind(seenFromBehind(design)))).face).toEqual(sides(design).face);
+    expect(sides(asKind('plaid', seenFromBehind(seenFromBehind(design)))).face).toEqual(sides(design).face);
   });
 
   it('is nothing else for a print', () => {

@@ -3,7 +3,8 @@ import { turnSequence } from '../thread/turn.ts';
 import { buildWeave } from '../thread/weaves/build-weave.ts';
 import { draftSize } from '../thread/weaves/draft.ts';
 import { editMatrix, matrixRows } from '../thread/weaves/matrix.ts';
-import { type Design, isWoven, type PlaidDesign } from './design-schema.ts';
+import { wovenOf } from './design-facts.ts';
+import type { Design, PlaidDesign } from './design-schema.ts';
 import { turnOf, weftOf } from './plaid/compile-plaid.ts';
 import type { Weave } from './plaid/weave-schema.ts';
 
@@ -12,8 +13,9 @@ import type { Weave } from './plaid/weave-schema.ts';
  * stripes have no back.
  */
 export function seenFromBehind(design: Design): Design {
-  if (!isWoven(design)) return design;
-  const { construction } = design;
+  const woven = wovenOf(design);
+  if (woven === undefined) return design;
+  const { construction } = woven;
   const laid = layOut(construction.warp).map(({ shade, count }) => ({ shade, count }));
   const weft = turnSequence(weftOf(construction), turnOf(construction));
   const own = { bands: weft.bands.map((band) => ({ ...band })), mirror: weft.mirror };

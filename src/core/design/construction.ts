@@ -1,9 +1,14 @@
 import type { z } from 'zod';
 import type { Shade } from '../colour/shade.ts';
+import type { Rational } from '../exact/rational.ts';
+import type { Slope } from '../exact/slope.ts';
 import type { NumberProof } from '../repeat/close-numbers.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Sequence } from '../thread/sequence.ts';
-import type { DesignOf } from './design-schema.ts';
+import type { BandUnit } from '../units/band-width.ts';
+import type { ByKind } from './constructions.ts';
+import type { DesignOf, PlaidDesign } from './design-schema.ts';
+import type { Loss } from './exchange/losses.ts';
 import type { Lay } from './lay.ts';
 
 /** What a construction may know of its design: never the design itself. */
@@ -17,8 +22,8 @@ export interface Context {
 /** Where a construction names a shade, from the construction down. */
 export type ShadePath = readonly (string | number)[];
 
-/** What kind of cloth a design is, for the shelf. */
-export type Kind = 'stripe' | 'plaid' | 'weave' | 'tiling';
+/** What kind of cloth a design is, for the shelf: its construction, or a weave of one shade each way. */
+export type Kind = keyof ByKind | 'weave';
 
 /** Files of text that a design may be written as, by the names that the server has for them. */
 export const TEXT_FILES = [
@@ -41,11 +46,65 @@ export interface Banded<C> {
   readonly railsOf: (construction: C) => readonly Direction[];
   /** Whether both directions show one sequence. */
   readonly isShared: (construction: C) => boolean;
+  /** Lets both directions share one sequence, or parts them; left out where there is only one. */
+  readonly withShared?: (construction: C, shared: boolean) => C;
   /** Threads by which a rail's sequence begins later. */
   readonly turnOf: (construction: C, direction: Direction) => number;
   readonly sequenceOf: (construction: C, direction: Direction, context: Context) => Sequence;
   /** The construction with another sequence, the same object when nothing is new. A shared one changes for both. */
   readonly withSequence: (construction: C, direction: Direction, sequence: Sequence, context: Context) => C;
+  /** Left out where bands are counted in threads. */
+  readonly measured?: MeasuredBands<C>;
+}
+
+/** Bands that are as wide as a length says; the counts of their sequence are steps of one length. */
+export interface MeasuredBands<C> {
+  /** What widths without a unit of their own are in. */
+  readonly unitOf: (construction: C) => BandUnit;
+  /** One step, in that unit. */
+  readonly stepOf: (construction: C, context: Context) => Rational;
+  /** The way that the bands run along. */
+  readonly slopeOf: (construction: C) => Slope;
+  /** A band's width, as typed. */
+  readonly widthOf: (construction: C, band: number) => string;
+  readonly withWidth: (construction: C, band: number, width: string) => C;
+  /** The construction with all its bands anew, none of them clear. */
+  readonly withBands: (construction: C, bands: readonly MeasuredBand[]) => C;
+}
+
+export interface MeasuredBand {
+  readonly shade: string;
+  readonly width: string;
+}
+
+/** Something to begin a design from. */
+export interface StartPoint<D> {
+  /** What the command line calls it. */
+  readonly key: string;
+  readonly name: string;
+  /** What makes it what it is, in one line. */
+  readonly what: string;
+  /** The same seed always gives the same; most make no use of it. */
+  readonly design: (seed: number) => D;
+}
+
+/** How one direction's repeat comes about. */
+export interface DirectionFacts {
+  /** Threads of the sequence as laid out. */
+  readonly laidOut: number;
+  /** Threads after which its shades come round. */
+  readonly period: number;
+  /** Threads of the weave; 1 when it is printed. */
+  readonly weave: number;
+  /** Threads of the repeat: the least common multiple of both. */
+  readonly repeat: number;
+}
+
+/** Why a repeat of threads is as long as it is, and the longest float, if there are floats. */
+export interface ThreadFacts {
+  readonly warp: DirectionFacts;
+  readonly weft: DirectionFacts;
+  readonly float: number | undefined;
 }
 
 /** Everything that the core has to know of a construction. Another one is another folder with one of these. */
@@ -59,10 +118,24 @@ export interface ConstructionKind<C> {
   /** The construction with a shade in the place of each that it names, those that rest included; every place is visited once. */
   readonly mapShades: (construction: C, to: (key: string, path: ShadePath) => string) => C;
   readonly kindOf: (construction: C) => Kind;
-  /** What its repeats are counted in. */
-  readonly step: 'thread' | 'mm';
+  /** What the density of threads gives: the size of the whole repeat, of widths that are typed in threads, of nothing. */
+  readonly density: 'repeat' | 'widths' | 'nothing';
+  /** Whether a drawing's faces may be asked to run under their neighbours. */
+  readonly underlap: boolean;
+  /** Whether some of the cloth is left clear. */
+  readonly isClear: (construction: C) => boolean;
+  /** What to begin from, the plainest first. */
+  readonly starts: () => readonly StartPoint<DesignOf<C>>[];
   /** What it can be written as, as it is now. */
   readonly filesOf: (construction: C) => Readonly<Partial<Record<TextFile, (design: DesignOf<C>) => string>>>;
+  /** What a file may not hold of it, beside what every design has. */
+  readonly partsOf?: (construction: C) => Readonly<Partial<Record<Loss, unknown>>>;
+  /** What the check tells of it besides, as JSON. */
+  readonly reportOf?: (design: DesignOf<C>) => Readonly<Record<string, unknown>>;
   /** Left out where it is not made of bands. */
   readonly banded?: Banded<C>;
+  /** How its threads come round; left out where it has none. @throws CoreError of `compile` */
+  readonly threadsOf?: (design: DesignOf<C>) => ThreadFacts;
+  /** The cloth that is woven thread by thread, where it is. */
+  readonly wovenOf?: (design: DesignOf<C>) => PlaidDesign | undefined;
 }

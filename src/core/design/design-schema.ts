@@ -51,7 +51,8 @@ export const designSchema = z
     number: z.string().overwrite(cleanText).max(MAX_NAME),
     shades: z.array(shadeSchema).min(1).max(MAX_SHADES),
     colourways: z.array(colourwaySchema).max(MAX_COLOURWAYS),
-    construction: constructionSchema,
+    // Start points are written as text that is read by this schema, so either module may be loaded first.
+    construction: z.lazy(() => constructionSchema),
     lay: laySchema,
     resolution: exactText(parseResolution),
     /** What a piece of the cloth is to be. */
@@ -88,38 +89,3 @@ export type DesignOf<C> = Design & { construction: C };
 export type PlaidDesign = DesignOf<Plaid>;
 export type StripeDesign = DesignOf<Stripe>;
 export type TilingDesign = DesignOf<TilingSpec>;
-
-export function isPlaid(design: Design): design is PlaidDesign {
-  return design.construction.kind === 'plaid';
-}
-
-/** Whether a design is woven thread by thread: not a print, not a stripe in widths. */
-export function isWoven(design: Design): design is PlaidDesign {
-  return isPlaid(design) && design.construction.crossing === 'woven';
-}
-
-/** For what only a plaid is asked for. */
-export function asPlaid(design: Design): PlaidDesign {
-  if (!isPlaid(design)) throw new Error(`expected a plaid, got a ${design.construction.kind}`);
-  return design;
-}
-
-/** For what only a stripe is asked for. */
-export function asStripe(design: Design): StripeDesign {
-  if (!isStripe(design)) throw new Error(`expected a stripe, got a ${design.construction.kind}`);
-  return design;
-}
-
-export function isStripe(design: Design): design is StripeDesign {
-  return design.construction.kind === 'stripe';
-}
-
-export function isTiling(design: Design): design is TilingDesign {
-  return design.construction.kind === 'tiling';
-}
-
-/** For what only a tiling is asked for. */
-export function asTiling(design: Design): TilingDesign {
-  if (!isTiling(design)) throw new Error(`expected a tiling, got a ${design.construction.kind}`);
-  return design;
-}

@@ -6,11 +6,12 @@ import { toText } from '../exact/rational.ts';
 import { inColourway } from './colourway.ts';
 import { compile } from './compile-design.ts';
 import { kindOf, threadFacts } from './design-facts.ts';
-import { asPlaid, DESIGN_VERSION, type Design, designSchema } from './design-schema.ts';
+import { DESIGN_VERSION, type Design, designSchema } from './design-schema.ts';
 import { pitchOf } from './lay.ts';
 import { migrateDesign } from './migrate-design.ts';
+import { asKind } from './of-kind.ts';
 import { MAX_DOCUMENT, readDesign, readDesignText, writeDesignText } from './read-design.ts';
-import { tilingFromStart } from './tiling-starts.ts';
+import { tilingFromStart } from './tiling/tiling-starts.ts';
 
 const DESIGN = sampleDesign(SAMPLE);
 
@@ -205,7 +206,7 @@ describe('migrateDesign', () => {
       construction: weave({ ...turned, cut }),
       yarn: { ...DESIGN.yarn, warp: { count, system: 'tex' }, weft: { count: '2/30', system: 'Ne' } },
     });
-    const read = (cut: boolean, count: string) => asPlaid(readDesign(older(cut, count)));
+    const read = (cut: boolean, count: string) => asKind('plaid', readDesign(older(cut, count)));
     expect(read(true, '30').construction.weave).toEqual({ ...turned, turn: 'complemented' });
     expect(read(false, '30').construction.weave).toEqual({ ...turned, turn: 'point' });
     expect(read(true, '37/2').yarn.warp.count).toBe('(37/2)');
@@ -215,8 +216,8 @@ describe('migrateDesign', () => {
       profile: ['A'],
       weaves: [{ letter: 'A', weave: { ...turned, cut: true } }],
     };
-    const inBlocks = asPlaid(readDesign({ ...older(true, '30'), construction: weave(blocks) })).construction
-      .weave;
+    const inBlocks = asKind('plaid', readDesign({ ...older(true, '30'), construction: weave(blocks) }))
+      .construction.weave;
     expect(inBlocks).toMatchObject({ weaves: [{ weave: { turn: 'complemented' } }] });
   });
 });
@@ -247,7 +248,7 @@ describe('what a design is', () => {
   });
 
   it('tells why the repeat is as long as it is', () => {
-    const facts = threadFacts(sampleDesign('warp: A20 B10\nweave: 4/4Z'));
+    const facts = threadFacts(sampleDesign('warp: A20 B10\nweave: 4/4Z'))!;
     expect(facts.warp).toEqual({ laidOut: 30, period: 30, weave: 8, repeat: 120 });
     expect(facts.float).toBe(4);
   });
@@ -261,7 +262,7 @@ describe('what a design is', () => {
     fc.assert(
       fc.property(someDesign, (design) => {
         const { width, height } = compile(design).content;
-        const { warp, weft } = threadFacts(design);
+        const { warp, weft } = threadFacts(design)!;
         expect([warp.repeat, weft.repeat]).toEqual([width, height]);
       }),
     );

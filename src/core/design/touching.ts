@@ -1,8 +1,8 @@
 import { shadeContrast } from '../colour/compare.ts';
 import type { Shade } from '../colour/shade.ts';
 import type { Mirror } from '../thread/sequence.ts';
+import { kindFor } from './constructions.ts';
 import type { Design } from './design-schema.ts';
-import { weftOf } from './plaid/compile-plaid.ts';
 
 /** Two shades whose bands lie side by side, and how far they stand apart. */
 export interface Touching {
@@ -13,10 +13,12 @@ export interface Touching {
 }
 
 /** Every two shades whose bands touch somewhere round the repeat, the least contrast first. */
-export function touchingShades({ construction, shades }: Design): readonly Touching[] {
-  if (construction.kind === 'tiling') return [];
-  const sequences =
-    construction.kind === 'plaid' ? [construction.warp, weftOf(construction)] : [construction];
+export function touchingShades(design: Design): readonly Touching[] {
+  const { construction, shades } = design;
+  const { banded } = kindFor(construction);
+  const sequences = (banded?.railsOf(construction) ?? []).map((direction) =>
+    banded!.sequenceOf(construction, direction, design),
+  );
   const pairs = new Map<string, Touching>();
   for (const { bands, mirror } of sequences) {
     const keys = bands.map(({ shade }) => shade);

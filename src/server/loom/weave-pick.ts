@@ -1,6 +1,7 @@
 import type { Kysely } from 'kysely';
 import type { LoomAction, LoomView } from '../../contracts/loom.ts';
-import { type Design, isWoven } from '../../core/design/design-schema.ts';
+import { asWoven } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { threadsOfPlaid } from '../../core/design/plaid/compile-plaid.ts';
 import { CoreError } from '../../core/error.ts';
 import { commonMultiple } from '../../core/exact/common-multiple.ts';
@@ -65,8 +66,7 @@ async function workPick(db: Kysely<Database>, { id, port, action }: Wish): Promi
 
 /** The lift plan of a design: what each pick lifts and its shade, round and round. */
 function planOf(design: Design, port: number) {
-  if (!isWoven(design)) throw new CoreError('weave/none', {});
-  const { construction, shades } = design;
+  const { construction, shades } = asWoven(design);
   const draft = weaveDraft(construction.weave);
   const { weft } = threadsOfPlaid(construction, shades);
   const repeat = commonMultiple(smallestPeriod(weft), smallestPeriod(Uint16Array.from(draft.treadling)));

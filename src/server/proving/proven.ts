@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { checkDesign } from '../../core/design/check-design.ts';
-import { type Design, isPlaid } from '../../core/design/design-schema.ts';
+import { inThreads } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
 import { multiply, toNumber } from '../../core/exact/rational.ts';
 import { rollWithin } from '../../core/paint/paint-roll.ts';
@@ -27,7 +28,7 @@ export function provenOf(design: Design): Proven {
     if (repeat === null || size === null) return { verdict, size: '', area: 0 };
     const near = nearSize(size);
     const area = toNumber(multiply(near.width, near.height));
-    const words = isPlaid(design)
+    const words = inThreads(design)
       ? `${repeat.width.n} × ${plural(Number(repeat.height.n), 'thread')}`
       : shortSizeText(size, design.lay.unit);
     return { verdict, size: words, area };

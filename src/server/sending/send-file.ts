@@ -2,7 +2,8 @@ import { Readable } from 'node:stream';
 import { inColourway } from '../../core/design/colourway.ts';
 import { compile } from '../../core/design/compile-design.ts';
 import { TEXT_FILES } from '../../core/design/construction.ts';
-import { type Design, isWoven, type PlaidDesign } from '../../core/design/design-schema.ts';
+import { asWoven } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { structureOf } from '../../core/design/exchange/structure-files.ts';
 import { writeFile } from '../../core/design/exchange/write-file.ts';
 import { pitchOf } from '../../core/design/lay.ts';
@@ -105,12 +106,6 @@ function swatch(design: Design, query: URLSearchParams): AsyncIterable<Uint8Arra
   const sheet: Sheet = { kind: 'crop', width: side('across'), height: side('down') };
   const unit = compile(design);
   return unitToPng(unit, orderPicture(unit, { dpi }, sheet), nodeCompressor);
-}
-
-/** @throws CoreError "weave/none" */
-function asWoven(design: Design): PlaidDesign {
-  if (!isWoven(design)) throw new CoreError('weave/none', {});
-  return design;
 }
 
 /** The structure alone, `perThread` pixels a thread. */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign, someDesign, someStripe } from '../../../../tests/sample-design.ts';
-import { asPlaid, asStripe, type Design, type StripeDesign } from '../design-schema.ts';
+import type { Design, StripeDesign } from '../design-schema.ts';
+import { asKind } from '../of-kind.ts';
 import { threadsOfPlaid } from '../plaid/compile-plaid.ts';
 import { designFromCsv } from './counts-csv.ts';
 import { designFromText } from './counts-text.ts';
@@ -14,7 +15,7 @@ const SAMPLE_DESIGN = sampleDesign(SAMPLE);
 
 /** The colours along both sequences: what a table carries of a design. */
 function colours(design: Design): readonly (readonly string[])[] {
-  const { construction, shades } = asPlaid(design);
+  const { construction, shades } = asKind('plaid', design);
   const { warp, weft } = threadsOfPlaid(construction, shades);
   return [warp, weft].map((threads) => [...threads].map((index) => shades[index]!.hex));
 }
@@ -23,7 +24,7 @@ describe('thread-count text', () => {
   it('carries the whole construction there and back', () => {
     fc.assert(
       fc.property(someDesign, (design) => {
-        const { construction, lay, shades } = asPlaid(designFromText(designToText(design), 'x'));
+        const { construction, lay, shades } = asKind('plaid', designFromText(designToText(design), 'x'));
         // The text does not say how an unmirrored weft would be mirrored, nor the unit that lengths are shown in.
         // Nor how it would be printed while it is woven.
         const { print } = design.construction.crossing === 'printed' ? design.construction : construction;
@@ -81,7 +82,7 @@ describe('stripe text', () => {
   it('carries the whole construction there and back', () => {
     fc.assert(
       fc.property(someStripe, (design) => {
-        const read = asStripe(designFromText(designToText(design), 'x'));
+        const read = asKind('stripe', designFromText(designToText(design), 'x'));
         const tight = design.construction.bands.map((band) => ({
           ...band,
           width: band.width.replace(/\s/g, ''),
@@ -130,7 +131,8 @@ describe('thread-count tables', () => {
   });
 
   it('keep colours apart that have one name, and one colour whose name is written once', () => {
-    const { construction, shades } = asPlaid(
+    const { construction, shades } = asKind(
+      'plaid',
       designFromCsv('shade,colour,count\nNavy,#20304a,3\nNavy,#c8a24a,2\nNavy,,5\n', 'x'),
     );
     expect(shades.map(({ name, hex }) => `${name} ${hex}`)).toEqual(['Navy #20304a', 'Navy 2 #c8a24a']);
@@ -148,7 +150,7 @@ describe('thread-count tables', () => {
   it('carry the widths of a stripe there and back', () => {
     fc.assert(
       fc.property(someStripe, (design) => {
-        const back = asStripe(designFromCsv(designToCsv(design), 'x'));
+        const back = asKind('stripe', designFromCsv(designToCsv(design), 'x'));
         const widths = ({ construction, shades }: StripeDesign) =>
           construction.bands.map(({ shade, width }) => [shades.find(({ key }) => key === shade)!.hex, width]);
         expect(widths(back)).toEqual(widths(design));

@@ -1,5 +1,5 @@
+import { kindFor } from '../constructions.ts';
 import type { Design } from '../design-schema.ts';
-import { isPlaid, isStripe } from '../design-schema.ts';
 import { designFromFile, type FileKind } from './read-file.ts';
 import { writeFile } from './write-file.ts';
 
@@ -21,24 +21,21 @@ export const LOSSES = [
 ] as const;
 export type Loss = (typeof LOSSES)[number];
 
-/** Each part, of which the same must come back; false where a design has none. Shades may take other letters. */
-const PARTS: Readonly<Record<Loss, (design: Design) => unknown>> = {
-  name: ({ name }) => name,
-  number: ({ number }) => number,
-  shades: ({ shades }) => shades.map(({ name, hex }) => `${hex} ${name}`).sort(),
-  crossing: (design) => isPlaid(design) && design.construction.crossing,
-  weave: (design) => isPlaid(design) && design.construction.crossing === 'woven' && design.construction.weave,
-  print: (design) =>
-    isPlaid(design) && design.construction.crossing === 'printed' && design.construction.print,
-  direction: (design) =>
-    isStripe(design) && [design.construction.slope, design.construction.asked, design.construction.measured],
-  clear: (design) => isStripe(design) && design.construction.clear,
-  density: ({ lay }) => [lay.ends, lay.picks, lay.per],
-  resolution: ({ resolution }) => resolution,
-  colourways: ({ colourways }) => colourways,
-  yarn: ({ yarn }) => yarn,
-  kept: ({ kept }) => kept,
-};
+/** Each part that every design has, of which the same must come back. Shades may take other letters. */
+function partsOf(design: Design): Readonly<Partial<Record<Loss, unknown>>> {
+  const { name, number, shades, construction, lay, resolution, colourways, yarn, kept } = design;
+  return {
+    name,
+    number,
+    shades: shades.map((shade) => `${shade.hex} ${shade.name}`).sort(),
+    density: [lay.ends, lay.picks, lay.per],
+    resolution,
+    colourways,
+    yarn,
+    kept,
+    ...kindFor(construction).partsOf?.(construction),
+  };
+}
 
 const FILES = { csv: 'counts.csv', txt: 'counts.txt', wif: 'draft.wif' } as const;
 
@@ -48,9 +45,9 @@ const FILES = { csv: 'counts.csv', txt: 'counts.txt', wif: 'draft.wif' } as cons
  */
 export function lossesOf(design: Design, kind: FileKind): readonly Loss[] {
   if (kind === 'json') return [];
-  const back = designFromFile(`x.${kind}`, writeFile(design, FILES[kind]));
-  return LOSSES.filter((loss) => {
-    const part = PARTS[loss](design);
-    return part !== false && JSON.stringify(PARTS[loss](back)) !== JSON.stringify(part);
-  });
+  const before = partsOf(design);
+  const after = partsOf(designFromFile(`x.${kind}`, writeFile(design, FILES[kind])));
+  return LOSSES.filter(
+    (loss) => before[loss] !== undefined && JSON.stringify(after[loss]) !== JSON.stringify(before[loss]),
+  );
 }

@@ -7,6 +7,12 @@ import type { Plaid } from './plaid-schema.ts';
 export const PLAID_BANDS: Banded<Plaid> = {
   railsOf: () => ['warp', 'weft'],
   isShared: ({ weft }) => weft.follows,
+  // A weft of its own has the bands that it had before, or the warp's to begin with.
+  withShared: (plaid, follows) => {
+    const { warp, weft } = plaid;
+    if (weft.follows === follows) return plaid;
+    return { ...plaid, weft: { ...weft, follows, own: follows ? weft.own : (weft.own ?? warp) } };
+  },
   turnOf: (plaid, direction) => (direction === 'weft' ? turnOf(plaid) : 0),
   sequenceOf,
   withSequence: (plaid, direction, sequence) => {

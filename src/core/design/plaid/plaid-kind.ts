@@ -11,6 +11,8 @@ import { mapBands } from '../map-bands.ts';
 import { compilePlaid, weftOf } from './compile-plaid.ts';
 import { PLAID_BANDS } from './plaid-bands.ts';
 import { type Plaid, plaidSchema } from './plaid-schema.ts';
+import { PLAID_STARTS } from './plaid-starts.ts';
+import { plaidThreads } from './plaid-threads.ts';
 import { missesOfPlaid } from './prove-plaid.ts';
 
 /** Two sequences of threads that are crossed. */
@@ -36,7 +38,10 @@ export const PLAID: ConstructionKind<Plaid> = {
     const ways = [plaid.warp, weftOf(plaid)].filter(plain).length;
     return ways === 2 ? 'weave' : ways === 1 ? 'stripe' : 'plaid';
   },
-  step: 'thread',
+  density: 'repeat',
+  underlap: false,
+  isClear: () => false,
+  starts: () => PLAID_STARTS,
   filesOf: ({ crossing }) => ({
     'counts.txt': plaidToText,
     'counts.csv': plaidToCsv,
@@ -46,5 +51,8 @@ export const PLAID: ConstructionKind<Plaid> = {
       'paper.svg': plaidToPaperSvg,
     }),
   }),
+  partsOf: ({ crossing, weave, print }) => (crossing === 'woven' ? { crossing, weave } : { crossing, print }),
   banded: PLAID_BANDS,
+  threadsOf: plaidThreads,
+  wovenOf: (design) => (design.construction.crossing === 'woven' ? design : undefined),
 };

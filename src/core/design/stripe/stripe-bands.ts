@@ -1,5 +1,5 @@
 import type { Banded } from '../construction.ts';
-import { steppedSequence, withStepped } from './stepped-bands.ts';
+import { stepOf, steppedSequence, withStepped } from './stepped-bands.ts';
 import type { Stripe } from './stripe-schema.ts';
 
 /** A stripe has one sequence, whichever way it is asked for, with widths as whole numbers of steps. */
@@ -12,5 +12,21 @@ export const STRIPE_BANDS: Banded<Stripe> = {
   withSequence: (construction, _direction, sequence, context) => {
     const changed = withStepped({ ...context, construction }, sequence);
     return JSON.stringify(changed) === JSON.stringify(construction) ? construction : changed;
+  },
+  measured: {
+    unitOf: ({ unit }) => unit,
+    stepOf: (construction, context) => stepOf({ ...context, construction }),
+    slopeOf: ({ slope }) => slope,
+    widthOf: ({ bands }, band) => bands[band]!.width,
+    withWidth: (stripe, band, width) => ({
+      ...stripe,
+      bands: stripe.bands.map((each, at) => (at === band ? { ...each, width } : each)),
+    }),
+    withBands: (stripe, bands) => ({
+      ...stripe,
+      bands: bands.map((band) => ({ ...band })),
+      mirror: 'none',
+      clear: null,
+    }),
   },
 };

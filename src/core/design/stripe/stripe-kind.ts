@@ -8,6 +8,7 @@ import { compileStripe } from './compile-stripe.ts';
 import { missesOfStripe } from './prove-stripe.ts';
 import { STRIPE_BANDS } from './stripe-bands.ts';
 import { type Stripe, stripeSchema } from './stripe-schema.ts';
+import { STRIPE_STARTS } from './stripe-starts.ts';
 
 /** Bands of exact widths side by side, at any slope that repeats. */
 export const STRIPE: ConstructionKind<Stripe> = {
@@ -20,7 +21,11 @@ export const STRIPE: ConstructionKind<Stripe> = {
     return { ...mapped, clear: stripe.clear === null ? null : to(stripe.clear, ['clear']) };
   },
   kindOf: () => 'stripe',
-  step: 'mm',
+  density: 'widths',
+  underlap: false,
+  isClear: ({ clear }) => clear !== null,
+  starts: () => STRIPE_STARTS,
   filesOf: () => ({ 'counts.txt': stripeToText, 'counts.csv': stripeToCsv }),
+  partsOf: ({ slope, asked, measured, clear }) => ({ direction: [slope, asked, measured], clear }),
   banded: STRIPE_BANDS,
 };

@@ -16,7 +16,7 @@ import { facesOf, type RepeatUnit } from '../../repeat/repeat-unit.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
 import { checkPartition, cornerAt, faceArea, type PartitionProof } from '../../tiling/check-partition.ts';
 import type { Stack } from '../../tiling/stack.ts';
-import { MOST_FACES, type PlaneSymmetry, planeSymmetry } from '../../tiling/symmetry.ts';
+import { keptOneOf, MOST_FACES, type PlaneSymmetry, planeSymmetry } from '../../tiling/symmetry.ts';
 import { takenIn } from '../../tiling/taken-in.ts';
 import type { Tiling } from '../../tiling/tiling-form.ts';
 import { foldTiling } from '../../tiling/torus.ts';
@@ -135,4 +135,17 @@ export function missesOfTiling(spec: TilingSpec, unit: RepeatUnit): number {
     }),
   ).length;
   return strange + wrong;
+}
+
+/**
+ * Plane groups of a tiling without its shades and with them, and of how many symmetries these keep one; null where a
+ * cell has too many faces to look at.
+ */
+export function symmetryReport(design: TilingDesign) {
+  const { symmetry: plain, colouredSymmetry: coloured } = tilingFacts(design);
+  return {
+    plain: plain?.group ?? null,
+    coloured: coloured?.group ?? null,
+    index: plain && coloured ? keptOneOf(plain, coloured) : null,
+  };
 }

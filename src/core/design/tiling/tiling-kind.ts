@@ -2,8 +2,9 @@ import { withMisses } from '../../repeat/close-numbers.ts';
 import type { ConstructionKind } from '../construction.ts';
 import { tilingGeometry, tilingToCsv } from '../exchange/tiling-geometry.ts';
 import { compileTiling } from './compile-tiling.ts';
-import { missesOfTiling } from './tiling-facts.ts';
+import { missesOfTiling, symmetryReport } from './tiling-facts.ts';
 import { type TilingSpec, tilingSchema } from './tiling-schema.ts';
+import { TILING_STARTS } from './tiling-starts.ts';
 
 /** Polygons that cover the plane. */
 export const TILING: ConstructionKind<TilingSpec> = {
@@ -28,9 +29,13 @@ export const TILING: ConstructionKind<TilingSpec> = {
     };
   },
   kindOf: () => 'tiling',
-  step: 'mm',
+  density: 'nothing',
+  underlap: true,
+  isClear: () => false,
+  starts: () => TILING_STARTS,
   filesOf: () => ({
     'faces.csv': tilingToCsv,
     'faces.json': (design) => JSON.stringify(tilingGeometry(design)),
   }),
+  reportOf: (design) => ({ symmetry: symmetryReport(design) }),
 };

@@ -6,14 +6,15 @@ import { unitToSvg } from '../../formats/unit-svg.ts';
 import { paintRoll } from '../../paint/paint-roll.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';
-import { asTiling, type TilingDesign } from '../design-schema.ts';
+import type { TilingDesign } from '../design-schema.ts';
 import { newTiling, type TilingOrder } from '../new-design.ts';
+import { asKind } from '../of-kind.ts';
 import { readDesign } from '../read-design.ts';
 import { shadesUsed, withShadeReplaced } from '../shades-used.ts';
-import { TILING_STARTS, tilingFromStart } from '../tiling-starts.ts';
 import { uprightTurns } from './compile-tiling.ts';
 import { missesOfTiling, tilingFacts } from './tiling-facts.ts';
 import { type FormSpec, parseProportion } from './tiling-schema.ts';
+import { TILING_STARTS, tilingFromStart } from './tiling-starts.ts';
 
 const SHADES = [
   { key: 'A', name: 'Dark', hex: '#203040' },
@@ -132,10 +133,11 @@ describe('a tiling compiled', () => {
         fc.boolean(),
         pixels,
         pixels,
-        ({ order }, turn, ringed, width, height) => {
-          fc.pre(uprightTurns({ ...LEVEL, form: order.form, dual: order.dual ?? false }).includes(turn));
+        (start, turn, ringed, width, height) => {
+          const { construction } = start.design(0);
+          fc.pre(uprightTurns(construction).includes(turn));
           const rings = ringed ? [{ share: '2/3', shade: 'C' }] : [];
-          const unit = compile(tiling(order.form, { ...order, turn, rings }));
+          const unit = compile({ ...start.design(0), construction: { ...construction, turn, rings } });
           expect(paintRoll(unit, { width, height }).differingBytes).toBe(0);
         },
       ),
@@ -163,7 +165,7 @@ describe('the proof of a tiling', () => {
   });
 
   it('tells shares of shades that add up to all', () => {
-    const design = asTiling(readDesign(tiling(FLOOR, { rings: [{ share: '1/2', shade: 'C' }] })));
+    const design = asKind('tiling', readDesign(tiling(FLOOR, { rings: [{ share: '1/2', shade: 'C' }] })));
     const { shares, faces, classes } = tilingFacts(design);
     expect(classes).toBe(2);
     // An octagon of 8 + 1 parts, a square of 4 + 1.

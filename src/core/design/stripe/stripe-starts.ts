@@ -1,23 +1,16 @@
-import { CoreError } from '../error.ts';
-import { asStripe, type StripeDesign } from './design-schema.ts';
-import { designFromText } from './exchange/counts-text.ts';
+import type { StartPoint } from '../construction.ts';
+import type { StripeDesign } from '../design-schema.ts';
+import { designFromText } from '../exchange/counts-text.ts';
+import { asKind } from '../of-kind.ts';
 
-/** A known stripe in a few numbers, to begin from. */
-export interface StripeStart {
-  /** What the command line calls it. */
-  readonly key: string;
-  readonly name: string;
-  /** What makes it what it is, in one line. */
-  readonly what: string;
-  readonly text: string;
-}
+type StripeStart = Omit<StartPoint<StripeDesign>, 'design'> & { readonly text: string };
 
 function lines(...text: readonly string[]): string {
   return `${text.join('\n')}\n`;
 }
 
 /** Common practice of the trade, in invented shades. */
-export const STRIPE_STARTS: readonly StripeStart[] = [
+const TEXTS: readonly StripeStart[] = [
   {
     key: 'even',
     name: 'Even stripe',
@@ -69,14 +62,8 @@ export const STRIPE_STARTS: readonly StripeStart[] = [
   },
 ];
 
-/**
- * The design of a start point.
- * @throws CoreError "start/unknown" {key, known}
- */
-export function stripeFromStart(key: string): StripeDesign {
-  const start = STRIPE_STARTS.find((each) => each.key === key);
-  if (start === undefined) {
-    throw new CoreError('start/unknown', { key, known: STRIPE_STARTS.map((each) => each.key) });
-  }
-  return asStripe(designFromText(start.text, start.name));
-}
+/** All of them, the plainest first. */
+export const STRIPE_STARTS: readonly StartPoint<StripeDesign>[] = TEXTS.map(({ text, ...start }) => ({
+  ...start,
+  design: () => asKind('stripe', designFromText(text, start.name)),
+}));

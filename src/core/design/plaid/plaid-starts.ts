@@ -1,19 +1,14 @@
-import { CoreError } from '../error.ts';
-import { formatThreadCount } from '../formats/thread-count.ts';
-import { irregularBands } from '../thread/irregular.ts';
-import { asPlaid, type PlaidDesign } from './design-schema.ts';
-import { designFromText } from './exchange/counts-text.ts';
+import { formatThreadCount } from '../../formats/thread-count.ts';
+import { irregularBands } from '../../thread/irregular.ts';
+import type { StartPoint } from '../construction.ts';
+import type { PlaidDesign } from '../design-schema.ts';
+import { designFromText } from '../exchange/counts-text.ts';
+import { asKind } from '../of-kind.ts';
 
-/** A known stripe or check in a few numbers, to begin from. */
-export interface StartPoint {
-  /** What the command line calls it. */
-  readonly key: string;
-  readonly name: string;
-  /** What makes it what it is, in one line. */
-  readonly what: string;
+type PlaidStart = Omit<StartPoint<PlaidDesign>, 'design'> & {
   /** Thread-count text; the same seed always gives the same. */
   readonly text: (seed: number) => string;
-}
+};
 
 function fixed(...lines: readonly string[]): () => string {
   const text = `${lines.join('\n')}\n`;
@@ -27,7 +22,7 @@ function times(count: number, bands: string): string {
 const DARK_LIGHT = 'shades: K=#262b2d Black, W=#fbf8f0 White';
 
 /** Common practice of the trade, in invented shades. */
-export const START_POINTS: readonly StartPoint[] = [
+const TEXTS: readonly PlaidStart[] = [
   {
     key: 'mirrored',
     name: 'Mirrored plaid',
@@ -229,15 +224,8 @@ export const START_POINTS: readonly StartPoint[] = [
   },
 ];
 
-/**
- * The design of a start point.
- * @param seed  whole; tells irregular ones apart
- * @throws CoreError "start/unknown" {key, known}
- */
-export function designFromStart(key: string, seed = 0): PlaidDesign {
-  const start = START_POINTS.find((each) => each.key === key);
-  if (start === undefined) {
-    throw new CoreError('start/unknown', { key, known: START_POINTS.map((each) => each.key) });
-  }
-  return asPlaid(designFromText(start.text(seed), start.name));
-}
+/** All of them, the plainest first. */
+export const PLAID_STARTS: readonly StartPoint<PlaidDesign>[] = TEXTS.map(({ text, ...start }) => ({
+  ...start,
+  design: (seed) => asKind('plaid', designFromText(text(seed), start.name)),
+}));

@@ -1,17 +1,13 @@
-import { CoreError } from '../error.ts';
-import { ARCHIMEDEAN, type Archimedean } from '../tiling/forms/archimedean.ts';
-import { TWO_KINDS, type TwoKinds } from '../tiling/forms/two-kinds.ts';
-import type { TilingDesign } from './design-schema.ts';
-import { newTiling, type TilingOrder } from './new-design.ts';
+import { CoreError } from '../../error.ts';
+import { ARCHIMEDEAN, type Archimedean } from '../../tiling/forms/archimedean.ts';
+import { TWO_KINDS, type TwoKinds } from '../../tiling/forms/two-kinds.ts';
+import type { StartPoint } from '../construction.ts';
+import type { TilingDesign } from '../design-schema.ts';
+import { newTiling, type TilingOrder } from '../new-design.ts';
 
-/** A tiling to begin from. */
-export interface TilingStart {
-  readonly key: string;
-  readonly name: string;
-  /** What makes it what it is. */
-  readonly what: string;
+type TilingStart = Omit<StartPoint<TilingDesign>, 'design'> & {
   readonly order: Pick<TilingOrder, 'form'> & Partial<Pick<TilingOrder, 'dual' | 'colours' | 'size'>>;
-}
+};
 
 const SHADES = [
   { key: 'A', name: 'Slate', hex: '#2e4c63' },
@@ -132,8 +128,7 @@ const OTHERS: readonly TilingStart[] = [
   },
 ];
 
-/** All of them, the plainest first. */
-export const TILING_STARTS: readonly TilingStart[] = [
+const ORDERS: readonly TilingStart[] = [
   ...(Object.keys(REGULAR) as Archimedean[]).map((name): TilingStart => {
     const alike = new Set(ARCHIMEDEAN[name].faces.map((face) => 'sides' in face && face.sides)).size === 1;
     const [words, what] = REGULAR[name];
@@ -147,13 +142,19 @@ export const TILING_STARTS: readonly TilingStart[] = [
   ...OTHERS,
 ];
 
+/** All of them, the plainest first. */
+export const TILING_STARTS: readonly StartPoint<TilingDesign>[] = ORDERS.map(({ order, ...start }) => ({
+  ...start,
+  design: () => newTiling({ name: start.name, shades: SHADES, ...order }),
+}));
+
 /**
  * A tiling by the key of its start, or by the kinds of its vertices.
  * @throws CoreError "tiling/unknown" {text, known}
  */
 export function tilingFromStart(key: string): TilingDesign {
   const start = TILING_STARTS.find((each) => each.key === key.toLowerCase());
-  if (start !== undefined) return newTiling({ name: start.name, shades: SHADES, ...start.order });
+  if (start !== undefined) return start.design(0);
   const kinds = Object.keys(TWO_KINDS) as TwoKinds[];
   const name = kinds.find((each) => withoutBlanks(each) === withoutBlanks(key));
   if (name !== undefined)

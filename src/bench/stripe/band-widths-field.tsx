@@ -8,12 +8,12 @@ import { divide, toDecimal } from '../../core/exact/rational.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';
 import { LiveTextField } from '../../kit/live-text-field.tsx';
 import { dispatch } from '../state/bench-store.ts';
-import { setStripe } from '../state/stripe-edits.ts';
-import { useStripe } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
+import { setStripe } from './stripe-edits.ts';
 
 /** The bands of a stripe as letters and widths. */
 export function BandWidthsField() {
-  const design = useStripe();
+  const design = useDesignOf('stripe');
   const { construction, shades } = design;
   return (
     <LiveTextField

@@ -8,11 +8,11 @@ import { LiveTextField } from '../../kit/live-text-field.tsx';
 import { lengthText, plural } from '../../wording/measures.ts';
 import { sequenceOf, setSequence } from '../state/band-edits.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { usePlaid } from '../state/use-construction.ts';
+import { useDesignOf } from '../state/use-construction.ts';
 
 /** A sequence as thread counts; of a print, as steps of a length. */
 export function ThreadCountField({ direction }: { direction: Direction }) {
-  const design = usePlaid();
+  const design = useDesignOf('plaid');
   const { construction, lay, shades } = design;
   const sequence = sequenceOf(design, direction);
   const [typed, laidOut] = [typedThreads(sequence.bands), threadCount(sequence)];

@@ -1,36 +1,37 @@
 import { describe, expect, it } from 'vitest';
-import { randomNumbers } from '../exact/random-numbers.ts';
-import { irregularBands } from '../thread/irregular.ts';
-import { checkDesign } from './check-design.ts';
-import { compile } from './compile-design.ts';
-import { kindOf } from './design-facts.ts';
-import { readDesign } from './read-design.ts';
-import { designFromStart, START_POINTS } from './start-points.ts';
+import { randomNumbers } from '../../exact/random-numbers.ts';
+import { irregularBands } from '../../thread/irregular.ts';
+import { checkDesign } from '../check-design.ts';
+import { compile } from '../compile-design.ts';
+import { kindOf } from '../design-facts.ts';
+import { readDesign } from '../read-design.ts';
+import { designFromStart } from '../starts.ts';
+import { PLAID_STARTS } from './plaid-starts.ts';
 
 describe('start points', () => {
-  it.each(START_POINTS.map(({ key }) => key))('%s makes a design that repeats', (key) => {
-    const design = readDesign(designFromStart(key));
+  it.each(PLAID_STARTS.map(({ key }) => key))('%s makes a design that repeats', (key) => {
+    const design = readDesign(designFromStart('plaid', key));
     expect(checkDesign(design).verdict).not.toBe('Open');
   });
 
   it('have a key, a name and a line of their own', () => {
     for (const part of ['key', 'name', 'what'] as const) {
-      expect(new Set(START_POINTS.map((start) => start[part])).size).toBe(START_POINTS.length);
+      expect(new Set(PLAID_STARTS.map((start) => start[part])).size).toBe(PLAID_STARTS.length);
     }
   });
 
   it('are stripes where they are called so', () => {
-    const stripes = START_POINTS.filter(({ key }) => kindOf(designFromStart(key)) === 'stripe');
+    const stripes = PLAID_STARTS.filter(({ key }) => kindOf(designFromStart('plaid', key)) === 'stripe');
     expect(stripes.map(({ key }) => key)).toEqual(['pinstripe', 'bengal', 'candy', 'ticking']);
   });
 
   it('print flat gingham in the tones of the formulas: c·c/255, c and white', () => {
-    const { content } = compile(designFromStart('flat-gingham'));
+    const { content } = compile(designFromStart('plaid', 'flat-gingham'));
     expect(content.shades.map((shade) => shade.hex)).toEqual(['#9e372c', '#c9766a', '#c9766a', '#ffffff']);
   });
 
   it('are refused by a name that nobody knows', () => {
-    expect(() => designFromStart('paisley')).toThrow(
+    expect(() => designFromStart('plaid', 'paisley')).toThrow(
       expect.objectContaining({ code: 'start/unknown', facts: expect.objectContaining({ key: 'paisley' }) }),
     );
   });

@@ -1,0 +1,23 @@
+import { commonMultiple } from '../../exact/common-multiple.ts';
+import { smallestPeriod } from '../../thread/smallest-period.ts';
+import { floatCounts } from '../../thread/weaves/float-counts.ts';
+import { leastWeave } from '../../thread/weaves/least-repeat.ts';
+import type { DirectionFacts, ThreadFacts } from '../construction.ts';
+import type { PlaidDesign } from '../design-schema.ts';
+import { threadsOfPlaid } from './compile-plaid.ts';
+
+/** Why a plaid's repeat is as long as it is, and the longest float; a print has none. */
+export function plaidThreads({ construction, shades }: PlaidDesign): ThreadFacts {
+  const threads = threadsOfPlaid(construction, shades);
+  const woven = construction.crossing === 'woven' ? leastWeave(construction.weave) : undefined;
+  const direction = (sequence: Uint16Array, weave: number): DirectionFacts => {
+    const period = smallestPeriod(sequence);
+    return { laidOut: sequence.length, period, weave, repeat: commonMultiple(period, weave) };
+  };
+  const floats = woven && floatCounts(woven);
+  return {
+    warp: direction(threads.warp, woven?.ends ?? 1),
+    weft: direction(threads.weft, woven?.picks ?? 1),
+    float: floats && Math.max(floats.warp.longest, floats.weft.longest),
+  };
+}
