@@ -3,8 +3,8 @@ import { compile } from '../src/core/design/compile-design.ts';
 import { newStripe } from '../src/core/design/new-design.ts';
 import { slope } from '../src/core/exact/slope.ts';
 import { surdToNumber } from '../src/core/exact/surd.ts';
+import { cornerAt } from '../src/core/faces/check-partition.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
-import { cornerAt } from '../src/core/tiling/check-partition.ts';
 import { line, race } from './timing.ts';
 
 /** A stripe of 300 bands at a slope, 2048 × 2048 px, against the same polygons on a canvas. */
@@ -28,7 +28,7 @@ function canvas(): void {
   const context = createCanvas(SIDE, SIDE).getContext('2d');
   for (const face of unit.content.faces) {
     const points = face.corners.map((corner) => cornerAt(unit.content, corner));
-    context.fillStyle = shades[face.shade]!.hex;
+    context.fillStyle = shades[face.fill.shade]!.hex;
     for (const shift of [-1, 0]) {
       context.beginPath();
       for (const { x, y } of points) {

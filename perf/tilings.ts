@@ -3,10 +3,10 @@ import { Resvg } from '@resvg/resvg-js';
 import { compile } from '../src/core/design/compile-design.ts';
 import { newTiling } from '../src/core/design/new-design.ts';
 import { surdToNumber } from '../src/core/exact/surd.ts';
+import { checkPartition, cornerAt } from '../src/core/faces/check-partition.ts';
 import { unitToSvg } from '../src/core/formats/unit-svg.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
-import { facesOf } from '../src/core/repeat/repeat-unit.ts';
-import { checkPartition, cornerAt } from '../src/core/tiling/check-partition.ts';
+import { partitionIn } from '../src/core/repeat/contents.ts';
 import { ringedOctagons, SHADES } from './ringed-octagons.ts';
 import { line, race } from './timing.ts';
 
@@ -30,7 +30,7 @@ for (const times of [1, 3, 10]) {
   let faces = 0;
   const { time } = race(times > 5 ? 1 : 3, {
     time: () => {
-      const base = facesOf(compile(design).content);
+      const base = partitionIn(compile(design));
       faces = base.faces.length;
       if (!checkPartition(base).closed) throw new Error('expected it closed');
     },
@@ -55,7 +55,7 @@ const floor = compile(
     size: '1 mm',
   }),
 );
-const base = facesOf(floor.content);
+const base = partitionIn(floor);
 const tile = { width: SIDE, height: SIDE };
 const out = new Uint32Array(SIDE * SIDE);
 const svg = unitToSvg(floor, 'Floor', { underlap: { n: 0n, d: 1n } }).replace(
@@ -79,7 +79,10 @@ function canvas(ground: string): Uint8ClampedArray {
   const context = createCanvas(SIDE, SIDE).getContext('2d');
   context.fillStyle = ground;
   context.fillRect(0, 0, SIDE, SIDE);
-  for (const { corners, shade } of base.faces) {
+  for (const {
+    corners,
+    fill: { shade },
+  } of base.faces) {
     const points = corners.map((corner) => {
       const { x, y } = cornerAt(base, corner);
       return [surdToNumber(x), 1 - surdToNumber(y)] as const;

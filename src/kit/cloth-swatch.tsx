@@ -48,9 +48,8 @@ export function ClothSwatch({ design, width, height, perThread, decorative = fal
 
 /** One repeat in whole pixels; what has no threads is shown with a millimetre for one. */
 function tileOf(unit: RepeatUnit, step: number): { width: number; height: number } {
-  if (unit.content.kind === 'cells') {
-    return { width: unit.content.width * step, height: unit.content.height * step };
-  }
+  const { grid } = unit;
+  if (grid.step === 'thread') return { width: grid.ends * step, height: grid.picks * step };
   const { width, height } = nearSize(repeatSize(unit)!);
   const pixels = (side: Rational) => Math.max(1, Math.round(toNumber(side) * step));
   return { width: pixels(width), height: pixels(height) };

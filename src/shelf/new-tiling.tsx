@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { TilingDesign } from '../core/design/design-schema.ts';
 import { asKind } from '../core/design/of-kind.ts';
 import { readDesign } from '../core/design/read-design.ts';
-import { tilingOf } from '../core/design/tiling/compile-tiling.ts';
+import { tilingOf } from '../core/design/tiling/shape-of-tiling.ts';
 import type { TilingSpec } from '../core/design/tiling/tiling-schema.ts';
 import { TILING_STARTS } from '../core/design/tiling/tiling-starts.ts';
 import { cellArea } from '../core/exact/lattice.ts';

@@ -1,6 +1,7 @@
 import type { DirectionFacts } from '../core/design/construction.ts';
 import { equals, toDecimal } from '../core/exact/rational.ts';
 import type { OpenReason, RepeatReport } from '../core/repeat/check-repeat.ts';
+import type { NumberProof } from '../core/repeat/close-numbers.ts';
 import type { FittingResolution } from '../core/repeat/fitting-resolutions.ts';
 import { perMetreText, plural } from './measures.ts';
 import { grouped } from './sentences.ts';
@@ -21,10 +22,7 @@ export function verdictSentence(report: RepeatReport): string {
 }
 
 const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
-  numbers: ({ numbers }) =>
-    numbers.kind === 'cells'
-      ? `It does not repeat: ${grouped(numbers.differing[0] + numbers.differing[1])} places differ one step of the lattice away.`
-      : `It does not repeat: ${grouped(numbers.loose + numbers.turned + numbers.misses)} of its parts do not close.`,
+  numbers: ({ numbers }) => `It does not repeat: ${proofWords(numbers).open(numbers)}`,
   'no-repeat': () => 'It has no upright repeat.',
   'pixels-vanish': ({ dpi }) =>
     `At ${toDecimal(dpi, 3)} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
@@ -36,17 +34,36 @@ const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
     `Painted over a loud ground, ${grouped(painted?.leakingPixels ?? 0)} pixels take some of it.`,
 };
 
+/** What is said of a proof of numbers. */
+interface ProofWords<P extends NumberProof> {
+  readonly open: (proof: P) => string;
+  readonly reason: (proof: P) => string;
+}
+
+const PROOFS: { readonly [K in NumberProof['kind']]: ProofWords<Extract<NumberProof, { kind: K }>> } = {
+  cells: {
+    open: ({ differing: [across, up], misses }) =>
+      `${grouped(across + up + misses)} places differ one step of the lattice away.`,
+    reason: ({ compared }) => `In numbers: each of ${grouped(compared)} cells equals the one a repeat away.`,
+  },
+  partition: {
+    open: ({ loose, turned, misses }) => `${grouped(loose + turned + misses)} of its parts do not close.`,
+    reason: ({ vertices, edges, faces, loose, closed }) => {
+      const sum = `${vertices} − ${edges} + ${faces} = ${vertices - edges + faces}`;
+      return closed
+        ? `In numbers: ${grouped(faces)} faces cover the repeat once, each of ${grouped(edges)} edges has one on either side (${sum}).`
+        : `In numbers: ${grouped(faces)} faces do not cover the repeat as they should; ${grouped(loose)} of ${grouped(edges)} edges lack one on a side (${sum}).`;
+    },
+  },
+};
+
+function proofWords<P extends NumberProof>(proof: P): ProofWords<P> {
+  return PROOFS[proof.kind] as unknown as ProofWords<P>;
+}
+
 /** What proves that the numbers close. */
 export function numbersSentence({ numbers }: RepeatReport): string {
-  if (numbers.kind === 'cells') {
-    return `In numbers: each of ${grouped(numbers.compared)} cells equals the one a repeat away.`;
-  }
-  const { vertices, edges, faces, loose, closed } = numbers;
-  const sum = `${vertices} − ${edges} + ${faces} = ${vertices - edges + faces}`;
-  if (!closed) {
-    return `In numbers: ${grouped(faces)} faces do not cover the repeat as they should; ${grouped(loose)} of ${grouped(edges)} edges lack one on a side (${sum}).`;
-  }
-  return `In numbers: ${grouped(faces)} faces cover the repeat once, each of ${grouped(edges)} edges has one on either side (${sum}).`;
+  return proofWords(numbers).reason(numbers);
 }
 
 /** Why one direction's repeat is as long as it is: "24 ends laid out; with the weave’s 4 they come round after 24." */

@@ -66,7 +66,8 @@ const api = {
   measure: (design: Design): Attempt<{ ends: number; picks: number }> =>
     attempt(() => {
       const unit = unitOf(design);
-      if (unit.content.kind === 'cells') return { ends: unit.content.width, picks: unit.content.height };
+      const { grid } = unit;
+      if (grid.step === 'thread') return { ends: grid.ends, picks: grid.picks };
       const size = nearSize(repeatSize(unit)!);
       return { ends: toNumber(size.width), picks: toNumber(size.height) };
     }),

@@ -8,7 +8,9 @@ const SOURCE = resolve(import.meta.dirname, '../../src');
 const CORE: readonly (readonly string[])[] = [
   ['exact'],
   ['units', 'colour'],
-  ['thread', 'tiling', 'motif', 'picture'],
+  ['thread', 'shape', 'picture'],
+  ['faces'],
+  ['tiling'],
   ['repeat'],
   ['paint'],
   ['formats'],

@@ -2,13 +2,15 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { analyze_cell, initSync, type MoyoCell } from '@spglib/moyo-wasm';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { colouringOf, tilingOf } from '../../src/core/design/tiling/compile-tiling.ts';
+import { colouringOf } from '../../src/core/design/tiling/colouring-of.ts';
+import { tilingOf } from '../../src/core/design/tiling/shape-of-tiling.ts';
 import { tilingFacts } from '../../src/core/design/tiling/tiling-facts.ts';
 import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling/tiling-starts.ts';
 import { reduce } from '../../src/core/exact/lattice.ts';
 import { addPoints, middleOf, scalePoint, subtractPoints } from '../../src/core/exact/plane.ts';
 import { rational } from '../../src/core/exact/rational.ts';
 import { surd, surdText, surdToNumber } from '../../src/core/exact/surd.ts';
+import { foldTiling } from '../../src/core/faces/torus.ts';
 import { dualOf } from '../../src/core/tiling/dual.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
 import {
@@ -30,7 +32,6 @@ import { TWO_KINDS } from '../../src/core/tiling/forms/two-kinds.ts';
 import { mapTiling, stretch } from '../../src/core/tiling/reshape.ts';
 import { keptOneOf, type PlaneGroup, planeSymmetry } from '../../src/core/tiling/symmetry.ts';
 import { buildTiling, type Tiling, type TilingForm } from '../../src/core/tiling/tiling-form.ts';
-import { foldTiling } from '../../src/core/tiling/torus.ts';
 
 /**
  * The space group of a plane pattern that goes on upward unchanged: its plane group with a mirror across the axis.

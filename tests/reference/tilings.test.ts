@@ -10,14 +10,14 @@ import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling/til
 import { cellArea } from '../../src/core/exact/lattice.ts';
 import { rational } from '../../src/core/exact/rational.ts';
 import { compareSurds, root, surd, surdText, surdToNumber } from '../../src/core/exact/surd.ts';
+import { checkPartition, type TorusFaces } from '../../src/core/faces/check-partition.ts';
+import { foldTiling } from '../../src/core/faces/torus.ts';
 import { paintTile } from '../../src/core/paint/painting.ts';
-import { checkPartition, type TorusFaces } from '../../src/core/tiling/check-partition.ts';
 import { byNeighbours } from '../../src/core/tiling/colourings.ts';
 import { dualOf } from '../../src/core/tiling/dual.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
 import { keptOneOf, planeSymmetry } from '../../src/core/tiling/symmetry.ts';
 import { buildTiling } from '../../src/core/tiling/tiling-form.ts';
-import { foldTiling } from '../../src/core/tiling/torus.ts';
 
 const SHADES = [
   { key: 'A', name: 'Dark', hex: '#203040' },

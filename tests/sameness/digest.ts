@@ -9,12 +9,13 @@ import { writeDesignText } from '../../src/core/design/read-design.ts';
 import { CoreError } from '../../src/core/error.ts';
 import { rational } from '../../src/core/exact/rational.ts';
 import { surdText } from '../../src/core/exact/surd.ts';
+import { cornerAt } from '../../src/core/faces/check-partition.ts';
 import { orderPicture } from '../../src/core/formats/picture-order.ts';
 import { unitToPng } from '../../src/core/formats/unit-png.ts';
 import { unitToSvg } from '../../src/core/formats/unit-svg.ts';
 import { paintTile } from '../../src/core/paint/painting.ts';
-import { facesOf, nearSize, type RepeatUnit, repeatSize } from '../../src/core/repeat/repeat-unit.ts';
-import { cornerAt } from '../../src/core/tiling/check-partition.ts';
+import { partitionIn } from '../../src/core/repeat/contents.ts';
+import { nearSize, type RepeatUnit, repeatSize } from '../../src/core/repeat/repeat-unit.ts';
 import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
 
 /** What must stay the same of a design while the code behind it is rearranged, each as a short digest. */
@@ -72,10 +73,10 @@ function repeatText(unit: RepeatUnit): string {
     const rows = [...content.rowAt].map((row) => content.rows[row]!.join());
     return [sides, content.shades.map(({ hex }) => hex).join(), ...rows].join('\n');
   }
-  const base = facesOf(content);
-  const faces = base.faces.map(({ corners, shade }) =>
+  const base = partitionIn({ content });
+  const faces = base.faces.map(({ corners, fill }) =>
     [
-      base.shades[shade]!.hex,
+      base.shades[fill.shade]!.hex,
       ...corners.map((corner) => cornerAt(base, corner)).map(({ x, y }) => `${surdText(x)} ${surdText(y)}`),
     ].join(';'),
   );

@@ -1,7 +1,7 @@
 import type { FormSpec } from '../../core/design/tiling/tiling-schema.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
 import { rational, toNumber, toText } from '../../core/exact/rational.ts';
-import type { Place } from '../../core/tiling/taken-in.ts';
+import type { Place } from '../../core/shape/places.ts';
 
 /** A corner of a family of tilings that can be taken by hand: where its numbers put it, and the numbers where it is put. */
 export interface FamilyHandle {

@@ -1,6 +1,7 @@
 import { Undo2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { surdToNumber } from '../../core/exact/surd.ts';
+import { foldTiling } from '../../core/faces/torus.ts';
 import { configurations } from '../../core/tiling/around-vertex.ts';
 import { closeGrowth } from '../../core/tiling/close-growth.ts';
 import {
@@ -13,7 +14,6 @@ import {
   openCorners,
   type PatchFace,
 } from '../../core/tiling/growth.ts';
-import { foldTiling } from '../../core/tiling/torus.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { growthSentence, polygonText } from '../../wording/tiling-words.ts';
 import { useDesignOf } from '../state/use-construction.ts';

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { colouringOf, tilingOf } from '../../core/design/tiling/compile-tiling.ts';
+import { colouringOf } from '../../core/design/tiling/colouring-of.ts';
+import { tilingOf } from '../../core/design/tiling/shape-of-tiling.ts';
 import {
   MAX_BLOCK,
   MAX_ROWS,

@@ -1,4 +1,5 @@
-import { classShades, colouringOf, tilingOf } from '../../core/design/tiling/compile-tiling.ts';
+import { classShades, colouringOf } from '../../core/design/tiling/colouring-of.ts';
+import { tilingOf } from '../../core/design/tiling/shape-of-tiling.ts';
 import { type LinesSpec, MAX_BLOCK, type TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
 import { gcd } from '../../core/exact/rational.ts';
 import type { Tiling } from '../../core/tiling/tiling-form.ts';

@@ -1,4 +1,4 @@
-import { formOf } from '../../core/design/tiling/compile-tiling.ts';
+import { formOf } from '../../core/design/tiling/form-of.ts';
 import {
   type FormSpec,
   parseHalf,

@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import type { Place } from '../../core/tiling/taken-in.ts';
+import type { Place } from '../../core/shape/places.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { layGeometry } from '../cloth/cloth-camera.ts';

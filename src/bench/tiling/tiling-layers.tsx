@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { tilingOf } from '../../core/design/tiling/compile-tiling.ts';
-import { sideKinds } from '../../core/tiling/face-lines.ts';
-import { foldTiling } from '../../core/tiling/torus.ts';
+import { tilingOf } from '../../core/design/tiling/shape-of-tiling.ts';
+import { sideKinds } from '../../core/faces/face-lines.ts';
+import { foldTiling } from '../../core/faces/torus.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { polygonText } from '../../wording/tiling-words.ts';
 import { FadePart } from './tiling-fade-part.tsx';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import { MAX_LINES } from '../../core/design/tiling/tiling-schema.ts';
-import { areaOfPlaces, type Place } from '../../core/tiling/taken-in.ts';
+import { areaOfPlaces, type Place } from '../../core/shape/places.ts';
 import type { LaidFace } from '../../core/tiling/upright-partition.ts';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeSelect } from '../../kit/shade-select.tsx';

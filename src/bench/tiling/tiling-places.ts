@@ -1,7 +1,8 @@
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { layTiling, sideOf } from '../../core/design/tiling/compile-tiling.ts';
+import { layTiling } from '../../core/design/tiling/lay-tiling.ts';
+import { sideOf } from '../../core/design/tiling/side-of.ts';
 import { surdToNumber } from '../../core/exact/surd.ts';
-import type { Place } from '../../core/tiling/taken-in.ts';
+import type { Place } from '../../core/shape/places.ts';
 import type { LaidFace } from '../../core/tiling/upright-partition.ts';
 
 /** A tiling as it lies on the cloth, in millimetres from the lower left corner of one repeat. */

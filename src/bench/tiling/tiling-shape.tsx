@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { uprightTurns } from '../../core/design/tiling/compile-tiling.ts';
+import { uprightTurns } from '../../core/design/tiling/shape-of-tiling.ts';
 import {
   parseDiagonal,
   parsePart,

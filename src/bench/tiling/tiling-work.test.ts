@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { compile } from '../../core/design/compile-design.ts';
 import { newTiling, type TilingOrder } from '../../core/design/new-design.ts';
-import { formOf } from '../../core/design/tiling/compile-tiling.ts';
+import { formOf } from '../../core/design/tiling/form-of.ts';
 import type { FormSpec } from '../../core/design/tiling/tiling-schema.ts';
 import { surdToNumber } from '../../core/exact/surd.ts';
-import { facesOf } from '../../core/repeat/repeat-unit.ts';
+import { partitionIn } from '../../core/repeat/contents.ts';
 import { buildTiling } from '../../core/tiling/tiling-form.ts';
 import { familyHandles } from './family-handles.ts';
 import { blockByHand, resizedBlock, withFaceShade } from './tiling-edits.ts';
@@ -55,8 +55,10 @@ describe('colouring by hand', () => {
     const { construction } = hexagons;
     const colours = withFaceShade(construction, { face: 0, cell: [0, 0] }, 'D');
     const used = (order: Partial<TilingOrder>) => {
-      const { faces } = facesOf(compile(tiling(construction.form, order)).content);
-      return [0, 1, 2, 3].map((shade) => faces.filter((face) => face.shade === shade).length / faces.length);
+      const { faces } = partitionIn(compile(tiling(construction.form, order)));
+      return [0, 1, 2, 3].map(
+        (shade) => faces.filter((face) => face.fill.shade === shade).length / faces.length,
+      );
     };
     expect(used({ faces: ['A', 'B', 'C'], colours: 'neighbours' })).toEqual([1 / 3, 1 / 3, 1 / 3, 0]);
     // A block of nine cells, one of which has another shade.

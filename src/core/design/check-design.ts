@@ -1,6 +1,7 @@
 import { paintRoll } from '../paint/paint-roll.ts';
 import { checkRepeat, type RepeatReport } from '../repeat/check-repeat.ts';
-import { closeNumbers, type NumberProof } from '../repeat/close-numbers.ts';
+import { type NumberProof, withMisses } from '../repeat/close-numbers.ts';
+import { closeNumbers } from '../repeat/contents.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import { parseResolution } from '../units/resolution.ts';
 import { compile } from './compile-design.ts';
@@ -16,5 +17,5 @@ export function checkDesign(design: Design, resolution = design.resolution, roll
 /** The content's own proof, and that of the construction's numbers, which does not look at how it was compiled. */
 export function proveNumbers(design: Design, unit: RepeatUnit): NumberProof {
   const { construction } = design;
-  return kindFor(construction).prove(construction, design, unit, closeNumbers(unit));
+  return withMisses(closeNumbers(unit), kindFor(construction).misses(construction, design, unit));
 }

@@ -1,7 +1,6 @@
-import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Partition } from '../faces/partition.ts';
+import type { Marks, RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Cells } from '../thread/cells.ts';
-import type { Partition } from '../tiling/partition.ts';
-import type { Stack } from '../tiling/stack.ts';
 import { kindFor } from './constructions.ts';
 import type { Design, PlaidDesign, StripeDesign, TilingDesign } from './design-schema.ts';
 
@@ -11,7 +10,7 @@ import type { Design, PlaidDesign, StripeDesign, TilingDesign } from './design-s
  */
 export function compile(design: PlaidDesign): RepeatUnit<Cells>;
 export function compile(design: StripeDesign): RepeatUnit<Partition>;
-export function compile(design: TilingDesign): RepeatUnit<Partition | Stack>;
+export function compile(design: TilingDesign): RepeatUnit<Partition | Marks>;
 export function compile(design: Design): RepeatUnit;
 export function compile(design: Design): RepeatUnit {
   const { construction } = design;

@@ -2,7 +2,6 @@ import type { z } from 'zod';
 import type { Shade } from '../colour/shade.ts';
 import type { Rational } from '../exact/rational.ts';
 import type { Slope } from '../exact/slope.ts';
-import type { NumberProof } from '../repeat/close-numbers.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Sequence } from '../thread/sequence.ts';
 import type { BandUnit } from '../units/band-width.ts';
@@ -113,8 +112,8 @@ export interface ConstructionKind<C> {
   readonly schema: z.ZodType<C>;
   /** @throws CoreError of the construction */
   readonly compile: (construction: C, context: Context) => RepeatUnit;
-  /** What the unit's own proof says, and what does not follow from the numbers, found without looking at how it was compiled. */
-  readonly prove: (construction: C, context: Context, unit: RepeatUnit, proof: NumberProof) => NumberProof;
+  /** How much of a unit does not follow from the numbers, found without looking at how it was compiled; 0 when it repeats. */
+  readonly misses: (construction: C, context: Context, unit: RepeatUnit) => number;
   /** The construction with a shade in the place of each that it names, those that rest included; every place is visited once. */
   readonly mapShades: (construction: C, to: (key: string, path: ShadePath) => string) => C;
   readonly kindOf: (construction: C) => Kind;

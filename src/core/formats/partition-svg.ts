@@ -1,11 +1,9 @@
 import { type Rational, toNumber } from '../exact/rational.ts';
 import { surdToNumber } from '../exact/surd.ts';
 import type { Rectangle } from '../exact/vector.ts';
-import { type Corner, edgeName } from '../tiling/check-partition.ts';
-import type { Partition } from '../tiling/partition.ts';
-
-/** Decimal places of lengths in millimetres and of coordinates. */
-export const PLACES = 6;
+import { type Corner, edgeName } from '../faces/check-partition.ts';
+import { hasClear, type Partition } from '../faces/partition.ts';
+import { lengthText, PLACES } from './length-text.ts';
 
 /**
  * Width of the lines under the edges, as a part of the repeat's shorter side. Faces lie over both halves of them, so
@@ -26,7 +24,7 @@ type Outline = readonly Corner[];
 export function* drawPartition(partition: Partition, size: Rectangle, underlap?: Rational): Iterable<string> {
   const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
   const draw = drawer(partition, lengths);
-  const seam = partition.clear.includes(true) ? SEAM.clear : SEAM.covered;
+  const seam = hasClear(partition) ? SEAM.clear : SEAM.covered;
   const usual = Math.min(lengths.x, lengths.y) * seam;
   const width = (underlap === undefined ? usual : 2 * toNumber(underlap)).toFixed(PLACES);
   for (const [shade, seams] of seamsOf(partition).entries()) {
@@ -36,7 +34,7 @@ export function* drawPartition(partition: Partition, size: Rectangle, underlap?:
     yield '"/>\n';
   }
   for (const [shade, { hex }] of partition.shades.entries()) {
-    const faces = partition.clear[shade] ? [] : partition.faces.filter((face) => face.shade === shade);
+    const faces = partition.faces.filter(({ fill }) => fill.kind !== 'clear' && fill.shade === shade);
     if (faces.length === 0) continue;
     yield `<path fill="${hex}" d="`;
     for (const { corners } of faces) yield draw(corners, true);
@@ -44,17 +42,22 @@ export function* drawPartition(partition: Partition, size: Rectangle, underlap?:
   }
 }
 
+/** No shade. */
+const CLEAR = -1;
+
 /** For each shade, the sides that lie under it: of two faces, the one that is painted first has the line. */
-function seamsOf({ faces, clear, shades }: Partition): readonly (readonly Outline[])[] {
+function seamsOf({ faces, shades }: Partition): readonly (readonly Outline[])[] {
   const seams = shades.map((): Outline[] => []);
   const sides = new Map<string, number>();
-  for (const { corners, shade } of faces) {
+  for (const { corners, fill } of faces) {
+    // Beside what is clear there is no seam.
+    const shade = fill.kind === 'clear' ? CLEAR : fill.shade;
     for (const [index, from] of corners.entries()) {
       const to = corners[(index + 1) % corners.length]!;
       const [name] = edgeName(from, to);
       const other = sides.get(name);
       sides.set(name, shade);
-      if (other === undefined || other === shade || clear[other] || clear[shade]) continue;
+      if (other === undefined || other === shade || other === CLEAR || shade === CLEAR) continue;
       seams[Math.min(shade, other)]!.push([from, to]);
     }
   }
@@ -92,9 +95,4 @@ function drawer(
 function reach(values: readonly number[]): readonly [number, number] {
   const floors = values.map(Math.floor);
   return [Math.min(...floors), Math.max(...floors)];
-}
-
-/** A length without digits that say nothing. */
-export function lengthText(value: number): string {
-  return String(Number(value.toFixed(PLACES)));
 }

@@ -102,7 +102,7 @@ function densityOf(unit: RepeatUnit, scale: PictureScale): Vector {
     const density = pixelsIn(rational(1), scale.dpi);
     return { x: density, y: density };
   }
-  if (unit.content.kind !== 'cells') throw new CoreError('send/no-threads', {});
+  if (unit.grid.step !== 'thread') throw new CoreError('send/no-threads', {});
   const along = (pitch: Rational) => divide(rational(scale.perStep), pitch);
   return { x: along(nearFraction(unit.pitch.x)), y: along(nearFraction(unit.pitch.y)) };
 }

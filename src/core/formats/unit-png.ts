@@ -1,6 +1,7 @@
 import type { Mixing } from '../colour/mixing.ts';
 import { type Look, type PaintWindow, paintRows, preparePainting } from '../paint/painting.ts';
 import { blockUnit } from '../repeat/block-unit.ts';
+import { contentKind } from '../repeat/contents.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { PictureOrder } from './picture-order.ts';
 import { type Compressor, encodePng, type PngImage } from './png.ts';
@@ -24,7 +25,7 @@ export function unitToPng(
   const block = blockUnit(unit, order.block);
   const painted = () => paintedRows(block, order, look, mixing);
   const colours = coloursOf(painted());
-  const channels = colours !== undefined ? 1 : hasClear(unit) ? 4 : 3;
+  const channels = colours !== undefined ? 1 : contentKind(unit.content).isClear(unit.content) ? 4 : 3;
   const writeRow = (pixels: Uint32Array, line: Uint8Array) => {
     if (colours === undefined) writeBytes(pixels, line, channels);
     else for (let x = 0; x < pixels.length; x += 1) line[x] = colours.get(pixels[x]!)!;
@@ -49,15 +50,14 @@ export function unitToPng(
     pixelsPerMetre,
     channels,
     palette: palette && bytesOf(palette, 3),
-    opacity: palette && hasClear(unit) ? bytesOf(palette, 4).filter((_, at) => at % 4 === 3) : undefined,
+    opacity:
+      palette && contentKind(unit.content).isClear(unit.content)
+        ? bytesOf(palette, 4).filter((_, at) => at % 4 === 3)
+        : undefined,
     period: Math.min(tile.height, height),
     rows,
   };
   return encodePng(image, compressor);
-}
-
-function hasClear({ content }: RepeatUnit): boolean {
-  return content.kind === 'partition' && content.clear.includes(true);
 }
 
 /** Each colour of the picture with its index, or undefined when there are too many. */

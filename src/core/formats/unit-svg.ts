@@ -2,14 +2,15 @@ import { CoreError } from '../error.ts';
 import { divide, ONE, type Rational, toDecimal, toNumber } from '../exact/rational.ts';
 import { nearFraction } from '../exact/surd.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
-import { facesOf, nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
-import type { Cells } from '../thread/cells.ts';
+import type { Partition } from '../faces/partition.ts';
+import { type Content, nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
+import type { Mark } from '../shape/shape.ts';
+import { drawCells } from './cells-svg.ts';
 import { escapeXml } from './escape-xml.ts';
-import { drawLayer } from './layers-svg.ts';
-import { drawPartition, PLACES } from './partition-svg.ts';
-
-/** Most rectangles of one drawing; beyond it a picture is the better file. */
-export const MAX_SVG_BOXES = 1_000_000;
+import { drawFades } from './fades-svg.ts';
+import { PLACES } from './length-text.ts';
+import { drawMark } from './marks-svg.ts';
+import { drawPartition } from './partition-svg.ts';
 
 /** How much is drawn, and how. */
 export interface DrawingWish {
@@ -89,33 +90,41 @@ interface Drawing {
   readonly crisp: boolean;
 }
 
-/** Cells are drawn in threads, a partition in millimetres. */
+/** How each kind of content is drawn: cells in threads, all else in millimetres. */
+const DRAWERS: {
+  readonly [K in Content['kind']]: (
+    unit: RepeatUnit<Extract<Content, { kind: K }>>,
+    underlap: Rational | undefined,
+  ) => Drawing;
+} = {
+  cells: ({ content, pitch }) => {
+    const step = { x: nearFraction(pitch.x), y: nearFraction(pitch.y) };
+    const [width, height] = [String(content.width), String(content.height)];
+    return { shapes: drawCells(content), width, height, step, crisp: true };
+  },
+  partition: (unit, underlap) => drawFaces(unit, [], underlap),
+  marks: (unit, underlap) => drawFaces({ ...unit, content: unit.content.base }, unit.content.marks, underlap),
+};
+
 function drawUnit(unit: RepeatUnit, underlap: Rational | undefined): Drawing {
-  const { content, pitch } = unit;
-  switch (content.kind) {
-    case 'cells': {
-      const step = { x: nearFraction(pitch.x), y: nearFraction(pitch.y) };
-      const [width, height] = [String(content.width), String(content.height)];
-      return { shapes: drawCells(content), width, height, step, crisp: true };
-    }
-    case 'partition':
-    case 'stack': {
-      const size = nearSize(repeatSize(unit)!);
-      const [width, height] = [toDecimal(size.width, PLACES), toDecimal(size.height, PLACES)];
-      const step = { x: ONE, y: ONE };
-      const base = facesOf(content);
-      const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
-      const layers = content.kind === 'stack' ? content.layers : [];
-      const shapes = (function* () {
-        yield* drawPartition(base, size, underlap);
-        for (const [index, layer] of layers.entries())
-          yield `${drawLayer(layer, index, base.shades, lengths)}\n`;
-      })();
-      return { shapes, width, height, step, crisp: false };
-    }
-    default:
-      return content satisfies never;
-  }
+  return DRAWERS[unit.content.kind](unit as never, underlap);
+}
+
+function drawFaces(
+  unit: RepeatUnit<Partition>,
+  marks: readonly Mark[],
+  underlap: Rational | undefined,
+): Drawing {
+  const { content } = unit;
+  const size = nearSize(repeatSize(unit)!);
+  const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
+  const shapes = (function* () {
+    yield* drawPartition(content, size, underlap);
+    yield* drawFades(content, lengths);
+    for (const mark of marks) yield `${drawMark(mark, content.shades, lengths)}\n`;
+  })();
+  const [width, height] = [toDecimal(size.width, PLACES), toDecimal(size.height, PLACES)];
+  return { shapes, width, height, step: { x: ONE, y: ONE }, crisp: false };
 }
 
 function viewOf(step: Vector, sheet: Rectangle): string {
@@ -125,58 +134,4 @@ function viewOf(step: Vector, sheet: Rectangle): string {
 
 function length(millimetres: Rational): string {
   return `${toDecimal(millimetres, PLACES)}mm`;
-}
-
-/** One path a shade; runs of a row that go on unchanged below are drawn as one box. */
-function drawCells(cells: Cells): readonly string[] {
-  const { width, height, rows, rowAt } = cells;
-  const runs = rows.map(runsOf);
-  const paths: string[][] = cells.shades.map(() => []);
-  const top = new Uint32Array(width);
-  let boxes = 0;
-  let above: Runs | undefined;
-  for (let y = 0; y <= height; y += 1) {
-    const here = y < height ? runs[rowAt[y]!]! : undefined;
-    if (here === above) continue;
-    for (const x of above?.starts ?? []) {
-      if (here !== undefined && goesOn(above!, here, x)) continue;
-      paths[above!.shadeAt[x]!]!.push(
-        `M${x} ${top[x]}h${above!.lengthAt[x]}v${y - top[x]!}h-${above!.lengthAt[x]}z`,
-      );
-      boxes += 1;
-    }
-    if (boxes > MAX_SVG_BOXES) throw new CoreError('svg/too-many', { boxes, most: MAX_SVG_BOXES });
-    for (const x of here?.starts ?? []) {
-      if (above === undefined || !goesOn(above, here!, x)) top[x] = y;
-    }
-    above = here;
-  }
-  return cells.shades
-    .map(({ hex }, shade) => ({ hex, d: paths[shade]!.join('') }))
-    .filter(({ d }) => d !== '')
-    .map(({ hex, d }) => `<path fill="${hex}" d="${d}"/>\n`);
-}
-
-/** A row as runs of one shade. */
-interface Runs {
-  readonly starts: readonly number[];
-  /** Cells of the run that starts at each place; 0 where none does. */
-  readonly lengthAt: Uint32Array;
-  readonly shadeAt: Uint16Array;
-}
-
-function runsOf(row: Uint16Array): Runs {
-  const starts: number[] = [];
-  const lengthAt = new Uint32Array(row.length);
-  for (let x = 0, end = 0; x < row.length; x = end) {
-    while (end < row.length && row[end] === row[x]) end += 1;
-    starts.push(x);
-    lengthAt[x] = end - x;
-  }
-  return { starts, lengthAt, shadeAt: row };
-}
-
-/** Whether the run that starts at `x` is the same in both rows. */
-function goesOn(above: Runs, here: Runs, x: number): boolean {
-  return above.lengthAt[x] === here.lengthAt[x] && above.shadeAt[x] === here.shadeAt[x];
 }

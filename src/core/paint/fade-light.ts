@@ -1,10 +1,14 @@
 import { modulo } from '../exact/modulo.ts';
-import type { FadedFace, FadeLayer } from '../tiling/stack.ts';
-import { type Place, placesOf } from '../tiling/taken-in.ts';
+import type { Point } from '../exact/plane.ts';
+import { cornerAt } from '../faces/check-partition.ts';
+import type { Partition } from '../faces/partition.ts';
+import type { FadeFill } from '../shape/fill.ts';
+import { SUBPIXELS } from '../shape/grid.ts';
+import { type Place, placesOf } from '../shape/places.ts';
+import type { LightPainter } from './marks-painter.ts';
 import type { PaintWindow } from './painting.ts';
-import { type Edges, type Side, SUBPIXELS, sideBetween } from './partition-edges.ts';
+import { type Edges, type Side, sideBetween } from './partition-edges.ts';
 import { accumulateRow, CHANNELS, emptySums, type Placed, type RowSums, WHOLE } from './row-sums.ts';
-import type { LightPainter } from './stack-painter.ts';
 
 /** A face in subpixels from a whole pixel at its upper left, and that pixel in the repeat. */
 interface PlacedFace {
@@ -21,52 +25,58 @@ interface PlacedFace {
   readonly perY: number;
 }
 
+/** A faded face that is placed, with the light of its shades and of the one that lies there without. */
+interface LitFace extends PlacedFace {
+  readonly shades: readonly Float64Array[];
+  readonly instead: Float64Array;
+}
+
 /**
  * Puts faded faces in the place of the shades that lie there: the share that a face takes of a pixel has the fade's light
  * at the pixel's middle instead of its own. Shares are those of the faces below, so nothing of these is left at an edge.
  *
  * @param lightOf  CHANNELS numbers for a shade of the base
+ * @returns        none where nothing fades
  */
-export function fadeLight(
-  layer: FadeLayer,
+export function fadePainters(
+  base: Partition,
   lightOf: (shade: number) => Float64Array,
   window: PaintWindow,
-): LightPainter {
-  const light = layer.shades.map(lightOf);
-  const { tile, width, offset } = window;
+): readonly LightPainter[] {
+  const faces = base.faces.flatMap(({ fill, corners }): LitFace[] => {
+    if (fill.kind !== 'fade') return [];
+    const points = corners.map((corner) => cornerAt(base, corner));
+    const placed = placeFace(points, fill, window.tile);
+    return [{ ...placed, shades: fill.shades.map(lightOf), instead: lightOf(fill.shade) }];
+  });
+  return faces.length === 0 ? [] : [fadeLight(faces, window)];
+}
+
+function fadeLight(faces: readonly LitFace[], { tile, width, offset }: PaintWindow): LightPainter {
   const across = Math.min(width, tile.width);
-  const faces = layer.faces.map((face) => ({ ...placeFace(face, tile), instead: lightOf(face.instead) }));
-  const sums = emptySums(Math.max(...faces.map((face) => face.across), 1));
+  const sums = emptySums(Math.max(...faces.map((face) => face.across)));
   return (row, line) => {
     for (const face of faces) {
+      const placeOf = (x: number) => {
+        const at = modulo(face.left + x - offset.x, tile.width);
+        return at < across ? at : undefined;
+      };
       // All rows of the face that are this row of the repeat.
       const first = modulo(row + offset.y - face.top, tile.height);
-      for (let y = first; y < face.down; y += tile.height) {
-        paintFaceRow(
-          face,
-          y,
-          sums,
-          light,
-          (x) => {
-            const at = modulo(face.left + x - offset.x, tile.width);
-            return at < across ? at : undefined;
-          },
-          line,
-        );
-      }
+      for (let y = first; y < face.down; y += tile.height) paintFaceRow(face, y, sums, placeOf, line);
     }
   };
 }
 
 /** Puts one row of one face in its place. A hot loop. */
 function paintFaceRow(
-  face: PlacedFace & { readonly instead: Float64Array },
+  face: LitFace,
   y: number,
   sums: RowSums,
-  light: readonly Float64Array[],
   placeOf: (x: number) => number | undefined,
   line: Float64Array,
 ): void {
+  const light = face.shades;
   accumulateRow(face.edges, face.placed, y, face.differences, sums);
   let cover = 0;
   for (let x = 0; x < face.across; x += 1) {
@@ -88,7 +98,7 @@ function paintFaceRow(
   sums.touched.fill(0, 0, ((face.across + 1) >> 5) + 1);
 }
 
-function placeFace({ corners, from, to }: FadedFace, tile: PaintWindow['tile']): PlacedFace {
+function placeFace(corners: readonly Point[], { from, to }: FadeFill, tile: PaintWindow['tile']): PlacedFace {
   const size = { x: tile.width * SUBPIXELS, y: tile.height * SUBPIXELS };
   const places = placesOf(corners, size).map(({ x, y }) => ({
     x: Math.round(x),

@@ -1,5 +1,7 @@
-import { facesOf, type RepeatUnit } from '../repeat/repeat-unit.ts';
-import { type Painting, type PaintWindow, paintRows, preparePainting } from './painting.ts';
+import { filledPartition } from '../faces/partition.ts';
+import { marksOver, partitionIn } from '../repeat/contents.ts';
+import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import { type PaintWindow, paintRows, preparePainting } from './painting.ts';
 
 /** White: whatever a pixel takes of it, it is lighter for. */
 const LOUD = { key: 'loud', name: 'Loud', hex: '#ffffff' };
@@ -8,24 +10,28 @@ const LOUD = { key: 'loud', name: 'Loud', hex: '#ffffff' };
 export type LeaksInRow = (row: number) => number;
 
 /**
- * The hairline test: pixels between faces that let anything through. Clear faces are filled, and what lies over the
- * faces is left out, as it could hide a gap.
+ * The hairline test: pixels that let anything through, between faces or with what lies over them. Faces are tested by
+ * themselves too, as what lies over them could hide a gap. Clear faces are filled.
  * @returns undefined for cells, which have no edges between them
  */
 export function leaksOf(unit: RepeatUnit, tile: PaintWindow['tile']): LeaksInRow | undefined {
-  if (unit.content.kind === 'cells') return undefined;
-  const faces = facesOf(unit.content);
-  return groundShown({ ...unit, content: { ...faces, clear: faces.clear.map(() => false) } }, tile);
+  const faces = partitionIn(unit);
+  if (faces === undefined) return undefined;
+  const base = filledPartition(faces);
+  const marks = marksOver(unit.content);
+  const between = groundShown({ ...unit, content: base }, tile);
+  if (marks.length === 0) return between;
+  const whole = groundShown({ ...unit, content: { kind: 'marks', base, marks } }, tile);
+  return (row) => Math.max(between(row), whole(row));
 }
 
 /** Pixels that are not the same with a loud ground under them as without one. */
 export function groundShown(unit: RepeatUnit, tile: PaintWindow['tile']): LeaksInRow {
   const window: PaintWindow = { tile, width: tile.width, offset: { x: 0, y: 0 }, look: 'flat' };
-  const [without, over] = [null, LOUD].map((ground) => preparePainting({ ...unit, ground }, window)) as [
-    Painting,
-    Painting,
-  ];
-  const [bare, grounded] = [new Uint32Array(tile.width), new Uint32Array(tile.width)];
+  const without = preparePainting(unit, window);
+  const over = preparePainting(unit, { ...window, ground: LOUD });
+  const bare = new Uint32Array(tile.width);
+  const grounded = new Uint32Array(tile.width);
   return (row) => {
     paintRows(without, row, 1, bare);
     paintRows(over, row, 1, grounded);

@@ -1,13 +1,15 @@
 import type { Mixing } from '../colour/mixing.ts';
+import type { Shade } from '../colour/shade.ts';
 import { CoreError } from '../error.ts';
 import { surdToNumber } from '../exact/surd.ts';
 import type { Content, RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Place } from '../shape/places.ts';
 import type { Cells } from '../thread/cells.ts';
 import { paintAveragedCells } from './averaged-cells.ts';
 import { litCells } from './lit-cells.ts';
-import { paintPartition } from './partition-painter.ts';
+import { paintMarks } from './marks-painter.ts';
+import { hasFades, paintPartition } from './partition-painter.ts';
 import { paintSharpCells } from './sharp-cells.ts';
-import { paintStack } from './stack-painter.ts';
 import type { ThreadLook } from './thread-light.ts';
 import { paintThreads } from './threads.ts';
 
@@ -23,6 +25,8 @@ export interface PaintWindow {
   readonly look: Look;
   /** How colours that share a pixel are mixed; left out, as light. */
   readonly mixing?: Mixing;
+  /** Seen wherever nothing covers it; left out, nothing is. For faces and marks. */
+  readonly ground?: Shade;
 }
 
 export type Look = 'flat' | ThreadLook;
@@ -48,32 +52,55 @@ export function preparePainting(unit: RepeatUnit, window: PaintWindow): Painting
   return { width, paintRow: painterFor(unit, window) };
 }
 
-/** Whether every cell is whole pixels in a tile of that size, so that nothing is averaged. */
-export function isSharp(content: Content, tile: PaintWindow['tile']): boolean {
-  return content.kind === 'cells' && tile.width % content.width === 0 && tile.height % content.height === 0;
+/** What there is to know of painting a kind of content. */
+interface Painter<C extends Content> {
+  readonly paint: (content: C, pitch: Place, window: PaintWindow) => RowPainter;
+  /** Whether every cell is whole pixels in a tile of that size, so that nothing is averaged. */
+  readonly isSharp: (content: C, tile: PaintWindow['tile']) => boolean;
 }
 
-function painterFor({ content, pitch, ground }: RepeatUnit, window: PaintWindow): RowPainter {
-  const near = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
-  switch (content.kind) {
-    case 'cells': {
+const PAINTERS: { readonly [K in Content['kind']]: Painter<Extract<Content, { kind: K }>> } = {
+  cells: {
+    paint: (cells, _, window) => {
       const { look, tile } = window;
-      if (look === 'flat' || content.over === undefined) return paintCells(content, window);
-      const drawn = tile.width >= DRAWN_FROM * content.width && tile.height >= DRAWN_FROM * content.height;
-      return drawn ? paintThreads(content, window, look) : paintCells(litCells(content, look), window);
-    }
-    case 'partition':
-      if (ground === null) return paintPartition(content, window);
-      return paintStack({ kind: 'stack', base: content, layers: [] }, { ...near, ground }, window);
-    case 'stack':
-      return paintStack(content, { ...near, ground }, window);
-    default:
-      return content satisfies never;
-  }
+      if (look === 'flat' || cells.over === undefined) return paintCells(cells, window);
+      const drawn = tile.width >= DRAWN_FROM * cells.width && tile.height >= DRAWN_FROM * cells.height;
+      return drawn ? paintThreads(cells, window, look) : paintCells(litCells(cells, look), window);
+    },
+    isSharp: cellsAreSharp,
+  },
+  partition: {
+    paint: (partition, pitch, window) =>
+      window.ground === undefined && !hasFades(partition)
+        ? paintPartition(partition, window)
+        : paintMarks({ kind: 'marks', base: partition, marks: [] }, pitch, window),
+    isSharp: () => false,
+  },
+  marks: { paint: paintMarks, isSharp: () => false },
+};
+
+function painterOf<C extends Content>(content: C): Painter<C> {
+  return PAINTERS[content.kind] as unknown as Painter<C>;
+}
+
+/** Whether every cell is whole pixels in a tile of that size, so that nothing is averaged. */
+export function isSharp(content: Content, tile: PaintWindow['tile']): boolean {
+  return painterOf(content).isSharp(content, tile);
+}
+
+function cellsAreSharp(cells: Cells, tile: PaintWindow['tile']): boolean {
+  return tile.width % cells.width === 0 && tile.height % cells.height === 0;
+}
+
+function painterFor({ content, pitch }: RepeatUnit, window: PaintWindow): RowPainter {
+  const near = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
+  return painterOf(content).paint(content, near, window);
 }
 
 function paintCells(cells: Cells, window: PaintWindow): RowPainter {
-  return isSharp(cells, window.tile) ? paintSharpCells(cells, window) : paintAveragedCells(cells, window);
+  return cellsAreSharp(cells, window.tile)
+    ? paintSharpCells(cells, window)
+    : paintAveragedCells(cells, window);
 }
 
 /**

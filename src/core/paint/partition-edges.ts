@@ -1,11 +1,9 @@
 import { roundMultiple } from '../exact/surd.ts';
-import type { Corner } from '../tiling/check-partition.ts';
-import type { Partition } from '../tiling/partition.ts';
-import type { Place } from '../tiling/taken-in.ts';
+import type { Corner } from '../faces/check-partition.ts';
+import type { Partition } from '../faces/partition.ts';
+import { SUBPIXELS } from '../shape/grid.ts';
+import type { Place } from '../shape/places.ts';
 import type { PaintWindow } from './painting.ts';
-
-/** Parts of a pixel along each axis that vertices are rounded to. */
-export const SUBPIXELS = 256;
 
 /**
  * The edges of a partition in a window's subpixels: x to the right and y downward from the window's upper left
@@ -21,7 +19,7 @@ export interface Edges {
   /** Way to its end; dy ≥ 0. */
   readonly dx: Float64Array;
   readonly dy: Float64Array;
-  /** Shade of the face that walks the edge as it stands here, and of the one that walks it back. */
+  /** Place in the light of the face that walks the edge as it stands here, and of the one that walks it back. */
   readonly ahead: Uint16Array;
   readonly back: Uint16Array;
 }
@@ -51,8 +49,10 @@ function sidesOf(partition: Partition, { tile, offset }: PaintWindow): readonly 
     y: ys[vertex]! - up * height,
   });
   const sides: Side[] = [];
-  for (const { corners, shade } of partition.faces) {
+  const clear = partition.shades.length;
+  for (const { corners, fill } of partition.faces) {
     const places = corners.map(place);
+    const shade = fill.kind === 'clear' ? clear : fill.shade;
     for (let at = 0; at < places.length; at += 1) {
       sides.push(sideBetween(places[at]!, places[(at + 1) % places.length]!, shade));
     }

@@ -1,7 +1,7 @@
 import { rgbOf } from '../colour/hex.ts';
 import { LINEAR_ONE } from '../colour/linear.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
-import type { Partition } from '../tiling/partition.ts';
+import { hasClear, type Partition } from '../faces/partition.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
 import { walkPartition } from './partition-edges.ts';
 import { edgeLight, type RowLight } from './row-light.ts';
@@ -16,7 +16,7 @@ export function paintPartition(partition: Partition, window: PaintWindow): RowPa
   const across = Math.min(width, tile.width);
   const tables = mixingTables(mixing);
   const lightAt = edgeLight(walkPartition(partition, window), lightOf(partition, tables), window, true);
-  const resolve = partition.clear.includes(true) ? resolveClear : resolveOpaque;
+  const resolve = hasClear(partition) ? resolveClear : resolveOpaque;
   return (row, out, at) => {
     resolve(lightAt(row), out.subarray(at, at + across), tables.byteOf);
     // What comes again is copied.
@@ -26,13 +26,15 @@ export function paintPartition(partition: Partition, window: PaintWindow): RowPa
   };
 }
 
-/** CHANNELS numbers a shade; none where it is clear. */
-export function lightOf({ shades, clear }: Partition, { levelOf }: MixingTables): Float64Array {
-  return Float64Array.from(
-    shades.flatMap(({ hex }, index) =>
-      clear[index] ? [0, 0, 0, 0] : [...rgbOf(hex).map((byte) => levelOf[byte]!), LINEAR_ONE],
-    ),
-  );
+/** CHANNELS numbers a shade, and none for what is clear, which stands after the last of them. */
+export function lightOf({ shades }: Partition, { levelOf }: MixingTables): Float64Array {
+  const light = shades.flatMap(({ hex }) => [...rgbOf(hex).map((byte) => levelOf[byte]!), LINEAR_ONE]);
+  return Float64Array.from([...light, 0, 0, 0, 0]);
+}
+
+/** Whether some faces fade, which takes more than edges. */
+export function hasFades({ faces }: Partition): boolean {
+  return faces.some(({ fill }) => fill.kind === 'fade');
 }
 
 /** Half of a level, so that a half is rounded up, and what brings a sum to a level; both exact, WHOLE being a power of 2. */

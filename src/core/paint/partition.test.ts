@@ -4,9 +4,9 @@ import { rgbOf } from '../colour/hex.ts';
 import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../colour/linear.ts';
 import { rational } from '../exact/rational.ts';
 import { root, surd, surdToNumber } from '../exact/surd.ts';
+import { checkPartition, cornerAt } from '../faces/check-partition.ts';
+import type { Partition } from '../faces/partition.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
-import { checkPartition, cornerAt } from '../tiling/check-partition.ts';
-import type { Partition } from '../tiling/partition.ts';
 import { groundShown, leaksOf } from './leaks.ts';
 import { paintRoll } from './paint-roll.ts';
 import { paintRows, paintTile, preparePainting } from './painting.ts';
@@ -43,12 +43,12 @@ function netOf(across: number, up: number, shakes: readonly (readonly [number, n
   const faces = places.map((index) => {
     const [x, y] = [index % across, Math.floor(index / across)];
     return {
-      shade: index % HEXES.length,
+      fill: { kind: 'shade', shade: index % HEXES.length } as const,
       corners: [corner(x, y), corner(x + 1, y), corner(x + 1, y + 1), corner(x, y + 1)],
     };
   });
   const shades = HEXES.map((hex, index) => ({ key: `S${index}`, name: hex, hex }));
-  return { kind: 'partition', shades, clear: shades.map(() => false), vertices, faces };
+  return { kind: 'partition', shades, vertices, faces };
 }
 
 function unitOf(content: Partition): RepeatUnit {
@@ -60,7 +60,7 @@ function unitOf(content: Partition): RepeatUnit {
     ],
     repeat: { width: one, height: one },
     pitch: { x: root(one), y: root(one) },
-    ground: null,
+    grid: { step: 'mm' },
     content,
   };
 }
@@ -102,7 +102,7 @@ function paintPlainly(net: Partition, width: number, height: number): number[] {
       const { x, y } = cornerAt(net, corner);
       return [surdToNumber(x) * width, (1 - surdToNumber(y)) * height];
     });
-    const light = rgbOf(net.shades[face.shade]!.hex).map((byte) => LINEAR_OF_BYTE[byte]!);
+    const light = rgbOf(net.shades[face.fill.shade]!.hex).map((byte) => LINEAR_OF_BYTE[byte]!);
     return [-1, 0, 1].flatMap((across) =>
       [-1, 0, 1].map((down) => ({
         light,
@@ -202,7 +202,12 @@ describe('a painted partition', () => {
       1,
       Array.from({ length: 16 }, () => [250, 0] as const),
     );
-    const cleared = { ...net, clear: net.shades.map((_, index) => index === 0) };
+    const cleared: Partition = {
+      ...net,
+      faces: net.faces.map((face) =>
+        face.fill.shade === 0 ? { ...face, fill: { kind: 'clear', shade: 0 } } : face,
+      ),
+    };
     const painted = paintTile(unitOf(cleared), { width: 4, height: 1 });
     const pixels = Array.from({ length: 4 }, (_, at) => [...painted.subarray(at * 4, at * 4 + 4)]);
     // Half a pixel to the right of 0 and 2 the faces begin: 0 … 1/2 is the second, half covered.
@@ -216,8 +221,17 @@ describe('a painted partition', () => {
     // Over a ground, that shows where faces are clear; the hairline test counts it there, and fills them for the proof.
     expect(groundShown(unitOf(cleared), { width: 4, height: 1 })(0)).toBe(3);
     expect(leaksOf(unitOf(cleared), { width: 4, height: 1 })!(0)).toBe(0);
-    const grounded = { ...unitOf(cleared), ground: { key: 'G', name: 'Ground', hex: '#ffffff' } };
-    expect([...paintTile(grounded, { width: 4, height: 1 })].slice(4, 8)).toEqual([255, 255, 255, 255]);
+    const ground = { key: 'G', name: 'Ground', hex: '#ffffff' };
+    const row = new Uint32Array(4);
+    const window = {
+      tile: { width: 4, height: 1 },
+      width: 4,
+      offset: { x: 0, y: 0 },
+      look: 'flat',
+      ground,
+    } as const;
+    paintRows(preparePainting(unitOf(cleared), window), 0, 1, row);
+    expect([...new Uint8Array(row.buffer, 4, 4)]).toEqual([255, 255, 255, 255]);
   });
 });
 

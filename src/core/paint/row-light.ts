@@ -1,6 +1,7 @@
 import { modulo } from '../exact/modulo.ts';
+import { SUBPIXELS } from '../shape/grid.ts';
 import type { PaintWindow } from './painting.ts';
-import { type Edges, mulDivFloor, type Side, SUBPIXELS, type Walked } from './partition-edges.ts';
+import { type Edges, mulDivFloor, type Side, type Walked } from './partition-edges.ts';
 import { accumulateRow, CHANNELS, emptySums, type Placed, type RowSums } from './row-sums.ts';
 
 /** Rows whose edges are looked up together, and how many such lists are kept. */

@@ -1,4 +1,5 @@
-import { type Edges, mulDivFloor, SUBPIXELS } from './partition-edges.ts';
+import { SUBPIXELS } from '../shape/grid.ts';
+import { type Edges, mulDivFloor } from './partition-edges.ts';
 
 /** Red, green and blue light, and how much of a pixel is not clear: 0 … 65535 each. */
 export const CHANNELS = 4;

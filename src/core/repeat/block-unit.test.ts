@@ -4,7 +4,7 @@ import { compile } from '../design/compile-design.ts';
 import { newTiling } from '../design/new-design.ts';
 import { paintTile } from '../paint/painting.ts';
 import { blockUnit, isBlock } from './block-unit.ts';
-import { closeNumbers } from './close-numbers.ts';
+import { closeNumbers } from './contents.ts';
 import type { RepeatUnit } from './repeat-unit.ts';
 
 const SHADES = [

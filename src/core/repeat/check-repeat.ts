@@ -3,7 +3,8 @@ import { isWhole } from '../exact/rational.ts';
 import { isRational, nearFraction } from '../exact/surd.ts';
 import type { Rectangle } from '../exact/vector.ts';
 import { pixelsIn } from '../units/resolution.ts';
-import { closeNumbers, type NumberProof } from './close-numbers.ts';
+import type { NumberProof } from './close-numbers.ts';
+import { closeNumbers } from './contents.ts';
 import { type FittingResolution, fittingResolutions } from './fitting-resolutions.ts';
 import { isWholePixels, MAX_PIXELS, type PixelFit, pixelFits } from './pixel-fit.ts';
 import { nearSize, type RepeatUnit, repeatSize, type TrueSize } from './repeat-unit.ts';
@@ -74,7 +75,7 @@ export function checkRepeat(
     x: pixelsIn(nearFraction(unit.pitch.x), dpi),
     y: pixelsIn(nearFraction(unit.pitch.y), dpi),
   };
-  const crisp = unit.content.kind === 'cells' && isWhole(perStep.x) && isWhole(perStep.y);
+  const crisp = unit.grid.step === 'thread' && isWhole(perStep.x) && isWhole(perStep.y);
   const exact = near && { width: pixelsIn(near.width, dpi), height: pixelsIn(near.height, dpi) };
   const whole = exact !== null && isWholePixels(exact) && isRational(size!.width) && isRational(size!.height);
   const fits = exact === null ? [] : pixelFits(exact, FITS);

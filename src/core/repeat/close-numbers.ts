@@ -1,9 +1,9 @@
 import { modulo } from '../exact/modulo.ts';
 import { isWhole } from '../exact/rational.ts';
 import type { Vector } from '../exact/vector.ts';
+import type { PartitionProof } from '../faces/check-partition.ts';
 import { type Cells, cellAt } from '../thread/cells.ts';
-import { checkPartition, type PartitionProof } from '../tiling/check-partition.ts';
-import type { Lattice, RepeatUnit } from './repeat-unit.ts';
+import type { Lattice } from './repeat-unit.ts';
 
 /** Why the numbers of cells close, or where they do not. */
 export interface CellsProof {
@@ -13,6 +13,8 @@ export interface CellsProof {
   readonly compared: number;
   /** How many of them differ, for each of the two vectors. */
   readonly differing: readonly [number, number];
+  /** What does not follow from the construction's own numbers. */
+  readonly misses: number;
 }
 
 /** Why the numbers close, or where they do not; a partition's edges and areas, and what its construction found. */
@@ -24,32 +26,9 @@ export type NumberProof =
       readonly misses: number;
     });
 
-/** A proof of faces, with what does not follow from the construction's own numbers. */
+/** A proof, with what does not follow from the construction's own numbers. */
 export function withMisses(proof: NumberProof, misses: number): NumberProof {
-  if (proof.kind !== 'partition') throw new Error(`expected faces, got ${proof.kind}`);
   return { ...proof, misses, closed: proof.closed && misses === 0 };
-}
-
-/** A proof of cells, with places that the construction's own numbers do not carry onto their like. */
-export function closedCells(proof: CellsProof, [across, up]: readonly [number, number]): CellsProof {
-  const differing = [proof.differing[0] + across, proof.differing[1] + up] as const;
-  return { ...proof, closed: differing[0] + differing[1] === 0, differing };
-}
-
-/** Proves what can be proven without knowing how the unit was made. */
-export function closeNumbers(unit: RepeatUnit): NumberProof {
-  const { content } = unit;
-  switch (content.kind) {
-    case 'cells':
-      return closeCells(content, unit.lattice);
-    case 'partition':
-      return { kind: 'partition', misses: 0, ...checkPartition(content) };
-    // Layers lie on the torus of the faces below them and are closed with it.
-    case 'stack':
-      return { kind: 'partition', misses: 0, ...checkPartition(content.base) };
-    default:
-      return content satisfies never;
-  }
 }
 
 /**
@@ -63,6 +42,7 @@ export function closeCells(cells: Cells, lattice: Lattice): CellsProof {
     closed: differing[0] === 0 && differing[1] === 0,
     compared: cells.width * cells.height,
     differing,
+    misses: 0,
   };
 }
 

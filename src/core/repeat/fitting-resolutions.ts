@@ -31,7 +31,7 @@ export function fittingResolutions(unit: RepeatUnit, dpi: Rational): readonly Fi
     height: Number(pixelsIn(size.height, at).n),
     perStep: { x: pixelsIn(pitch.x, at), y: pixelsIn(pitch.y, at) },
   });
-  const cloth = unit.content.kind === 'cells';
+  const cloth = unit.grid.step === 'thread';
   const threads = cloth
     ? around(stepFor(pitch.x, pitch.y), dpi).map((at) => resolutionAt(at, 'threads'))
     : [];

@@ -1,5 +1,6 @@
 import { type Proof, seenAs } from '../colour/proof.ts';
 import type { Shade } from '../colour/shade.ts';
+import { contentKind } from './contents.ts';
 import type { Content, RepeatUnit } from './repeat-unit.ts';
 
 /** A unit as it is seen in a proof: the colours that stand on the cloth are changed, after any mixing. */
@@ -7,17 +8,5 @@ export function proofed<C extends Content>(unit: RepeatUnit<C>, proof: Proof): R
   if (proof === 'none') return unit;
   const seen = (shades: readonly Shade[]) =>
     shades.map((shade) => ({ ...shade, hex: seenAs(shade.hex, proof) }));
-  return { ...unit, content: withShades(unit.content, seen) as C };
-}
-
-function withShades(content: Content, change: (shades: readonly Shade[]) => readonly Shade[]): Content {
-  switch (content.kind) {
-    case 'cells':
-    case 'partition':
-      return { ...content, shades: change(content.shades) };
-    case 'stack':
-      return { ...content, base: { ...content.base, shades: change(content.base.shades) } };
-    default:
-      return content satisfies never;
-  }
+  return { ...unit, content: contentKind(unit.content).mapShades(unit.content, seen) };
 }

@@ -1,21 +1,28 @@
-import type { Shade } from '../colour/shade.ts';
 import { rational } from '../exact/rational.ts';
 import { nearFraction, root, type Surd, scaleSurd } from '../exact/surd.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
+import type { Partition } from '../faces/partition.ts';
+import type { Mark } from '../shape/shape.ts';
 import type { Cells } from '../thread/cells.ts';
-import type { Partition } from '../tiling/partition.ts';
-import type { Stack } from '../tiling/stack.ts';
 
 /** Two exact vectors that carry a pattern onto itself. */
 export type Lattice = readonly [Vector, Vector];
 
-/** What a unit shows. */
-export type Content = Cells | Partition | Stack;
-
-/** The faces that cover everything, where there are any. */
-export function facesOf(content: Partition | Stack): Partition {
-  return content.kind === 'stack' ? content.base : content;
+/** Shapes in painting order over polygons that cover everything. */
+export interface Marks {
+  readonly kind: 'marks';
+  readonly base: Partition;
+  /** Their shades are those of the base. */
+  readonly marks: readonly Mark[];
 }
+
+/** What a unit shows. */
+export type Content = Cells | Partition | Marks;
+
+/** What a repeat is counted in: threads, or nothing but its length. */
+export type Grid =
+  | { readonly step: 'thread'; readonly ends: number; readonly picks: number }
+  | { readonly step: 'mm' };
 
 /** A size in millimetres, exact though it may be irrational. */
 export interface TrueSize {
@@ -24,8 +31,8 @@ export interface TrueSize {
 }
 
 /**
- * A pattern, exact and endless. Lattice and repeat are measured in steps of the unit's own grid (threads for
- * cloth, repeats for a partition), `pitch` says how large one step is.
+ * A pattern, exact and endless. Lattice and repeat are measured in threads where the grid has them, else in
+ * repeats; `pitch` says how large one of these is.
  */
 export interface RepeatUnit<C extends Content = Content> {
   readonly lattice: Lattice;
@@ -33,8 +40,7 @@ export interface RepeatUnit<C extends Content = Content> {
   readonly repeat: Rectangle | null;
   /** Millimetres of one step, across and up. */
   readonly pitch: { readonly x: Surd; readonly y: Surd };
-  /** What lies under everything; null is clear. */
-  readonly ground: Shade | null;
+  readonly grid: Grid;
   readonly content: C;
 }
 
@@ -60,5 +66,6 @@ export function straightUnit(content: Cells, pitch: Vector): RepeatUnit<Cells> {
     { x: repeat.width, y: zero },
     { x: zero, y: repeat.height },
   ];
-  return { lattice, repeat, pitch: { x: root(pitch.x), y: root(pitch.y) }, ground: null, content };
+  const grid: Grid = { step: 'thread', ends: content.width, picks: content.height };
+  return { lattice, repeat, pitch: { x: root(pitch.x), y: root(pitch.y) }, grid, content };
 }

@@ -7,7 +7,7 @@ import { gcd, rational, toNumber, toText } from '../exact/rational.ts';
 import { nearFraction, root } from '../exact/surd.ts';
 import { paintRoll } from '../paint/paint-roll.ts';
 import { checkRepeat } from './check-repeat.ts';
-import { closeNumbers } from './close-numbers.ts';
+import { closeNumbers } from './contents.ts';
 import { pixelFits, ratioFits } from './pixel-fit.ts';
 import { type RepeatUnit, repeatSize, straightUnit } from './repeat-unit.ts';
 
@@ -26,7 +26,13 @@ function withLattice(width: number, shear: number, height: number): RepeatUnit {
 describe('closeNumbers', () => {
   it('holds for the lattice that was compiled', () => {
     expect(UNIT.content.width).toBe(24);
-    expect(closeNumbers(UNIT)).toEqual({ kind: 'cells', closed: true, compared: 576, differing: [0, 0] });
+    expect(closeNumbers(UNIT)).toEqual({
+      kind: 'cells',
+      closed: true,
+      compared: 576,
+      differing: [0, 0],
+      misses: 0,
+    });
   });
 
   it.each([
@@ -106,7 +112,7 @@ describe('checkRepeat', () => {
     const short = straightUnit({ ...UNIT.content, width: 12, rows }, pitchOf(sampleDesign(SAMPLE).lay));
     expect(closeNumbers(short).closed).toBe(true);
     const numbers = proveNumbers(sampleDesign(SAMPLE), short);
-    expect(numbers).toMatchObject({ closed: false, differing: [16, 0] });
+    expect(numbers).toMatchObject({ closed: false, differing: [0, 0], misses: 16 });
     expect(checkRepeat(short, rational(300), paintRoll, numbers)).toMatchObject({
       verdict: 'Open',
       open: 'numbers',

@@ -1,4 +1,4 @@
-import type { Corner, TorusFaces } from './check-partition.ts';
+import type { Corner, TorusFaces } from '../faces/check-partition.ts';
 
 /** A face that has a vertex as a corner, moved so that the vertex is the one in the torus's first cell. */
 export interface FaceThere {

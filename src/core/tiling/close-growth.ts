@@ -1,9 +1,9 @@
 import { areaOf, type Point, subtractPoints } from '../exact/plane.ts';
 import { surdToNumber } from '../exact/surd.ts';
-import { checkPartition } from './check-partition.ts';
+import { checkPartition } from '../faces/check-partition.ts';
+import { foldTiling } from '../faces/torus.ts';
 import type { PatchFace } from './growth.ts';
 import type { Tiling } from './tiling-form.ts';
-import { foldTiling } from './torus.ts';
 
 /** A patch closed to a tiling, or what it lacks. */
 export type Closing =

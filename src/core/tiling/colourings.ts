@@ -2,7 +2,7 @@ import type { PlaneLattice } from '../exact/lattice.ts';
 import { modulo } from '../exact/modulo.ts';
 import { type Point, subtractPoints } from '../exact/plane.ts';
 import { equalSurds } from '../exact/surd.ts';
-import { edgeName, type TorusFaces } from './check-partition.ts';
+import { edgeName, type TorusFaces } from '../faces/check-partition.ts';
 import type { Tiling } from './tiling-form.ts';
 import type { FaceColours } from './upright-partition.ts';
 import { cellOf, cellsOf, keptLattice, ONE_CELL, sublattices, type Within } from './within.ts';

@@ -1,8 +1,8 @@
 import { latticePoint } from '../exact/lattice.ts';
 import { addPoints, middleOf } from '../exact/plane.ts';
+import { foldTiling } from '../faces/torus.ts';
 import { facesRound } from './around-vertex.ts';
 import type { Tiling } from './tiling-form.ts';
-import { foldTiling } from './torus.ts';
 
 /**
  * The dual: a face round each vertex, its corners the middles of the faces there.

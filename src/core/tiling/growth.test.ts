@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { checkPartition } from '../faces/check-partition.ts';
+import { foldTiling } from '../faces/torus.ts';
 import { configurations } from './around-vertex.ts';
-import { checkPartition } from './check-partition.ts';
 import { closeGrowth } from './close-growth.ts';
 import { freeSides, type GrownFace, growPatch, openCorners } from './growth.ts';
-import { foldTiling } from './torus.ts';
 
 /** A face on a side of another. */
 function on(face: number, side: number, shape: GrownFace['shape']): GrownFace {

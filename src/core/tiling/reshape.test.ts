@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { uprightRepeat } from '../exact/lattice.ts';
 import { rational } from '../exact/rational.ts';
 import { scaleSurd, surdText } from '../exact/surd.ts';
-import { acrossCorners, acrossFlats } from './across.ts';
-import { checkPartition } from './check-partition.ts';
+import { acrossCorners, acrossFlats } from '../faces/across.ts';
+import { checkPartition } from '../faces/check-partition.ts';
+import { foldTiling } from '../faces/torus.ts';
 import { ARCHIMEDEAN, type Archimedean } from './forms/archimedean.ts';
 import { triangles } from './forms/families.ts';
 import { levelDiagonal, mapTiling, shear, stretch } from './reshape.ts';
 import { buildTiling, type Tiling } from './tiling-form.ts';
-import { foldTiling } from './torus.ts';
 
 function sizeOf(tiling: Tiling): readonly string[] | undefined {
   const repeat = uprightRepeat(tiling.lattice);

@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { cellArea } from '../exact/lattice.ts';
 import { divide, rational } from '../exact/rational.ts';
 import { divideSurds, surdText } from '../exact/surd.ts';
+import { checkPartition, edgeName, faceArea } from '../faces/check-partition.ts';
+import { foldTiling } from '../faces/torus.ts';
 import { configurations } from './around-vertex.ts';
-import { checkPartition, edgeName, faceArea } from './check-partition.ts';
 import { byDirection, byFace, byNeighbours, bySides } from './colourings.ts';
 import { dualOf } from './dual.ts';
 import { ARCHIMEDEAN } from './forms/archimedean.ts';
@@ -25,7 +26,6 @@ import {
   twoSquares,
 } from './forms/families.ts';
 import { buildTiling, type Tiling, type TilingForm, turnTiling } from './tiling-form.ts';
-import { foldTiling } from './torus.ts';
 import { layUpright, partitionOf, partsOf } from './upright-partition.ts';
 
 const SHADES = ['#203040', '#a0b0c0', '#e0d0b0', '#704030', '#305030', '#806090'].map((hex, at) => ({
@@ -71,7 +71,7 @@ describe('the eleven tilings by regular polygons', () => {
       for (const colours of ways) {
         const partition = partitionOf(layUpright(tiling, colours), SHADES);
         expect(checkPartition(partition).closed).toBe(true);
-        expect(new Set(partition.faces.map(({ shade }) => shade)).size).toBe(colours.classes);
+        expect(new Set(partition.faces.map(({ fill }) => fill.shade)).size).toBe(colours.classes);
       }
     },
   );
@@ -167,7 +167,10 @@ describe('colours by neighbours', () => {
     expect(colours.classes).toBe(shades);
     const partition = partitionOf(layUpright(tiling, colours), SHADES);
     const sides = new Map<string, number>();
-    for (const { corners, shade } of partition.faces) {
+    for (const {
+      corners,
+      fill: { shade },
+    } of partition.faces) {
       corners.forEach((from, at) => {
         const [edge] = edgeName(from, corners[(at + 1) % corners.length]!);
         expect(sides.get(edge)).not.toBe(shade);
@@ -215,7 +218,7 @@ describe('rings in faces', () => {
     const partition = partitionOf(layUpright(tiling, byFace(tiling)), SHADES, rings);
     const area = (shade: number) =>
       partition.faces
-        .filter((face) => face.shade === shade)
+        .filter((face) => face.fill.shade === shade)
         .map((face) => surdText(faceArea(partition, face)));
     // The frame is 1 − 9/16 in four parts, the face's own 9/16 − 1/9 in four, what is inside 1/9.
     expect(area(3)).toEqual(Array(4).fill('7/64'));

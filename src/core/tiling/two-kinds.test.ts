@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { checkPartition } from '../faces/check-partition.ts';
+import { foldTiling } from '../faces/torus.ts';
 import { configurations } from './around-vertex.ts';
-import { checkPartition } from './check-partition.ts';
 import { dualOf } from './dual.ts';
 import { TWO_KINDS } from './forms/two-kinds.ts';
 import { buildTiling } from './tiling-form.ts';
-import { foldTiling } from './torus.ts';
 
 describe('tilings with two kinds of vertices', () => {
   it.each(Object.entries(TWO_KINDS))('%s is closed, and so is its dual', (name, form) => {

@@ -3,10 +3,12 @@ import { CoreError } from '../error.ts';
 import { latticePoint, type PlaneLattice, pointsIn, uprightRepeat } from '../exact/lattice.ts';
 import { addPoints, type Point } from '../exact/plane.ts';
 import { type Surd, ZERO_SURD } from '../exact/surd.ts';
-import type { Partition } from './partition.ts';
-import { type FaceRing, ringed } from './rings.ts';
+import { cornerAt } from '../faces/check-partition.ts';
+import type { Partition } from '../faces/partition.ts';
+import { type FaceRing, ringed } from '../faces/rings.ts';
+import { foldTiling } from '../faces/torus.ts';
+import type { Fill } from '../shape/fill.ts';
 import type { Tiling } from './tiling-form.ts';
-import { foldTiling } from './torus.ts';
 
 /** Most faces of one upright repeat, parts between rings counted. */
 export const MAX_FACES = 100_000;
@@ -66,13 +68,18 @@ export function layUpright(
  * A laid tiling as a partition.
  * @param shades  those that the faces' shades count, from 0
  * @param rings   inside every face
+ * @param fillOf  of what is left inside the rings; left out, its shade
  */
 export function partitionOf(
   { width, height, faces }: LaidTiling,
   shades: readonly Shade[],
   rings: readonly FaceRing[] = [],
+  fillOf: (corners: readonly Point[], shade: number) => Fill = (_, shade) => ({ kind: 'shade', shade }),
 ): Partition {
-  const parts = faces.flatMap((face) => ringed(face, rings));
+  const parts = faces.flatMap((face) => {
+    const all = ringed(face, rings);
+    return all.map((part, at) => ({ ...part, innermost: at === all.length - 1 }));
+  });
   const torus = foldTiling({
     lattice: wholeOf({ width, height }),
     faces: parts.map(({ corners }) => corners),
@@ -80,9 +87,17 @@ export function partitionOf(
   return {
     kind: 'partition',
     shades,
-    clear: shades.map(() => false),
     vertices: torus.vertices,
-    faces: torus.faces.map(({ corners }, index) => ({ corners, shade: parts[index]!.shade })),
+    faces: torus.faces.map(({ corners }, index) => {
+      const { shade, innermost } = parts[index]!;
+      const fill: Fill = innermost
+        ? fillOf(
+            corners.map((corner) => cornerAt(torus, corner)),
+            shade,
+          )
+        : { kind: 'shade', shade };
+      return { corners, fill };
+    }),
   };
 }
 

@@ -1,9 +1,9 @@
 import type { Point } from '../../exact/plane.ts';
 import { multiplySurds, type Surd, surdText, surdToNumber, ZERO_SURD } from '../../exact/surd.ts';
+import { type Corner, cornerAt, edgeName, type TorusFaces } from '../../faces/check-partition.ts';
 import { formatTable } from '../../formats/table.ts';
-import { facesOf } from '../../repeat/repeat-unit.ts';
+import { partitionIn } from '../../repeat/contents.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
-import { type Corner, cornerAt, edgeName, type TorusFaces } from '../../tiling/check-partition.ts';
 import type { TilingDesign } from '../design-schema.ts';
 import { compileTiling } from '../tiling/compile-tiling.ts';
 
@@ -36,14 +36,14 @@ export interface TilingGeometry {
 /** @throws CoreError as `compileTiling` */
 export function tilingGeometry(design: TilingDesign): TilingGeometry {
   const { content, pitch } = compileTiling(design.construction, design.shades);
-  const base = facesOf(content);
+  const base = partitionIn({ content });
   const placed = ({ x, y }: Point) => [multiplySurds(x, pitch.x), multiplySurds(y, pitch.y)] satisfies Exact;
   const [right, up] = [
     [pitch.x, ZERO_SURD],
     [ZERO_SURD, pitch.y],
   ] as const;
   const edges = new Map<string, readonly [Exact, Exact]>();
-  const faces = base.faces.map(({ corners: anywhere, shade }) => {
+  const faces = base.faces.map(({ corners: anywhere, fill }) => {
     const corners = inFirstRepeat(base, anywhere);
     const points = corners.map((corner) => placed(cornerAt(base, corner)));
     corners.forEach((from, at) => {
@@ -55,7 +55,7 @@ export function tilingGeometry(design: TilingDesign): TilingGeometry {
       points: points.map(doubles),
       exact: points.map(texts),
       kind: corners.length,
-      shade: base.shades[shade]!.key,
+      shade: base.shades[fill.shade]!.key,
     };
   });
   const ends = [...edges.values()];

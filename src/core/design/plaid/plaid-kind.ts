@@ -1,4 +1,3 @@
-import { closedCells } from '../../repeat/close-numbers.ts';
 import { straightUnit } from '../../repeat/repeat-unit.ts';
 import type { Sequence } from '../../thread/sequence.ts';
 import type { ConstructionKind } from '../construction.ts';
@@ -19,11 +18,10 @@ import { missesOfPlaid } from './prove-plaid.ts';
 export const PLAID: ConstructionKind<Plaid> = {
   schema: plaidSchema,
   compile: (plaid, { shades, lay }) => straightUnit(compilePlaid(plaid, shades), pitchOf(lay)),
-  prove: (plaid, { shades }, { content }, proof) => {
-    if (proof.kind !== 'cells' || content.kind !== 'cells')
-      throw new Error(`expected cells, got ${proof.kind}`);
-    const { width, height } = content;
-    return closedCells(proof, missesOfPlaid(plaid, shades, { ends: width, picks: height }));
+  misses: (plaid, { shades }, { grid }) => {
+    if (grid.step !== 'thread') throw new Error(`expected threads, got ${grid.step}`);
+    const [ends, picks] = missesOfPlaid(plaid, shades, grid);
+    return ends + picks;
   },
   mapShades: (plaid, to) => {
     const { warp, weft } = plaid;

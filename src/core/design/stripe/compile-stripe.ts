@@ -3,9 +3,9 @@ import { CoreError } from '../../error.ts';
 import { add, compare, divide, type Rational, rational, toDecimal } from '../../exact/rational.ts';
 import type { Slope } from '../../exact/slope.ts';
 import { nearFraction, root, type Surd, scaleSurd, surd, ZERO_SURD } from '../../exact/surd.ts';
+import type { Corner } from '../../faces/check-partition.ts';
+import type { Face, Partition } from '../../faces/partition.ts';
 import type { RepeatUnit, TrueSize } from '../../repeat/repeat-unit.ts';
-import type { Corner } from '../../tiling/check-partition.ts';
-import type { Face, Partition } from '../../tiling/partition.ts';
 import { type BandScale, MAX_WIDTH, widthMillimetres } from '../../units/band-width.ts';
 import type { Measured, Stripe, WideBand } from './stripe-schema.ts';
 
@@ -81,7 +81,7 @@ export function compileStripe(
     ],
     repeat: { width: one, height: one },
     pitch: { x: size.width, y: size.height },
-    ground: null,
+    grid: { step: 'mm' },
     content: partitionOf(stripe, laid, shades),
   };
 }
@@ -121,9 +121,9 @@ function partitionOf(
     const near = [corner(band, 0), corner(band + 1, 0)] as const;
     const far = [corner(band + 1, 1), corner(band, 1)] as const;
     return {
-      shade: index,
+      fill: { kind: shade === clear ? 'clear' : 'shade', shade: index },
       corners: level ? [near[0], far[1], far[0], near[1]] : [...near, ...far],
     };
   });
-  return { kind: 'partition', shades, clear: shades.map(({ key }) => key === clear), vertices, faces };
+  return { kind: 'partition', shades, vertices, faces };
 }

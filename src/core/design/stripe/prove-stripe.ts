@@ -9,8 +9,9 @@ import {
   scaleSurd,
   surd,
 } from '../../exact/surd.ts';
+import { faceArea } from '../../faces/check-partition.ts';
+import { partitionIn } from '../../repeat/contents.ts';
 import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
-import { faceArea } from '../../tiling/check-partition.ts';
 import type { BandScale } from '../../units/band-width.ts';
 import { layWidths, periodOf } from './compile-stripe.ts';
 import type { Stripe } from './stripe-schema.ts';
@@ -21,8 +22,9 @@ import type { Stripe } from './stripe-schema.ts';
  * its share of the period. 0 when it repeats.
  */
 export function missesOfStripe(stripe: Stripe, scale: BandScale, unit: RepeatUnit): number {
-  const { content, pitch } = unit;
-  if (content.kind !== 'partition') throw new Error(`expected a partition, got ${content.kind}`);
+  const { pitch } = unit;
+  const content = partitionIn(unit);
+  if (content === undefined) throw new Error('expected faces, got cells');
   const laid = layWidths(stripe, scale);
   const period = periodOf(laid);
   const edges = [

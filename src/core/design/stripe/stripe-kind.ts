@@ -1,4 +1,3 @@
-import { withMisses } from '../../repeat/close-numbers.ts';
 import type { ConstructionKind } from '../construction.ts';
 import { stripeToCsv } from '../exchange/stripe-csv.ts';
 import { stripeToText } from '../exchange/write-stripe-text.ts';
@@ -14,8 +13,7 @@ import { STRIPE_STARTS } from './stripe-starts.ts';
 export const STRIPE: ConstructionKind<Stripe> = {
   schema: stripeSchema,
   compile: (stripe, context) => compileStripe(stripe, context.shades, bandScale(context)),
-  prove: (stripe, context, unit, proof) =>
-    withMisses(proof, missesOfStripe(stripe, bandScale(context), unit)),
+  misses: (stripe, context, unit) => missesOfStripe(stripe, bandScale(context), unit),
   mapShades: (stripe, to) => {
     const mapped = mapBands(stripe, [], to);
     return { ...mapped, clear: stripe.clear === null ? null : to(stripe.clear, ['clear']) };

@@ -4,7 +4,7 @@ import { someStripe } from '../../../../tests/sample-design.ts';
 import { rational, toText } from '../../exact/rational.ts';
 import { slope } from '../../exact/slope.ts';
 import { surdText } from '../../exact/surd.ts';
-import { checkPartition } from '../../tiling/check-partition.ts';
+import { checkPartition } from '../../faces/check-partition.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';
 import type { StripeDesign } from '../design-schema.ts';

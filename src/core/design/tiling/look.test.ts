@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parseSurd, surdText, surdToNumber } from '../../exact/surd.ts';
-import { facesOf } from '../../repeat/repeat-unit.ts';
+import { partitionIn } from '../../repeat/contents.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';
 import type { TilingDesign } from '../design-schema.ts';
@@ -93,8 +93,8 @@ describe('colours in rows, by hand and scattered', () => {
     'rows along the %s way take their shades in turn',
     (way) => {
       const design = tiling(HEXAGONS, { colours: { by: 'rows', way, count: 3 } });
-      const base = facesOf(compile(design).content);
-      const counts = [0, 1, 2].map((shade) => base.faces.filter((face) => face.shade === shade).length);
+      const base = partitionIn(compile(design));
+      const counts = [0, 1, 2].map((shade) => base.faces.filter((face) => face.fill.shade === shade).length);
       expect(new Set(counts).size).toBe(1);
       expect(counts[0]).toBeGreaterThan(0);
       expect(checkDesign({ ...design, resolution: '40' }).numbers.closed).toBe(true);
@@ -106,7 +106,7 @@ describe('colours in rows, by hand and scattered', () => {
     const design = tiling(SQUARES, { colours: { by: 'hand', across: 3, up: 2, shades } });
     const { pitch, content } = compile(design);
     expect([surdText(pitch.x), surdText(pitch.y)]).toEqual(['60', '40']);
-    expect(facesOf(content).faces.map(({ shade }) => shade)).toEqual([0, 1, 2, 3, 0, 1]);
+    expect(partitionIn({ content }).faces.map(({ fill }) => fill.shade)).toEqual([0, 1, 2, 3, 0, 1]);
   });
 
   it('scattered by a seed are the same each time, other by another, and repeat over so many cells', () => {
@@ -119,7 +119,7 @@ describe('colours in rows, by hand and scattered', () => {
         }),
       );
     const shadesOf = (unit: ReturnType<typeof scattered>) =>
-      facesOf(unit.content).faces.map(({ shade }) => shade);
+      partitionIn(unit).faces.map(({ fill }) => fill.shade);
     expect(shadesOf(scattered(5))).toEqual(shadesOf(scattered(5)));
     expect(shadesOf(scattered(5))).not.toEqual(shadesOf(scattered(6)));
     expect(surdText(scattered(5).pitch.x)).toBe('240');

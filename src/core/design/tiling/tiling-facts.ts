@@ -12,17 +12,19 @@ import {
   surdToNumber,
   ZERO_SURD,
 } from '../../exact/surd.ts';
-import { facesOf, type RepeatUnit } from '../../repeat/repeat-unit.ts';
+import { checkPartition, cornerAt, faceArea, type PartitionProof } from '../../faces/check-partition.ts';
+import { foldTiling } from '../../faces/torus.ts';
+import { marksOver, partitionIn } from '../../repeat/contents.ts';
+import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
+import { insetPolygon } from '../../shape/inset.ts';
+import type { Mark } from '../../shape/shape.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
-import { checkPartition, cornerAt, faceArea, type PartitionProof } from '../../tiling/check-partition.ts';
-import type { Stack } from '../../tiling/stack.ts';
 import { keptOneOf, MOST_FACES, type PlaneSymmetry, planeSymmetry } from '../../tiling/symmetry.ts';
-import { takenIn } from '../../tiling/taken-in.ts';
 import type { Tiling } from '../../tiling/tiling-form.ts';
-import { foldTiling } from '../../tiling/torus.ts';
 import { type FaceColours, MAX_FACES } from '../../tiling/upright-partition.ts';
 import type { TilingDesign } from '../design-schema.ts';
-import { compileLaid, compileTiling, layTiling } from './compile-tiling.ts';
+import { compileLaid, compileTiling } from './compile-tiling.ts';
+import { layTiling } from './lay-tiling.ts';
 import { parsePart, parseProportion, parseSize, type TilingSpec } from './tiling-schema.ts';
 
 /** What there is to know of a tiling. */
@@ -55,9 +57,12 @@ export function tilingFacts({ construction, shades }: TilingDesign, most: number
   const { tiling, classes, colours } = laid;
   const torus = foldTiling(tiling);
   const { content, pitch } = compileLaid(construction, laid, shades);
-  const base = facesOf(content);
+  const base = partitionIn({ content });
   const areas = base.shades.map((): Surd => ZERO_SURD);
-  for (const face of base.faces) areas[face.shade] = addSurds(areas[face.shade]!, faceArea(base, face));
+  for (const face of base.faces) {
+    const { shade } = face.fill;
+    areas[shade] = addSurds(areas[shade]!, faceArea(base, face));
+  }
   return {
     proof: checkPartition(torus),
     cell: cellArea(tiling.lattice),
@@ -69,14 +74,14 @@ export function tilingFacts({ construction, shades }: TilingDesign, most: number
     shares: base.shades.flatMap((shade, at) =>
       areas[at]!.terms.length === 0 ? [] : [{ shade, share: areas[at]! }],
     ),
-    vanished: content.kind === 'stack' ? vanished(content, pitch) : 0,
+    vanished: vanished(marksOver(content), pitch),
   };
 }
 
-function vanished({ layers }: Stack, { x, y }: RepeatUnit['pitch']): number {
+function vanished(marks: readonly Mark[], { x, y }: RepeatUnit['pitch']): number {
   const pitch = { x: surdToNumber(x), y: surdToNumber(y) };
-  const gaps = layers.find((layer) => layer.kind === 'gaps');
-  return gaps?.faces.filter((face) => takenIn(face, pitch, toNumber(gaps.by)).length === 0).length ?? 0;
+  const faces = marks.flatMap(({ shape }) => (shape.kind === 'cut' ? shape.parts : []));
+  return faces.filter(({ corners, by }) => insetPolygon(corners, pitch, toNumber(by)).length === 0).length;
 }
 
 /** The symmetry of the cells that colours take to come round, faces of one shade being alike. */
@@ -110,14 +115,12 @@ function keepsLengths({ stretch, shear }: TilingSpec): boolean {
 export function missesOfTiling(spec: TilingSpec, unit: RepeatUnit): number {
   const { form, dual, size, measured } = spec;
   if ((form.kind !== 'regular' && form.kind !== 'two-kinds') || dual) return 0;
-  const { content: whole, pitch } = unit;
-  if (whole.kind === 'cells') throw new Error(`expected faces, got ${whole.kind}`);
+  const { pitch } = unit;
+  const whole = partitionIn(unit);
+  if (whole === undefined) throw new Error('expected faces, got cells');
   // Rings have vertices of their own: without them, in the same size, the tiling is looked at itself.
-  const plain =
-    spec.rings.length === 0
-      ? whole
-      : compileTiling({ ...spec, ...NOTHING_OVER }, facesOf(whole).shades).content;
-  const content = facesOf(plain);
+  const content =
+    spec.rings.length === 0 ? whole : partitionIn(compileTiling({ ...spec, ...NOTHING_OVER }, whole.shades));
   const strange = configurations(content).filter((name) => !form.name.split(/, | \+ /).includes(name)).length;
   if (measured !== 'side' || !keepsLengths(spec)) return strange;
   const side = surd(parseSize(size));

@@ -1,4 +1,3 @@
-import { withMisses } from '../../repeat/close-numbers.ts';
 import type { ConstructionKind } from '../construction.ts';
 import { tilingGeometry, tilingToCsv } from '../exchange/tiling-geometry.ts';
 import { compileTiling } from './compile-tiling.ts';
@@ -10,7 +9,7 @@ import { TILING_STARTS } from './tiling-starts.ts';
 export const TILING: ConstructionKind<TilingSpec> = {
   schema: tilingSchema,
   compile: (tiling, { shades }) => compileTiling(tiling, shades),
-  prove: (tiling, _, unit, proof) => withMisses(proof, missesOfTiling(tiling, unit)),
+  misses: (tiling, _, unit) => missesOfTiling(tiling, unit),
   mapShades: (tiling, to) => {
     const { faces, rings, colours, fade, gaps, lines } = tiling;
     return {

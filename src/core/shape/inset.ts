@@ -1,24 +1,13 @@
 import type { Point } from '../exact/plane.ts';
-import { nearNumber } from '../exact/surd.ts';
-
-/** A place in doubles; painting and drawing work with those. */
-export interface Place {
-  readonly x: number;
-  readonly y: number;
-}
-
-/** Places of points in repeats, in the unit of a repeat's lengths. */
-export function placesOf(points: readonly Point[], pitch: Place): readonly Place[] {
-  return points.map(({ x, y }) => ({ x: nearNumber(x) * pitch.x, y: nearNumber(y) * pitch.y }));
-}
+import { areaOfPlaces, type Place, placesOf } from './places.ts';
 
 /**
- * A convex face taken in: all of it that is at least a distance from every side.
+ * The inset of a convex polygon: all of it that is at least a distance from every side.
  * @param corners  in repeats, counterclockwise
  * @param pitch    lengths of one repeat
  * @returns        corners in the unit of `pitch`, counterclockwise; none where nothing is left
  */
-export function takenIn(corners: readonly Point[], pitch: Place, distance: number): readonly Place[] {
+export function insetPolygon(corners: readonly Point[], pitch: Place, distance: number): readonly Place[] {
   const face = placesOf(corners, pitch);
   let left = face;
   face.forEach((from, at) => {
@@ -35,14 +24,6 @@ export function takenIn(corners: readonly Point[], pitch: Place, distance: numbe
 /** The share of a face that is nothing: what doubles leave of a line. */
 const NOTHING = 1e-12;
 
-/** Area of a polygon, above 0 when its corners run counterclockwise. */
-export function areaOfPlaces(places: readonly Place[]): number {
-  return places.reduce((sum, { x, y }, at) => {
-    const next = places[(at + 1) % places.length]!;
-    return sum + (x * next.y - next.x * y) / 2;
-  }, 0);
-}
-
 /** A convex polygon cut by a line: what lies where `inside` is not below 0 (Sutherland, Hodgman, 1974). */
 function keepInside(polygon: readonly Place[], inside: (place: Place) => number): readonly Place[] {
   return polygon.flatMap((place, at) => {
@@ -55,8 +36,8 @@ function keepInside(polygon: readonly Place[], inside: (place: Place) => number)
   });
 }
 
-/** A face taken in, with rounded corners: the places that arcs go round, and their radius; none where nothing is left. */
-export interface RoundedFace {
+/** An inset with rounded corners: the places that arcs go round, and their radius; none where nothing is left. */
+export interface RoundedInset {
   readonly middles: readonly Place[];
   readonly radius: number;
 }
@@ -65,23 +46,24 @@ export interface RoundedFace {
 const HALVINGS = 40;
 
 /**
- * A convex face taken in by a distance, its corners rounded by a radius, or by the largest that fits.
+ * The inset of a convex polygon, its corners rounded by a radius, or by the largest that fits.
  * @param corners  in repeats; the rest in the unit of `pitch`
  */
-export function roundedFace(
+export function roundedInset(
   corners: readonly Point[],
   pitch: Place,
   distance: number,
   radius: number,
-): RoundedFace {
-  const whole = takenIn(corners, pitch, distance + radius);
+): RoundedInset {
+  const whole = insetPolygon(corners, pitch, distance + radius);
   if (whole.length > 0 || radius === 0) return { middles: whole, radius };
-  let [fits, middles, low, high] = [0, takenIn(corners, pitch, distance), 0, radius];
+  let best: RoundedInset = { middles: insetPolygon(corners, pitch, distance), radius: 0 };
+  let tooLarge = radius;
   for (let halving = 0; halving < HALVINGS; halving += 1) {
-    const tried = (low + high) / 2;
-    const left = takenIn(corners, pitch, distance + tried);
-    if (left.length > 0) [low, fits, middles] = [tried, tried, left];
-    else high = tried;
+    const tried = (best.radius + tooLarge) / 2;
+    const middles = insetPolygon(corners, pitch, distance + tried);
+    if (middles.length > 0) best = { middles, radius: tried };
+    else tooLarge = tried;
   }
-  return { middles, radius: fits };
+  return best;
 }

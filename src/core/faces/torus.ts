@@ -1,18 +1,23 @@
 import { type PlaneLattice, reduce } from '../exact/lattice.ts';
 import { type Point, pointName } from '../exact/plane.ts';
 import type { Corner, TorusFaces } from './check-partition.ts';
-import type { Tiling } from './tiling-form.ts';
 
 /**
- * A tiling folded onto one cell of its lattice: vertices that the lattice carries onto each other are one, in steps of
+ * Faces folded onto one cell of its lattice: vertices that the lattice carries onto each other are one, in steps of
  * the lattice's vectors.
  */
 export interface Torus extends TorusFaces {
   readonly lattice: PlaneLattice;
 }
 
-/** Folds a tiling's faces; points are the same exactly when their coordinates are. */
-export function foldTiling({ lattice, faces }: Tiling): Torus {
+/** Faces of one cell of a lattice, as they lie. */
+export interface CellFaces {
+  readonly lattice: PlaneLattice;
+  readonly faces: readonly (readonly Point[])[];
+}
+
+/** Folds a cell's faces; points are the same exactly when their coordinates are. */
+export function foldTiling({ lattice, faces }: CellFaces): Torus {
   const vertices: Point[] = [];
   const known = new Map<string, number>();
   const cornerOf = (point: Point): Corner => {

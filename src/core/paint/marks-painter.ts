@@ -2,12 +2,14 @@ import { rgbOf } from '../colour/hex.ts';
 import { LINEAR_ONE } from '../colour/linear.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
 import type { Shade } from '../colour/shade.ts';
-import type { Layer, Stack } from '../tiling/stack.ts';
-import type { Place } from '../tiling/taken-in.ts';
-import { fadeLight } from './fade-light.ts';
-import { gapSides, lineSides } from './layer-sides.ts';
+import { hasClear } from '../faces/partition.ts';
+import type { Marks } from '../repeat/repeat-unit.ts';
+import { gridOf, SUBPIXELS } from '../shape/grid.ts';
+import { type Outline, outlineOf } from '../shape/outline-of.ts';
+import type { Place } from '../shape/places.ts';
+import { fadePainters } from './fade-light.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
-import { walkAlone, walkPartition } from './partition-edges.ts';
+import { type Side, sideBetween, walkAlone, walkPartition } from './partition-edges.ts';
 import { lightOf, PER_WHOLE, pack } from './partition-painter.ts';
 import { edgeLight, type RowLight } from './row-light.ts';
 import { CHANNELS, emptyRow, isTouched } from './row-sums.ts';
@@ -15,31 +17,27 @@ import { CHANNELS, emptyRow, isTouched } from './row-sums.ts';
 /** Lays the light of a row over what is there: CHANNELS numbers a pixel, each multiplied by how much of it is covered. */
 export type LightPainter = (row: number, line: Float64Array) => void;
 
-/** Lengths of one repeat in millimetres, and what lies under everything. */
-interface Under extends Place {
-  readonly ground: Shade | null;
-}
-
 /**
- * Layers over a partition: each by coverage, laid over what is there in linear light, rounded once at the end.
+ * Marks over a partition: each by coverage, laid over what is there in linear light, rounded once at the end.
+ * @param pitch  lengths of one repeat in millimetres
  */
-export function paintStack(
-  { base, layers }: Stack,
-  { ground, ...pitch }: Under,
-  window: PaintWindow,
-): RowPainter {
-  const { tile, width, mixing } = window;
+export function paintMarks({ base, marks }: Marks, pitch: Place, window: PaintWindow): RowPainter {
+  const { tile, width, mixing, ground } = window;
   const across = Math.min(width, tile.width);
   const tables = mixingTables(mixing);
   const below = emptyLine(across, ground, tables);
   const light = lightOf(base, tables);
-  const under = laidOver(edgeLight(walkPartition(base, window), light, window, true));
-  const painters = layers.map((layer) => layerPainter(layer, light, pitch, window));
+  const lightOfShade = (shade: number) => light.subarray(shade * CHANNELS, (shade + 1) * CHANNELS);
+  const grid = gridOf(tile, pitch);
+  const painters = [
+    overLine(edgeLight(walkPartition(base, window), light, window, true)),
+    ...fadePainters(base, lightOfShade, window),
+    ...marks.map(({ shape, shade }) => outlinePainter(outlineOf(shape, grid), lightOfShade(shade), window)),
+  ];
   const line = new Float64Array(across * CHANNELS);
-  const finish = base.clear.includes(true) ? packClear : packOpaque;
+  const finish = hasClear(base) ? packClear : packOpaque;
   return (row, out, at) => {
     line.set(below);
-    under(row, line);
     for (const paint of painters) paint(row, line);
     finish(line, out.subarray(at, at + across), tables.byteOf);
     for (let x = across; x < width; x += across) {
@@ -49,32 +47,34 @@ export function paintStack(
 }
 
 /** A row of the ground's light, or of none. */
-function emptyLine(across: number, ground: Shade | null, { levelOf }: MixingTables): Float64Array {
-  const light = ground === null ? NOTHING : [...rgbOf(ground.hex).map((byte) => levelOf[byte]!), LINEAR_ONE];
+function emptyLine(across: number, ground: Shade | undefined, { levelOf }: MixingTables): Float64Array {
+  const light =
+    ground === undefined ? NOTHING : [...rgbOf(ground.hex).map((byte) => levelOf[byte]!), LINEAR_ONE];
   return Float64Array.from({ length: across * CHANNELS }, (_, at) => light[at % CHANNELS]!);
 }
 
-function layerPainter(layer: Layer, light: Float64Array, pitch: Place, window: PaintWindow): LightPainter {
-  const shadeLight = (shade: number) => light.subarray(shade * CHANNELS, (shade + 1) * CHANNELS);
-  const none = [0, 0, 0, 0] as const;
-  switch (layer.kind) {
-    case 'lines': {
-      // Shade 0 is the layer's own, 1 is nothing.
-      const own = Float64Array.of(...shadeLight(layer.shade), ...none);
-      return laidOver(edgeLight(walkAlone(lineSides(layer, pitch, window), window), own, window, false));
-    }
-    case 'gaps': {
-      // Faces, shade 0, take away what fills everything.
-      const own = shadeLight(layer.shade);
-      const taken = Float64Array.of(...own.map((channel) => -channel), ...none);
-      const sides = walkAlone(gapSides(layer, pitch, window), window);
-      return laidOver(edgeLight(sides, taken, window, false), own);
-    }
-    case 'fade':
-      return fadeLight(layer, shadeLight, window);
-    default:
-      return layer satisfies never;
-  }
+/** Lays the light of an outline over a line. */
+function outlinePainter(
+  { holes, polygons }: Outline,
+  light: Float64Array,
+  window: PaintWindow,
+): LightPainter {
+  const sides = polygons.flatMap((polygon) => sidesRound(polygon, window));
+  const walked = walkAlone(sides, window);
+  // Holes take away from what fills everything. What lies beyond a polygon, shade 1, is nothing.
+  const inside = holes ? light.map((channel) => -channel) : light;
+  const lights = Float64Array.of(...inside, ...NOTHING);
+  return overLine(edgeLight(walked, lights, window, false), holes ? light : NOTHING);
+}
+
+/** Each side of a polygon for what lies inside it (shade 0), moved by the window's offset. */
+function sidesRound(places: readonly Place[], { offset }: PaintWindow): readonly Side[] {
+  const moved = places.map(({ x, y }) => ({ x: x - offset.x * SUBPIXELS, y: y - offset.y * SUBPIXELS }));
+  return moved.flatMap((from, at) => {
+    const to = moved[(at + 1) % moved.length]!;
+    if (from.x === to.x && from.y === to.y) return [];
+    return [sideBetween(from, to, 0)];
+  });
 }
 
 const NOTHING = Float64Array.of(0, 0, 0, 0);
@@ -83,7 +83,7 @@ const NOTHING = Float64Array.of(0, 0, 0, 0);
  * Lays the light of a row over a line, from what changes along it, which is emptied. A hot loop.
  * @param everywhere  light that is there before any edge
  */
-function laidOver(lightAt: (row: number) => RowLight, everywhere: Float64Array = NOTHING): LightPainter {
+function overLine(lightAt: (row: number) => RowLight, everywhere: Float64Array = NOTHING): LightPainter {
   return (row, line) => {
     const { start, row: changes } = lightAt(row);
     const { sums, touched } = changes;

@@ -1,6 +1,6 @@
 import type { Point } from '../exact/plane.ts';
-import type { FadedFace } from './stack.ts';
-import { type Place, placesOf } from './taken-in.ts';
+import type { FadeFill } from '../shape/fill.ts';
+import { type Place, placesOf } from '../shape/places.ts';
 
 /** Which way shades go across a face. */
 export interface FadeWish {
@@ -10,16 +10,20 @@ export interface FadeWish {
 }
 
 /**
- * A face with the way of its fade: from the line square to its direction that touches the face first to the one that
+ * The way of a face's fade: from the line square to its direction that touches the face first to the one that
  * touches it last.
  * @param corners  in repeats
  * @param pitch    lengths of one repeat
  */
-export function fadeAcross(corners: readonly Point[], { angle, turned }: FadeWish, pitch: Place): FadedFace {
+export function fadeAcross(
+  corners: readonly Point[],
+  { angle, turned }: FadeWish,
+  pitch: Place,
+): Pick<FadeFill, 'from' | 'to'> {
   const face = placesOf(corners, pitch);
   const [first, second] = [face[0]!, face[1]!];
-  const own = turned ? Math.atan2(second.y - first.y, second.x - first.x) : 0;
-  const way = { x: Math.cos(own + (angle * Math.PI) / 12), y: Math.sin(own + (angle * Math.PI) / 12) };
+  const base = turned ? Math.atan2(second.y - first.y, second.x - first.x) : 0;
+  const way = { x: Math.cos(base + (angle * Math.PI) / 12), y: Math.sin(base + (angle * Math.PI) / 12) };
   const along = face.map(({ x, y }) => x * way.x + y * way.y);
   const middle = {
     x: face.reduce((sum, { x }) => sum + x, 0) / face.length,
@@ -29,5 +33,5 @@ export function fadeAcross(corners: readonly Point[], { angle, turned }: FadeWis
     const from = reach - (middle.x * way.x + middle.y * way.y);
     return { x: (middle.x + way.x * from) / pitch.x, y: (middle.y + way.y * from) / pitch.y };
   };
-  return { corners, from: at(Math.min(...along)), to: at(Math.max(...along)) };
+  return { from: at(Math.min(...along)), to: at(Math.max(...along)) };
 }

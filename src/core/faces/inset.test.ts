@@ -2,11 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { direction, type Point } from '../exact/plane.ts';
 import { surd } from '../exact/surd.ts';
-import { copiesIn } from './copies.ts';
+import { copiesIn } from '../shape/copies.ts';
+import { insetPolygon, roundedInset } from '../shape/inset.ts';
+import { areaOfPlaces, type Place } from '../shape/places.ts';
+import { ARCHIMEDEAN } from '../tiling/forms/archimedean.ts';
+import { buildTiling } from '../tiling/tiling-form.ts';
 import { fadeAcross } from './fades.ts';
-import { ARCHIMEDEAN } from './forms/archimedean.ts';
-import { areaOfPlaces, type Place, roundedFace, takenIn } from './taken-in.ts';
-import { buildTiling } from './tiling-form.ts';
 
 const ONE = { x: 1, y: 1 };
 
@@ -15,7 +16,7 @@ const HEXAGON: readonly Point[] = [0, 4, 8, 12, 16, 20].map(direction);
 
 describe('a face taken in', () => {
   it.each([0, 0.1, 0.4, 0.8])('by %d keeps its shape, smaller by that on every side', (by) => {
-    const left = takenIn(HEXAGON, ONE, by);
+    const left = insetPolygon(HEXAGON, ONE, by);
     expect(left).toHaveLength(6);
     // Across its flats a hexagon is √3; its area is √3/2 of that squared.
     const flats = Math.sqrt(3) - 2 * by;
@@ -23,7 +24,7 @@ describe('a face taken in', () => {
   });
 
   it.each([Math.sqrt(3) / 2, 1, 50])('by %d leaves nothing', (by) => {
-    expect(takenIn(HEXAGON, ONE, by)).toEqual([]);
+    expect(insetPolygon(HEXAGON, ONE, by)).toEqual([]);
   });
 
   it('loses short sides before it is gone', () => {
@@ -34,15 +35,18 @@ describe('a face taken in', () => {
       [9, 5],
       [0, 5],
     ].map(([x, y]) => ({ x: surd(x!), y: surd(y!) }));
-    expect(takenIn(rectangle, ONE, 0.1)).toHaveLength(5);
-    expect(takenIn(rectangle, ONE, 2)).toHaveLength(4);
+    expect(insetPolygon(rectangle, ONE, 0.1)).toHaveLength(5);
+    expect(insetPolygon(rectangle, ONE, 2)).toHaveLength(4);
   });
 
   it('never grows, for any face of any tiling', () => {
     const faces = Object.values(ARCHIMEDEAN).flatMap((form) => buildTiling(form).faces);
     fc.assert(
       fc.property(fc.constantFrom(...faces), fc.double({ min: 0, max: 2, noNaN: true }), (face, by) => {
-        const [whole, left] = [areaOfPlaces(takenIn(face, ONE, 0)), areaOfPlaces(takenIn(face, ONE, by))];
+        const [whole, left] = [
+          areaOfPlaces(insetPolygon(face, ONE, 0)),
+          areaOfPlaces(insetPolygon(face, ONE, by)),
+        ];
         expect(left).toBeLessThanOrEqual(whole + 1e-9);
         expect(left).toBeGreaterThanOrEqual(0);
       }),
@@ -50,12 +54,12 @@ describe('a face taken in', () => {
   });
 
   it('has corners rounded by no more than there is room for', () => {
-    const far = roundedFace(HEXAGON, ONE, 0.1, 100);
+    const far = roundedInset(HEXAGON, ONE, 0.1, 100);
     // All that is left is a circle in the middle.
     expect(far.radius).toBeCloseTo(Math.sqrt(3) / 2 - 0.1, 5);
     for (const { x, y } of far.middles) expect(Math.hypot(x, y)).toBeLessThan(1e-4);
-    expect(roundedFace(HEXAGON, ONE, 0.1, 0.2).radius).toBe(0.2);
-    expect(roundedFace(HEXAGON, ONE, 3, 1).middles).toEqual([]);
+    expect(roundedInset(HEXAGON, ONE, 0.1, 0.2).radius).toBe(0.2);
+    expect(roundedInset(HEXAGON, ONE, 3, 1).middles).toEqual([]);
   });
 });
 

@@ -1,4 +1,4 @@
-import type { Place } from './taken-in.ts';
+import type { Place } from './places.ts';
 
 /**
  * A shape wherever it comes into the first repeat, or within a reach of it.
@@ -9,22 +9,29 @@ export function copiesIn(
   size: Place,
   reach: number,
 ): readonly (readonly Place[])[] {
+  return shiftsInto(places, size, reach).map((by) =>
+    places.map(({ x, y }) => ({ x: x + by.x, y: y + by.y })),
+  );
+}
+
+/** By how much a shape has to be moved to come into the first repeat, or within a reach of it. */
+export function shiftsInto(places: readonly Place[], size: Place, reach: number): readonly Place[] {
   if (places.length === 0) return [];
-  const rights = shiftsInto(
+  const rights = multiplesInto(
     places.map(({ x }) => x),
     size.x,
     reach,
   );
-  const ups = shiftsInto(
+  const ups = multiplesInto(
     places.map(({ y }) => y),
     size.y,
     reach,
   );
-  return rights.flatMap((right) => ups.map((up) => places.map(({ x, y }) => ({ x: x + right, y: y + up }))));
+  return rights.flatMap((x) => ups.map((y) => ({ x, y })));
 }
 
 /** Multiples of a size by which a range comes into 0 … size, or within a reach of it. */
-function shiftsInto(values: readonly number[], size: number, reach: number): readonly number[] {
+function multiplesInto(values: readonly number[], size: number, reach: number): readonly number[] {
   const first = -Math.floor((Math.max(...values) + reach) / size);
   const last = -Math.floor((Math.min(...values) - reach) / size);
   return Array.from({ length: last - first + 1 }, (_, at) => (first + at) * size);

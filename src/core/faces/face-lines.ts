@@ -1,9 +1,9 @@
 import { addPoints, middleOf, type Point, scalePoint, subtractPoints } from '../exact/plane.ts';
 import { gcd, type Rational, rational } from '../exact/rational.ts';
 import { surd } from '../exact/surd.ts';
+import type { LinePath } from '../shape/shape.ts';
 import { chainEdges, type TorusEdge } from './chains.ts';
 import { cornerAt, edgeName, type TorusFaces } from './check-partition.ts';
-import type { LinePath } from './stack.ts';
 
 /** Which lines are drawn over a tiling. */
 export interface LineWish {

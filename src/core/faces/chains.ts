@@ -1,7 +1,7 @@
 import { addPoints, ORIGIN, type Point, pointName, subtractPoints } from '../exact/plane.ts';
 import { nearNumber } from '../exact/surd.ts';
+import type { LinePath } from '../shape/shape.ts';
 import { type Corner, cornerAt, type TorusFaces } from './check-partition.ts';
-import type { LinePath } from './stack.ts';
 
 /** An edge of a torus, from one corner to another. */
 export type TorusEdge = readonly [from: Corner, to: Corner];

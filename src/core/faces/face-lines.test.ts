@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { rational } from '../exact/rational.ts';
 import { surdText, surdToNumber } from '../exact/surd.ts';
-import { byFace } from './colourings.ts';
+import type { LinePath } from '../shape/shape.ts';
+import { byFace } from '../tiling/colourings.ts';
+import { ARCHIMEDEAN, type Archimedean } from '../tiling/forms/archimedean.ts';
+import { bricks } from '../tiling/forms/families.ts';
+import { buildTiling, type TilingForm } from '../tiling/tiling-form.ts';
+import { layUpright, partitionOf } from '../tiling/upright-partition.ts';
 import { faceLines, type LineWish, sideKinds } from './face-lines.ts';
-import { ARCHIMEDEAN, type Archimedean } from './forms/archimedean.ts';
-import { bricks } from './forms/families.ts';
-import type { LinePath } from './stack.ts';
-import { buildTiling, type TilingForm } from './tiling-form.ts';
-import { layUpright, partitionOf } from './upright-partition.ts';
 
 const SHADES = Array.from({ length: 40 }, (_, at) => ({ key: 'A', name: `${at}`, hex: '#000000' }));
 

@@ -1,0 +1,59 @@
+import type { Shade } from '../colour/shade.ts';
+import { toNumber } from '../exact/rational.ts';
+import { shiftsInto } from '../shape/copies.ts';
+import { roundedInset } from '../shape/inset.ts';
+import { type Place, placesOf } from '../shape/places.ts';
+import type { Cut, LineEnds, Mark, Shape, Stroke } from '../shape/shape.ts';
+import { SHARPEST } from '../shape/stroke-outline.ts';
+import { traceInset, tracePath } from '../shape/trace.ts';
+import { lengthText } from './length-text.ts';
+import { turnedDown, writePath } from './svg-path.ts';
+
+const JOINS: Readonly<Record<LineEnds, string>> = { round: 'round', sharp: 'miter', flat: 'bevel' };
+const CAPS: Readonly<Record<LineEnds, string>> = { round: 'round', sharp: 'square', flat: 'butt' };
+
+type Draw<S extends Shape> = (shape: S, hex: string, pitch: Place) => string;
+
+const DRAW: { readonly [K in Shape['kind']]: Draw<Extract<Shape, { kind: K }>> } = {
+  stroke: drawStroke,
+  cut: drawCut,
+};
+
+/**
+ * A mark of one repeat, in millimetres from its upper left corner.
+ * @param pitch  lengths of one repeat in millimetres
+ */
+export function drawMark({ shape, shade }: Mark, shades: readonly Shade[], pitch: Place): string {
+  return (DRAW[shape.kind] as Draw<Shape>)(shape, shades[shade]!.hex, pitch);
+}
+
+/** Lines stay lines, so that their width can still be changed. */
+function drawStroke({ paths, width, ends }: Stroke, hex: string, pitch: Place): string {
+  const wide = toNumber(width);
+  const reach = (wide / 2) * (ends === 'sharp' ? SHARPEST : 1);
+  const d = paths.flatMap(({ points, closed }) => {
+    const places = placesOf(points, pitch);
+    return shiftsInto(turnedDown(places, pitch), pitch, reach).map((shift) =>
+      writePath(pitch, shift, (sink) => {
+        tracePath(places, sink);
+        if (closed) sink.close();
+      }),
+    );
+  });
+  return (
+    `<path fill="none" stroke="${hex}" stroke-width="${lengthText(wide)}" stroke-linejoin="${JOINS[ends]}" ` +
+    `stroke-linecap="${CAPS[ends]}" stroke-miterlimit="${SHARPEST}" d="${d.join('')}"/>`
+  );
+}
+
+/** The whole repeat, and in it the parts as holes. */
+function drawCut({ parts }: Cut, hex: string, pitch: Place): string {
+  const holes = parts.flatMap(({ corners, by, corner }) => {
+    const inset = roundedInset(corners, pitch, toNumber(by), toNumber(corner));
+    return shiftsInto(turnedDown(inset.middles, pitch), pitch, inset.radius).map((shift) =>
+      writePath(pitch, shift, (sink) => traceInset(inset, sink)),
+    );
+  });
+  const box = `M0 0H${lengthText(pitch.x)}V${lengthText(pitch.y)}H0z`;
+  return `<path fill="${hex}" fill-rule="evenodd" d="${box}${holes.join('')}"/>`;
+}
