@@ -6,7 +6,8 @@ import { newPlaid, newStripe, newTiling } from '../src/core/design/new-design.ts
 import { asKind } from '../src/core/design/of-kind.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
 import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
-import type { FormSpec, LinesSpec } from '../src/core/design/tiling/tiling-schema.ts';
+import type { FormSpec } from '../src/core/design/tiling/form-schema.ts';
+import type { LinesSpec } from '../src/core/design/tiling/tiling-schema.ts';
 import { slope } from '../src/core/exact/slope.ts';
 import { MIRRORS, type Sequence } from '../src/core/thread/sequence.ts';
 import type { WeaveSpec } from '../src/core/thread/weaves/weave-spec.ts';

@@ -1,7 +1,8 @@
 import { type Command, Option } from 'commander';
 import { compile } from '../core/design/compile-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
-import { parseProportion, parseSize, TILING_COLOURS } from '../core/design/tiling/tiling-schema.ts';
+import { parseProportion, parseSize } from '../core/design/tiling/tiling-numbers.ts';
+import { TILING_COLOURS } from '../core/design/tiling/tiling-schema.ts';
 import { TILING_STARTS, tilingFromStart } from '../core/design/tiling/tiling-starts.ts';
 import { CoreError } from '../core/error.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';

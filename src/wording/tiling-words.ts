@@ -1,8 +1,101 @@
-import { type FormSpec, parseSize, type TilingSpec } from '../core/design/tiling/tiling-schema.ts';
+import type { FAMILIES, FamilyForm, FamilyName } from '../core/design/tiling/families.ts';
+import type { FormSpec } from '../core/design/tiling/form-schema.ts';
+import { parseSize } from '../core/design/tiling/tiling-numbers.ts';
+import type { TilingSpec } from '../core/design/tiling/tiling-schema.ts';
 import type { Rational } from '../core/exact/rational.ts';
 import type { Closing } from '../core/tiling/close-growth.ts';
 import { keptOneOf, type PlaneSymmetry } from '../core/tiling/symmetry.ts';
 import { lengthText } from './measures.ts';
+
+/** What is said of a family: its name where it is chosen, a label for each number, and a member in a few words. */
+interface FamilyWords<K extends FamilyName> {
+  readonly name: string;
+  readonly labels: Readonly<Record<keyof (typeof FAMILIES)[K]['numbers'], string>>;
+  readonly text: (form: FamilyForm<K>) => string;
+}
+
+const FAMILY_WORDS: { readonly [K in FamilyName]: FamilyWords<K> } = {
+  rhombus: {
+    name: 'Rhombuses',
+    labels: { across: 'Across', up: 'Up' },
+    text: ({ across, up }) => `rhombuses ${across} : ${up}`,
+  },
+  bricks: {
+    name: 'Bricks',
+    labels: { height: 'Height of a brick', step: 'Step of a row' },
+    text: ({ height, step }) => `bricks 1 : ${height}, stepped ${step}`,
+  },
+  basket: {
+    name: 'Basket bricks',
+    labels: { count: 'Bricks to a block' },
+    text: ({ count }) => `basket of ${count}`,
+  },
+  squares: {
+    name: 'Two squares',
+    labels: { small: 'The smaller, beside 1' },
+    text: ({ small }) => `two squares, 1 and ${small}`,
+  },
+  octagons: {
+    name: 'Octagons and squares',
+    labels: { slant: 'Slanting side, beside 1' },
+    text: ({ slant }) => `octagons and squares, 1 : ${slant}`,
+  },
+  angled: {
+    name: 'Rhombuses by angle',
+    labels: { rise: 'Angle to the left and right' },
+    text: ({ rise }) => `rhombuses of ${rise * 30}°`,
+  },
+  parallelograms: {
+    name: 'Parallelograms',
+    labels: { height: 'Height, base 1', lean: 'Upper side moved by' },
+    text: ({ height, lean }) => `parallelograms, ${height} high, leaning ${lean}`,
+  },
+  kites: {
+    name: 'Kites',
+    labels: { above: 'Upper tip, half as wide 1', below: 'Lower tip' },
+    text: ({ above, below }) => `kites, ${above} and ${below}`,
+  },
+  pentagons: {
+    name: 'Pentagons',
+    labels: { half: 'Half the slanting side reaches, fields 2 wide' },
+    text: ({ half }) => `pentagons, ${half}`,
+  },
+  herringbone: {
+    name: 'Herringbone bricks',
+    labels: { width: 'Width of a brick 1 long' },
+    text: ({ width }) => `herringbone bricks 1 : ${width}`,
+  },
+  'hexagons-triangles': {
+    name: 'Hexagons and triangles',
+    labels: { other: 'Every other side, beside 1' },
+    text: ({ other }) => `hexagons and triangles, 1 : ${other}`,
+  },
+  triangles: {
+    name: 'Triangles',
+    labels: { height: 'Height, base 1', tip: 'Tip along the base' },
+    text: ({ height }) => `triangles, ${height} high`,
+  },
+  hexagons: {
+    name: 'Hexagons, stretched',
+    labels: { across: 'Across', up: 'Up' },
+    text: ({ across, up }) => `hexagons, ${across} : ${up}`,
+  },
+  rows: {
+    name: 'Rows of squares and triangles',
+    labels: { squares: 'Rows of squares', triangles: 'Rows of triangles' },
+    text: ({ squares, triangles }) => `rows of squares and triangles, ${squares} and ${triangles}`,
+  },
+};
+
+/** Every family with its name, in the order in which they are offered. */
+export const FAMILY_NAMES = Object.entries(FAMILY_WORDS).map(
+  ([kind, { name }]) => [kind as FamilyName, name] as const,
+);
+
+/** What a number of a family is called where it is typed. */
+export function numberLabel(kind: FamilyName, key: string): string {
+  return (FAMILY_WORDS[kind].labels as Readonly<Record<string, string>>)[key]!;
+}
 
 /** A form in a few words: "4.8.8", "rhombuses 3 : 4". */
 function formText(form: FormSpec): string {
@@ -10,38 +103,10 @@ function formText(form: FormSpec): string {
     case 'regular':
     case 'two-kinds':
       return form.name;
-    case 'rows':
-      return `rows of squares and triangles, ${form.squares} and ${form.triangles}`;
-    case 'rhombus':
-      return `rhombuses ${form.across} : ${form.up}`;
-    case 'bricks':
-      return `bricks 1 : ${form.height}, stepped ${form.step}`;
-    case 'basket':
-      return `basket of ${form.count}`;
-    case 'squares':
-      return `two squares, 1 and ${form.small}`;
-    case 'octagons':
-      return `octagons and squares, 1 : ${form.slant}`;
-    case 'triangles':
-      return `triangles, ${form.height} high`;
-    case 'hexagons':
-      return `hexagons, ${form.across} : ${form.up}`;
-    case 'angled':
-      return `rhombuses of ${form.rise * 30}°`;
-    case 'parallelograms':
-      return `parallelograms, ${form.height} high, leaning ${form.lean}`;
-    case 'kites':
-      return `kites, ${form.above} and ${form.below}`;
-    case 'pentagons':
-      return `pentagons, ${form.half}`;
-    case 'herringbone':
-      return `herringbone bricks 1 : ${form.width}`;
-    case 'hexagons-triangles':
-      return `hexagons and triangles, 1 : ${form.other}`;
     case 'grown':
       return form.faces.length === 1 ? 'grown, 1 face' : `grown from ${form.faces.length} faces`;
     default:
-      return form satisfies never;
+      return (FAMILY_WORDS[form.kind] as unknown as FamilyWords<FamilyName>).text(form);
   }
 }
 

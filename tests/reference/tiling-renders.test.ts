@@ -5,7 +5,7 @@ import { LINEAR_OF_BYTE } from '../../src/core/colour/linear.ts';
 import { checkDesign } from '../../src/core/design/check-design.ts';
 import { compile } from '../../src/core/design/compile-design.ts';
 import { newTiling, type TilingOrder } from '../../src/core/design/new-design.ts';
-import type { FormSpec } from '../../src/core/design/tiling/tiling-schema.ts';
+import type { FormSpec } from '../../src/core/design/tiling/form-schema.ts';
 import { surdToNumber } from '../../src/core/exact/surd.ts';
 import { unitToSvg } from '../../src/core/formats/unit-svg.ts';
 import { paintRows, paintTile, preparePainting } from '../../src/core/paint/painting.ts';

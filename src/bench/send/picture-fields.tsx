@@ -1,7 +1,7 @@
 import { kindFor } from '../../core/design/constructions.ts';
 import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
 import { pitchOf } from '../../core/design/lay.ts';
-import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
+import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { parsePerStep, pixelSize } from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet } from '../../core/formats/sheet.ts';
 import { Choice } from '../../kit/choice.tsx';

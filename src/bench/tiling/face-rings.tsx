@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { MAX_RINGS, parseShare } from '../../core/design/tiling/tiling-schema.ts';
+import { MAX_RINGS, parseShare } from '../../core/design/tiling/tiling-numbers.ts';
 import { CoreError } from '../../core/error.ts';
 import { compare, multiply, ONE, rational, toText } from '../../core/exact/rational.ts';
 import { NumberField } from '../../kit/number-field.tsx';

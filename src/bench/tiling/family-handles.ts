@@ -1,4 +1,5 @@
-import type { FormSpec } from '../../core/design/tiling/tiling-schema.ts';
+import { type FamilyForm, type FamilyName, isFamily } from '../../core/design/tiling/families.ts';
+import type { FormSpec } from '../../core/design/tiling/form-schema.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
 import { rational, toNumber, toText } from '../../core/exact/rational.ts';
 import type { Place } from '../../core/shape/places.ts';
@@ -43,121 +44,124 @@ function numberOf(text: string): number {
   return toNumber(parseExact(text));
 }
 
+function proportion(text: string, value: number): string {
+  return snapped(text, value, LEAST, MOST);
+}
+
+function part(text: string, value: number): string {
+  return snapped(text, value, 0, 1 - LEAST);
+}
+
+/** The corners that the numbers of a family move; families of whole numbers have none. */
+const HANDLES: { readonly [K in FamilyName]?: (form: FamilyForm<K>) => readonly FamilyHandle[] } = {
+  // The side of a rhombus stays as long as it is: the hand says which way it goes.
+  rhombus: (form) => {
+    const [across, up] = [numberOf(form.across), numberOf(form.up)];
+    const side = Math.hypot(across, up);
+    const moved = ({ x, y }: Place) => {
+      const wished = (across * Math.max(y, 0)) / Math.max(x, UNMOVED);
+      return { ...form, up: snapped(form.up, wished, LEAST, Math.min(MOST_TYPED, MOST * across)) };
+    };
+    return [{ name: 'Right corner', at: { x: across / side, y: up / side }, moved }];
+  },
+  angled: (form) => {
+    const angle = form.rise * STEP;
+    const moved = ({ x, y }: Place) => ({
+      ...form,
+      rise: Math.min(5, Math.max(1, Math.round(Math.atan2(y, x) / STEP))),
+    });
+    return [{ name: 'Right corner', at: { x: Math.cos(angle), y: Math.sin(angle) }, moved, step: REACH }];
+  },
+  bricks: (form) => {
+    const at = { x: numberOf(form.step), y: numberOf(form.height) };
+    const moved = ({ x, y }: Place) => ({
+      ...form,
+      step: part(form.step, x),
+      height: proportion(form.height, y),
+    });
+    return [{ name: 'Corner of the next row', at, moved }];
+  },
+  squares: (form) => {
+    const at = { x: numberOf(form.small), y: 0 };
+    return [
+      {
+        name: 'Side of the smaller square',
+        at,
+        moved: ({ x }) => ({ ...form, small: snapped(form.small, x, LEAST, 1) }),
+      },
+    ];
+  },
+  octagons: (form) => {
+    const half = numberOf(form.slant) * Math.SQRT1_2;
+    const moved = ({ x, y }: Place) => ({
+      ...form,
+      slant: proportion(form.slant, ((x - 1 + y) / 2) * Math.SQRT2),
+    });
+    return [{ name: 'End of the slanting side', at: { x: 1 + half, y: half }, moved }];
+  },
+  triangles: (form) => {
+    const at = { x: numberOf(form.tip), y: numberOf(form.height) };
+    return [
+      {
+        name: 'Tip',
+        at,
+        moved: ({ x, y }) => ({ ...form, tip: part(form.tip, x), height: proportion(form.height, y) }),
+      },
+    ];
+  },
+  hexagons: (form) => {
+    const at = { x: numberOf(form.across), y: numberOf(form.up) };
+    const moved = ({ x, y }: Place) => ({
+      ...form,
+      across: proportion(form.across, x),
+      up: proportion(form.up, y),
+    });
+    return [{ name: 'End of the slanting side', at, moved }];
+  },
+  parallelograms: (form) => {
+    const at = { x: numberOf(form.lean), y: numberOf(form.height) };
+    const moved = ({ x, y }: Place) => ({
+      ...form,
+      lean: snapped(form.lean, x, 0, MOST),
+      height: proportion(form.height, y),
+    });
+    return [{ name: 'Upper corner', at, moved }];
+  },
+  kites: (form) => {
+    const tip = (name: string, key: 'above' | 'below', sign: 1 | -1): FamilyHandle => ({
+      name,
+      at: { x: 1, y: sign * numberOf(form[key]) },
+      moved: ({ y }) => ({ ...form, [key]: proportion(form[key], sign * y) }),
+    });
+    return [tip('Upper tip', 'above', 1), tip('Lower tip', 'below', -1)];
+  },
+  pentagons: (form) => {
+    const half = numberOf(form.half);
+    const moved = ({ x, y }: Place) => ({
+      ...form,
+      half: snapped(form.half, (1 - x - y) / 2, LEAST, 1 / 2 - LEAST),
+    });
+    return [{ name: 'End of the slanting side', at: { x: 1 - half, y: -half }, moved }];
+  },
+  herringbone: (form) => {
+    const moved = ({ y }: Place) => ({ ...form, width: snapped(form.width, y, LEAST, 1 - LEAST) });
+    return [{ name: 'Width of a brick', at: { x: 0, y: numberOf(form.width) }, moved }];
+  },
+  'hexagons-triangles': (form) => {
+    const at = { x: numberOf(form.other), y: 0 };
+    return [
+      {
+        name: 'End of the other side',
+        at,
+        moved: ({ x }) => ({ ...form, other: proportion(form.other, x) }),
+      },
+    ];
+  },
+};
+
 /** The corners of a form that its numbers move; none where it has no numbers or whole ones only. */
 export function familyHandles(form: FormSpec): readonly FamilyHandle[] {
-  const proportion = (text: string, value: number) => snapped(text, value, LEAST, MOST);
-  const part = (text: string, value: number) => snapped(text, value, 0, 1 - LEAST);
-  switch (form.kind) {
-    case 'regular':
-    case 'two-kinds':
-    case 'rows':
-    case 'basket':
-    case 'grown':
-      return [];
-    // The side of a rhombus stays as long as it is: the hand says which way it goes.
-    case 'rhombus': {
-      const [across, up] = [numberOf(form.across), numberOf(form.up)];
-      const side = Math.hypot(across, up);
-      const moved = ({ x, y }: Place) => {
-        const wished = (across * Math.max(y, 0)) / Math.max(x, UNMOVED);
-        return { ...form, up: snapped(form.up, wished, LEAST, Math.min(MOST_TYPED, MOST * across)) };
-      };
-      return [{ name: 'Right corner', at: { x: across / side, y: up / side }, moved }];
-    }
-    case 'angled': {
-      const angle = form.rise * STEP;
-      const moved = ({ x, y }: Place) => ({
-        ...form,
-        rise: Math.min(5, Math.max(1, Math.round(Math.atan2(y, x) / STEP))),
-      });
-      return [{ name: 'Right corner', at: { x: Math.cos(angle), y: Math.sin(angle) }, moved, step: REACH }];
-    }
-    case 'bricks': {
-      const at = { x: numberOf(form.step), y: numberOf(form.height) };
-      const moved = ({ x, y }: Place) => ({
-        ...form,
-        step: part(form.step, x),
-        height: proportion(form.height, y),
-      });
-      return [{ name: 'Corner of the next row', at, moved }];
-    }
-    case 'squares': {
-      const at = { x: numberOf(form.small), y: 0 };
-      return [
-        {
-          name: 'Side of the smaller square',
-          at,
-          moved: ({ x }) => ({ ...form, small: snapped(form.small, x, LEAST, 1) }),
-        },
-      ];
-    }
-    case 'octagons': {
-      const half = numberOf(form.slant) * Math.SQRT1_2;
-      const moved = ({ x, y }: Place) => ({
-        ...form,
-        slant: proportion(form.slant, ((x - 1 + y) / 2) * Math.SQRT2),
-      });
-      return [{ name: 'End of the slanting side', at: { x: 1 + half, y: half }, moved }];
-    }
-    case 'triangles': {
-      const at = { x: numberOf(form.tip), y: numberOf(form.height) };
-      return [
-        {
-          name: 'Tip',
-          at,
-          moved: ({ x, y }) => ({ ...form, tip: part(form.tip, x), height: proportion(form.height, y) }),
-        },
-      ];
-    }
-    case 'hexagons': {
-      const at = { x: numberOf(form.across), y: numberOf(form.up) };
-      const moved = ({ x, y }: Place) => ({
-        ...form,
-        across: proportion(form.across, x),
-        up: proportion(form.up, y),
-      });
-      return [{ name: 'End of the slanting side', at, moved }];
-    }
-    case 'parallelograms': {
-      const at = { x: numberOf(form.lean), y: numberOf(form.height) };
-      const moved = ({ x, y }: Place) => ({
-        ...form,
-        lean: snapped(form.lean, x, 0, MOST),
-        height: proportion(form.height, y),
-      });
-      return [{ name: 'Upper corner', at, moved }];
-    }
-    case 'kites': {
-      const tip = (name: string, key: 'above' | 'below', sign: 1 | -1): FamilyHandle => ({
-        name,
-        at: { x: 1, y: sign * numberOf(form[key]) },
-        moved: ({ y }) => ({ ...form, [key]: proportion(form[key], sign * y) }),
-      });
-      return [tip('Upper tip', 'above', 1), tip('Lower tip', 'below', -1)];
-    }
-    case 'pentagons': {
-      const half = numberOf(form.half);
-      const moved = ({ x, y }: Place) => ({
-        ...form,
-        half: snapped(form.half, (1 - x - y) / 2, LEAST, 1 / 2 - LEAST),
-      });
-      return [{ name: 'End of the slanting side', at: { x: 1 - half, y: -half }, moved }];
-    }
-    case 'herringbone': {
-      const moved = ({ y }: Place) => ({ ...form, width: snapped(form.width, y, LEAST, 1 - LEAST) });
-      return [{ name: 'Width of a brick', at: { x: 0, y: numberOf(form.width) }, moved }];
-    }
-    case 'hexagons-triangles': {
-      const at = { x: numberOf(form.other), y: 0 };
-      return [
-        {
-          name: 'End of the other side',
-          at,
-          moved: ({ x }) => ({ ...form, other: proportion(form.other, x) }),
-        },
-      ];
-    }
-    default:
-      return form satisfies never;
-  }
+  if (!isFamily(form)) return [];
+  const handles = HANDLES[form.kind] as ((form: FamilyForm) => readonly FamilyHandle[]) | undefined;
+  return handles?.(form) ?? [];
 }

@@ -2,10 +2,10 @@ import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import { colouringOf } from '../../core/design/tiling/colouring-of.ts';
 import { tilingOf } from '../../core/design/tiling/shape-of-tiling.ts';
+import { parseShare } from '../../core/design/tiling/tiling-numbers.ts';
 import {
   MAX_BLOCK,
   MAX_ROWS,
-  parseShare,
   TILING_COLOURS,
   type TilingSpec,
   type TilingColours as Ways,

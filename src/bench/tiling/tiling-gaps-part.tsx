@@ -1,5 +1,5 @@
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
+import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { CheckField } from '../../kit/check-field.tsx';
 import { FoldOut } from '../../kit/fold-out.tsx';
 import { NumberField } from '../../kit/number-field.tsx';

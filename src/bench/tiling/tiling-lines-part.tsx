@@ -1,7 +1,8 @@
 import { Plus } from 'lucide-react';
 import type { Shade } from '../../core/colour/shade.ts';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { type LinesSpec, MAX_LINES, parseNarrow } from '../../core/design/tiling/tiling-schema.ts';
+import { parseNarrow } from '../../core/design/tiling/tiling-numbers.ts';
+import { type LinesSpec, MAX_LINES } from '../../core/design/tiling/tiling-schema.ts';
 import { CheckField } from '../../kit/check-field.tsx';
 import { Choice } from '../../kit/choice.tsx';
 import { FoldOut } from '../../kit/fold-out.tsx';

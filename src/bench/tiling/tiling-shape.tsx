@@ -1,12 +1,8 @@
 import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import { uprightTurns } from '../../core/design/tiling/shape-of-tiling.ts';
-import {
-  parseDiagonal,
-  parsePart,
-  parseProportion,
-  type TilingSpec,
-} from '../../core/design/tiling/tiling-schema.ts';
+import { parseDiagonal, parsePart, parseProportion } from '../../core/design/tiling/tiling-numbers.ts';
+import type { TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
 import { NumberField } from '../../kit/number-field.tsx';
 import { SelectField } from '../../kit/select-field.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';

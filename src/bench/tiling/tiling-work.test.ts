@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { compile } from '../../core/design/compile-design.ts';
 import { newTiling, type TilingOrder } from '../../core/design/new-design.ts';
 import { formOf } from '../../core/design/tiling/form-of.ts';
-import type { FormSpec } from '../../core/design/tiling/tiling-schema.ts';
+import type { FormSpec } from '../../core/design/tiling/form-schema.ts';
 import { surdToNumber } from '../../core/exact/surd.ts';
 import { partitionIn } from '../../core/repeat/contents.ts';
 import { buildTiling } from '../../core/tiling/tiling-form.ts';

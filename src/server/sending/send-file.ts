@@ -8,7 +8,7 @@ import { structureOf } from '../../core/design/exchange/structure-files.ts';
 import { writeFile } from '../../core/design/exchange/write-file.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
-import { parseLengthOrNone } from '../../core/design/tiling/tiling-schema.ts';
+import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { CoreError } from '../../core/error.ts';
 import { type Rational, rational } from '../../core/exact/rational.ts';
 import { fileNameOf } from '../../core/formats/file-name.ts';

@@ -13,7 +13,8 @@ import { indexOf } from './index-of.ts';
 import { type ColouredTiling, layTiling } from './lay-tiling.ts';
 import { marksOf } from './marks-of-tiling.ts';
 import { sideOf } from './side-of.ts';
-import { parseShare, type TilingSpec } from './tiling-schema.ts';
+import { parseShare } from './tiling-numbers.ts';
+import type { TilingSpec } from './tiling-schema.ts';
 
 /** @throws CoreError as `layTiling`, `compileLaid` */
 export function compileTiling(spec: TilingSpec, shades: readonly Shade[]): RepeatUnit<Partition | Marks> {

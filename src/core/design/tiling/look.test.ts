@@ -9,8 +9,8 @@ import { tilingGeometry, tilingToCsv } from '../exchange/tiling-geometry.ts';
 import { newTiling, type TilingOrder } from '../new-design.ts';
 import { readDesign } from '../read-design.ts';
 import { shadesUsed, withShadeReplaced } from '../shades-used.ts';
+import type { FormSpec } from './form-schema.ts';
 import { tilingFacts } from './tiling-facts.ts';
-import type { FormSpec } from './tiling-schema.ts';
 
 const SHADES = ['#203040', '#f0e8d0', '#a03020', '#508060'].map((hex, at) => ({
   key: 'ABCD'[at]!,

@@ -7,13 +7,8 @@ import { insetPolygon } from '../../shape/inset.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark } from '../../shape/shape.ts';
 import { indexOf } from './index-of.ts';
-import {
-  type LinesSpec,
-  parseLengthOrNone,
-  parseNarrow,
-  parseSize,
-  type TilingSpec,
-} from './tiling-schema.ts';
+import { parseLengthOrNone, parseNarrow, parseSize } from './tiling-numbers.ts';
+import type { LinesSpec, TilingSpec } from './tiling-schema.ts';
 
 /**
  * What lies over a tiling's faces: the gaps, then lines in their order.

@@ -6,7 +6,8 @@ import { type Colouring, enlarged } from '../../tiling/colourings.ts';
 import type { Tiling } from '../../tiling/tiling-form.ts';
 import type { FaceColours } from '../../tiling/upright-partition.ts';
 import { cellOf, cellsOf } from '../../tiling/within.ts';
-import { parseShare, type TilingSpec } from './tiling-schema.ts';
+import { parseShare } from './tiling-numbers.ts';
+import type { TilingSpec } from './tiling-schema.ts';
 
 /** Steps of lightness each way. */
 const STEPS = 2;

@@ -12,7 +12,8 @@ import {
 } from '../../tiling/reshape.ts';
 import { buildTiling, type Tiling, turnTiling } from '../../tiling/tiling-form.ts';
 import { formOf } from './form-of.ts';
-import { parseDiagonal, parsePart, parseProportion, type TilingSpec } from './tiling-schema.ts';
+import { parseDiagonal, parsePart, parseProportion } from './tiling-numbers.ts';
+import type { TilingSpec } from './tiling-schema.ts';
 
 /** The faces of one cell, as they lie; sides of 1 where nothing is stretched. @throws CoreError as `plainTiling`, `reshaped` */
 export function tilingOf(spec: ShapeSpec): Tiling {

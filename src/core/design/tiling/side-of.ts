@@ -3,7 +3,8 @@ import { rational } from '../../exact/rational.ts';
 import { divideSurds, type Surd, scaleSurd, surd } from '../../exact/surd.ts';
 import { acrossCorners, acrossFlats } from '../../faces/across.ts';
 import type { LaidTiling } from '../../tiling/upright-partition.ts';
-import { parseSize, type TilingSpec } from './tiling-schema.ts';
+import { parseSize } from './tiling-numbers.ts';
+import type { TilingSpec } from './tiling-schema.ts';
 
 /**
  * Millimetres of a side of 1, in a tiling laid out so.

@@ -25,7 +25,8 @@ import { type FaceColours, MAX_FACES } from '../../tiling/upright-partition.ts';
 import type { TilingDesign } from '../design-schema.ts';
 import { compileLaid, compileTiling } from './compile-tiling.ts';
 import { layTiling } from './lay-tiling.ts';
-import { parsePart, parseProportion, parseSize, type TilingSpec } from './tiling-schema.ts';
+import { parsePart, parseProportion, parseSize } from './tiling-numbers.ts';
+import type { TilingSpec } from './tiling-schema.ts';
 
 /** What there is to know of a tiling. */
 export interface TilingFacts {

@@ -11,9 +11,10 @@ import { newTiling, type TilingOrder } from '../new-design.ts';
 import { asKind } from '../of-kind.ts';
 import { readDesign } from '../read-design.ts';
 import { shadesUsed, withShadeReplaced } from '../shades-used.ts';
+import type { FormSpec } from './form-schema.ts';
 import { uprightTurns } from './shape-of-tiling.ts';
 import { missesOfTiling, tilingFacts } from './tiling-facts.ts';
-import { type FormSpec, parseProportion } from './tiling-schema.ts';
+import { parseProportion } from './tiling-numbers.ts';
 import { TILING_STARTS, tilingFromStart } from './tiling-starts.ts';
 
 const SHADES = [
