@@ -1,7 +1,7 @@
 import { type ReactNode, useId } from 'react';
 import type { StartPoint } from '../core/design/construction.ts';
 import type { CoreError } from '../core/error.ts';
-import { Mistake } from '../kit/mistake.tsx';
+import { Mistake } from '../kit/fields/mistake.tsx';
 
 interface FieldProps {
   readonly label: string;

@@ -8,7 +8,7 @@ import { TILING_STARTS } from '../core/design/tiling/tiling-starts.ts';
 import { cellArea } from '../core/exact/lattice.ts';
 import { nearNumber } from '../core/exact/surd.ts';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
-import { NumberField } from '../kit/number-field.tsx';
+import { NumberField } from '../kit/fields/number-field.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
 import { inMillimetres, tilingText } from '../wording/tiling-words.ts';
 import { Field, type NewFormProps, StartForm } from './new-fields.tsx';

@@ -10,7 +10,7 @@ import { Toaster } from 'sonner';
 import { type Range, type Shelf as ShelfContents, type Summary, shelfSchema } from '../contracts/shelf.ts';
 import { PLAID_STARTS } from '../core/design/plaid/plaid-starts.ts';
 import { BrokenPage } from '../kit/broken-part.tsx';
-import { Choice } from '../kit/choice.tsx';
+import { Choice } from '../kit/fields/choice.tsx';
 import { Mark } from '../kit/mark.tsx';
 import { request } from '../kit/request.ts';
 import { Safely } from '../kit/safely.tsx';

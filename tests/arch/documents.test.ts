@@ -2,6 +2,7 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
+import { KEYS } from '../../src/bench/frame/keys.ts';
 import { DESIGN_VERSION, designSchema } from '../../src/core/design/design-schema.ts';
 import { COUNTS_FIELDS } from '../../src/core/formats/counts-text.ts';
 
@@ -50,6 +51,22 @@ describe('the documents', () => {
         .filter((target) => !existsSync(target)),
     );
     expect(broken).toEqual([]);
+  });
+
+  it('list every key that the bench lists', () => {
+    const readme = readFileSync(join(DOCS, '../README.md'), 'utf8');
+    const rows = readme
+      .slice(readme.indexOf('## Keys'), readme.indexOf('## The command line'))
+      .split('\n')
+      .filter((line) => line.startsWith('|'))
+      .slice(2)
+      .map((line) => line.split('|').map((cell) => cell.trim()))
+      .map(([, where, keys, what]) => ({ where, keys, what }));
+    const listed = KEYS.flatMap(({ where, keys: all }) =>
+      all.map(({ keys, what }, index) => ({ where: index === 0 ? where : '', keys, what })),
+    );
+    expect(listed.length).toBeGreaterThan(20);
+    expect(rows).toEqual(listed);
   });
 
   it('explain every field of the formats', () => {

@@ -11,7 +11,7 @@ import { isWhole, toText } from '../../core/exact/rational.ts';
 import { type Band, MAX_COUNT } from '../../core/thread/band.ts';
 import { type Bands, removeBand, setCount, setShade, splitBand } from '../../core/thread/edit-bands.ts';
 import { readWidth, widthIn } from '../../core/units/band-width.ts';
-import { NumberField } from '../../kit/number-field.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
 import { wordsOf } from '../rails/rail-words.ts';
 import {
   type BandMeasures,

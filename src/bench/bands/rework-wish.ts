@@ -20,7 +20,7 @@ import { graduatedRun } from '../../core/thread/runs.ts';
 import { threadCount } from '../../core/thread/sequence.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';
 import { parseLength } from '../../core/units/length.ts';
-import { whole } from '../../kit/whole.ts';
+import { whole } from '../../kit/fields/whole.ts';
 import { measuresOf, sequenceOf } from '../state/band-edits.ts';
 
 /** What can be done to a whole sequence. */

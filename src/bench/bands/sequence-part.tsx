@@ -3,7 +3,7 @@ import { type ReactNode, useState } from 'react';
 import type { Direction } from '../../core/design/construction.ts';
 import { closingCounts } from '../../core/thread/closing-counts.ts';
 import { insertBand } from '../../core/thread/edit-bands.ts';
-import { Choice } from '../../kit/choice.tsx';
+import { Choice } from '../../kit/fields/choice.tsx';
 import { plural } from '../../wording/measures.ts';
 import { lateSentence } from '../../wording/verdict.ts';
 import { PictureDialog } from '../picture/picture-dialog.tsx';

@@ -7,6 +7,7 @@ import type { ClothView } from '../cloth/cloth-store.ts';
 import { PlaidBuild } from '../plaid/plaid-build.tsx';
 import { PlaidChecks } from '../plaid/plaid-checks.tsx';
 import { useDesign } from '../state/bench-store.ts';
+import type { KeyList } from '../state/key-list.ts';
 import { AngleHandle } from '../stripe/angle-handle.tsx';
 import { StripeBalancePart } from '../stripe/stripe-balance-part.tsx';
 import { StripeBuild } from '../stripe/stripe-build.tsx';
@@ -15,6 +16,8 @@ import { RatioFitsPart } from '../tiling/ratio-fits-part.tsx';
 import { TilingBuild } from '../tiling/tiling-build.tsx';
 import { TilingFactsPart } from '../tiling/tiling-facts-part.tsx';
 import { TilingHand } from '../tiling/tiling-hand.tsx';
+import { TILING_KEYS } from '../tiling/tiling-keys.ts';
+import { DRAFT_KEYS } from '../weave/draft-keys.ts';
 import { DraftView } from '../weave/draft-view.tsx';
 
 /** What the bench shows of a construction. Another one is another room with one of these. */
@@ -27,6 +30,8 @@ interface ConstructionView<C extends Construction> {
   readonly workOf?: (design: DesignOf<C>, cloth: ClothView) => (() => ReactNode) | undefined;
   /** What the Check step says below the proof; `made` tells whether there is a cloth. */
   readonly Checks: (props: { readonly design: DesignOf<C>; readonly made: boolean }) => ReactNode;
+  /** Keys that only work there. */
+  readonly keys?: KeyList;
   /** Whole-pixel sizes that keep the ratio, where a repeat has no threads. */
   readonly RatioFits?: (props: { readonly exact: Rectangle; readonly now: PixelFit }) => ReactNode;
 }
@@ -37,6 +42,7 @@ const VIEWS: { readonly [K in keyof ByKind]: ConstructionView<ByKind[K]> } = {
     workOf: (design, { draft }) =>
       draft && design.construction.crossing === 'woven' ? DraftView : undefined,
     Checks: PlaidChecks,
+    keys: DRAFT_KEYS,
   },
   stripe: {
     Build: StripeBuild,
@@ -50,9 +56,15 @@ const VIEWS: { readonly [K in keyof ByKind]: ConstructionView<ByKind[K]> } = {
     workOf: ({ construction }, { growing }) =>
       growing && construction.form.kind === 'grown' ? GrowthView : undefined,
     Checks: TilingFactsPart,
+    keys: TILING_KEYS,
     RatioFits: RatioFitsPart,
   },
 };
+
+/** Keys that only work on some construction. */
+export const KEYS_OF_CONSTRUCTIONS: readonly KeyList[] = Object.values(VIEWS).flatMap(
+  ({ keys }: { readonly keys?: KeyList }) => keys ?? [],
+);
 
 /** What the bench shows of a design, whichever its construction. */
 export function viewFor<C extends Construction>(design: DesignOf<C>): ConstructionView<C> {

@@ -5,8 +5,8 @@ import { toText } from '../../core/exact/rational.ts';
 import { isRational } from '../../core/exact/surd.ts';
 import type { RepeatReport } from '../../core/repeat/check-repeat.ts';
 import type { PixelFit } from '../../core/repeat/pixel-fit.ts';
+import { ResolutionField } from '../../kit/fields/resolution-field.tsx';
 import { Measure, Panel } from '../../kit/panel.tsx';
-import { ResolutionField } from '../../kit/resolution-field.tsx';
 import { VerdictMark } from '../../kit/verdict-mark.tsx';
 import { exactSideText, perMetreText, ppmText, sizeText } from '../../wording/measures.ts';
 import {

@@ -6,6 +6,7 @@ import type { Design } from '../../core/design/design-schema.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { threadCount } from '../../core/thread/sequence.ts';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
+import { watchSize } from '../../kit/use-size.ts';
 import { sequenceOf } from '../state/band-edits.ts';
 import { problemOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
@@ -45,14 +46,7 @@ export function Cloth({ children }: { children?: React.ReactNode }) {
   const host = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
 
-  useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => {
-      const { width, height } = entry!.contentRect;
-      useCloth.setState({ view: { width, height } });
-    });
-    observer.observe(host.current!);
-    return () => observer.disconnect();
-  }, []);
+  useEffect(() => watchSize(host.current!, (size) => useCloth.setState({ view: size })), []);
 
   useEffect(() => useCloth.setState({ ratio }), [ratio]);
 

@@ -12,7 +12,7 @@ import {
   parseCardTokens,
 } from '../../core/formats/shade-card.ts';
 import { downloadText } from '../../kit/download.ts';
-import { SelectField } from '../../kit/select-field.tsx';
+import { SelectField } from '../../kit/fields/select-field.tsx';
 import { TwoShades } from '../../kit/shade-name.tsx';
 import { errorSentence } from '../../wording/error-sentence.ts';
 import { plural } from '../../wording/measures.ts';

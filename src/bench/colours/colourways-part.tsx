@@ -4,7 +4,7 @@ import { type Variation, varied } from '../../core/colour/variations.ts';
 import type { Colourway } from '../../core/design/colourway.ts';
 import { coloured } from '../../core/design/colourway.ts';
 import { MAX_COLOURWAYS } from '../../core/design/design-schema.ts';
-import { CheckField } from '../../kit/check-field.tsx';
+import { CheckField } from '../../kit/fields/check-field.tsx';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { addColourway, removeColourway, renameColourway } from '../state/colourway-edits.ts';

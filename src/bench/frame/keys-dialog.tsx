@@ -10,7 +10,7 @@ export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange
           <section key={where}>
             <h3 className="mb-1">{where}</h3>
             <dl className="m-0">
-              {keys.map(([key, what]) => (
+              {keys.map(({ keys: key, what }) => (
                 <div key={key} className="flex gap-3 border-rule/60 border-b py-1">
                   <dt className="numbers w-[130px] flex-none">{key}</dt>
                   <dd className="m-0 text-[13px]">{what}</dd>

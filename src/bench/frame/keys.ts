@@ -1,65 +1,86 @@
 import { useEffect } from 'react';
+import { KEYS_OF_CONSTRUCTIONS } from '../build/views.tsx';
 import { zoomToPixels, zoomToThree, zoomToTrueSize } from '../cloth/cloth-actions.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
+import { RAIL_KEYS } from '../rails/rail-keys.ts';
 import { dispatch } from '../state/bench-store.ts';
+import type { KeyList, KeyWords } from '../state/key-list.ts';
+
+/** A key that works anywhere on the bench, except while something is typed. */
+interface BenchKey extends KeyWords {
+  readonly hears: (pressed: Pressed) => boolean;
+  readonly act: (showKeys: () => void) => void;
+}
+
+interface Pressed {
+  /** In lower case. */
+  readonly key: string;
+  /** Ctrl, or Cmd. */
+  readonly ctrl: boolean;
+  readonly shift: boolean;
+  readonly alt: boolean;
+}
+
+/** A key by itself; which letters need Shift differs from keyboard to keyboard. */
+function alone(wished: string): BenchKey['hears'] {
+  return ({ key, ctrl, alt }) => key === wished && !ctrl && !alt;
+}
+
+const ANYWHERE: readonly BenchKey[] = [
+  {
+    keys: 'Ctrl Z',
+    what: 'undo',
+    hears: ({ key, ctrl, shift }) => key === 'z' && ctrl && !shift,
+    act: () => dispatch({ kind: 'undo' }),
+  },
+  {
+    keys: 'Ctrl Shift Z',
+    what: 'redo',
+    hears: ({ key, ctrl, shift }) => ctrl && ((key === 'z' && shift) || key === 'y'),
+    act: () => dispatch({ kind: 'redo' }),
+  },
+  { keys: '0', what: 'true size on this monitor', hears: alone('0'), act: zoomToTrueSize },
+  { keys: '1', what: 'one thread a pixel', hears: alone('1'), act: zoomToPixels },
+  { keys: '2', what: 'three repeats', hears: alone('2'), act: zoomToThree },
+  {
+    keys: 'R',
+    what: 'outline the repeat',
+    hears: alone('r'),
+    act: () => useCloth.setState(({ outlineRepeat }) => ({ outlineRepeat: !outlineRepeat })),
+  },
+  {
+    keys: 'U',
+    what: 'outline the unit',
+    hears: alone('u'),
+    act: () => useCloth.setState(({ outlineUnit }) => ({ outlineUnit: !outlineUnit })),
+  },
+  {
+    keys: 'T',
+    what: 'pin the ticket',
+    hears: alone('t'),
+    act: () => useCloth.setState(({ ticket }) => ({ ticket: !ticket })),
+  },
+  {
+    keys: 'B',
+    what: 'woven cloth from behind',
+    hears: alone('b'),
+    act: () => useCloth.setState(({ behind }) => ({ behind: !behind })),
+  },
+  { keys: '?', what: 'this list', hears: alone('?'), act: (showKeys) => showKeys() },
+];
 
 /** Every key and what it does, as `?` lists them. */
-export const KEYS: readonly {
-  readonly where: string;
-  readonly keys: readonly (readonly [string, string])[];
-}[] = [
-  {
-    where: 'Anywhere',
-    keys: [
-      ['Ctrl Z', 'undo'],
-      ['Ctrl Shift Z', 'redo'],
-      ['0', 'true size on this monitor'],
-      ['1', 'one thread a pixel'],
-      ['2', 'three repeats'],
-      ['R', 'outline the repeat'],
-      ['U', 'outline the unit'],
-      ['T', 'pin the ticket'],
-      ['B', 'woven cloth from behind'],
-      ['?', 'this list'],
-    ],
-  },
-  {
-    where: 'On a rail',
-    keys: [
-      ['← → or ↑ ↓', 'go along the rail'],
-      ['0–9', 'type the band’s count'],
-      ['A–Z', 'give the band the shade of that letter'],
-      ['+ −', 'one thread more or less; ten with Shift'],
-      ['Alt and an arrow', 'move the band'],
-      ['Enter or a double click', 'split the band'],
-      ['Delete', 'remove the band'],
-      ['Drag an edge', 'trade threads with the neighbour; with Alt grow the whole'],
-      ['Drag a band', 'move it'],
-    ],
-  },
+export const KEYS: readonly KeyList[] = [
+  { where: 'Anywhere', keys: ANYWHERE },
+  { where: 'On a rail', keys: RAIL_KEYS },
   {
     where: 'On the cloth',
     keys: [
-      ['Wheel', 'zoom about the pointer'],
-      ['Drag', 'pan'],
+      { keys: 'Wheel', what: 'zoom about the pointer' },
+      { keys: 'Drag', what: 'pan' },
     ],
   },
-  {
-    where: 'On a tiling',
-    keys: [
-      ['Click', 'choose a face, a side or a corner'],
-      ['Arrows', 'move a corner that can be dragged'],
-      ['Enter on a side', 'grow a patch there'],
-    ],
-  },
-  {
-    where: 'On a draft',
-    keys: [
-      ['Arrows', 'go over the drawdown'],
-      ['Space', 'raise or lower the warp there'],
-      ['Shift, Alt', 'work a whole pick, a whole end'],
-    ],
-  },
+  ...KEYS_OF_CONSTRUCTIONS,
 ];
 
 /** Hears the keys that work anywhere on the bench, except while something is typed. */
@@ -67,28 +88,20 @@ export function useBenchKeys(showKeys: () => void): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const typing = (event.target as Element).closest?.('input, textarea, select, [role="dialog"]') !== null;
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !typing) {
-        dispatch({ kind: event.shiftKey ? 'redo' : 'undo' });
-        event.preventDefault();
-      } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'y' && !typing) {
-        dispatch({ kind: 'redo' });
-        event.preventDefault();
-      } else if (!typing && !event.ctrlKey && !event.metaKey && !event.altKey) {
-        ACTIONS[event.key.toLowerCase()]?.();
-        if (event.key === '?') showKeys();
-      }
+      if (typing) return;
+      const pressed = {
+        key: event.key.toLowerCase(),
+        ctrl: event.ctrlKey || event.metaKey,
+        shift: event.shiftKey,
+        alt: event.altKey,
+      };
+      const found = ANYWHERE.find(({ hears }) => hears(pressed));
+      if (found === undefined) return;
+      // Else the browser undoes something of its own.
+      if (pressed.ctrl) event.preventDefault();
+      found.act(showKeys);
     };
     document.addEventListener('keydown', press);
     return () => document.removeEventListener('keydown', press);
   }, [showKeys]);
 }
-
-const ACTIONS: Readonly<Record<string, () => void>> = {
-  '0': zoomToTrueSize,
-  '1': zoomToPixels,
-  '2': zoomToThree,
-  r: () => useCloth.setState(({ outlineRepeat }) => ({ outlineRepeat: !outlineRepeat })),
-  u: () => useCloth.setState(({ outlineUnit }) => ({ outlineUnit: !outlineUnit })),
-  b: () => useCloth.setState(({ behind }) => ({ behind: !behind })),
-  t: () => useCloth.setState(({ ticket }) => ({ ticket: !ticket })),
-};

@@ -6,7 +6,8 @@ import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
 import { pitchOf } from '../../core/design/lay.ts';
 import { multiply, rational, toDecimal } from '../../core/exact/rational.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
-import { SelectField } from '../../kit/select-field.tsx';
+import { SelectField } from '../../kit/fields/select-field.tsx';
+import { Slider } from '../../kit/fields/slider.tsx';
 import { VerdictMark } from '../../kit/verdict-mark.tsx';
 import { lengthText, sizeText } from '../../wording/measures.ts';
 import { CalibrateDialog } from '../cloth/calibrate-dialog.tsx';
@@ -162,18 +163,15 @@ function ViewControls() {
                 onChange={(on) => useCloth.setState({ behind: on })}
               />
             )}
-            <label className="label mt-1 mb-0 px-2">
-              Fade everything but the unit
-              <input
-                type="range"
-                min={0}
-                max={0.9}
-                step={0.05}
+            <div className="mt-1 px-2">
+              <Slider
+                label="Fade everything but the unit"
                 value={fade}
-                className="w-full accent-woad"
-                onChange={(event) => useCloth.setState({ fade: Number(event.target.value) })}
+                range={[0, 0.9]}
+                step={0.05}
+                onChange={(by) => useCloth.setState({ fade: by })}
               />
-            </label>
+            </div>
             <div className="mt-1 px-2">
               <SelectField
                 label="Seen"
@@ -192,19 +190,16 @@ function ViewControls() {
                     onChange={(drawn) => useCloth.setState({ look: drawn })}
                   />
                 </div>
-                <label className="label mt-1 mb-0 px-2">
-                  Light from {lightText(light)}
-                  <input
-                    type="range"
-                    min={0}
-                    max={345}
-                    step={15}
+                <div className="mt-1 px-2">
+                  <Slider
+                    label={`Light from ${lightText(light)}`}
                     value={light}
+                    range={[0, 345]}
+                    step={15}
                     disabled={look === 'flat'}
-                    className="w-full accent-woad"
-                    onChange={(event) => useCloth.setState({ light: Number(event.target.value) })}
+                    onChange={(from) => useCloth.setState({ light: from })}
                   />
-                </label>
+                </div>
                 <Toggle
                   text="Threads as thick as their yarn"
                   hint=""

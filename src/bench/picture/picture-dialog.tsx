@@ -3,10 +3,11 @@ import type { Direction } from '../../core/design/construction.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { coarsen } from '../../core/picture/block-grid.ts';
 import { typedThreads } from '../../core/thread/band.ts';
-import { Choice } from '../../kit/choice.tsx';
 import { Dialog } from '../../kit/dialog.tsx';
-import { NumberField } from '../../kit/number-field.tsx';
-import { whole } from '../../kit/whole.ts';
+import { Choice } from '../../kit/fields/choice.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
+import { Slider } from '../../kit/fields/slider.tsx';
+import { whole } from '../../kit/fields/whole.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
 import { measuresOf, railsOf, sequenceOf } from '../state/band-edits.ts';
@@ -235,33 +236,6 @@ function Outcome({ bands, parts, unit }: OutcomeProps) {
         ))}
       </ul>
     </section>
-  );
-}
-
-interface SliderProps {
-  readonly label: string;
-  readonly value: number;
-  readonly range: readonly [least: number, most: number];
-  readonly text: string;
-  readonly onChange: (value: number) => void;
-}
-
-function Slider({ label, value, range: [least, most], text, onChange }: SliderProps) {
-  return (
-    <label>
-      <span className="label flex justify-between">
-        <span>{label}</span>
-        <span className="numbers">{text}</span>
-      </span>
-      <input
-        type="range"
-        className="w-full accent-woad"
-        min={least}
-        max={most}
-        value={value}
-        onChange={(event) => onChange(Number(event.target.value))}
-      />
-    </label>
   );
 }
 

@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import { BYTE_OF_LINEAR } from '../../core/colour/linear.ts';
 import type { BlockGrid } from '../../core/picture/block-grid.ts';
 import type { Place } from '../../core/picture/blocks-on-line.ts';
+import { wayOf } from '../../kit/arrow-keys.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 
 /** Room for the picture, in CSS pixels. */
@@ -88,13 +89,13 @@ export function PictureView({ grid, from, to, onLine }: PictureViewProps) {
               followPointer(event, (moved) => move(placeOf(moved)));
             }}
             onKeyDown={(event) => {
-              const [dx, dy] = ARROWS[event.key] ?? [0, 0];
-              if (dx === 0 && dy === 0) return;
+              const way = wayOf(event.key);
+              if (way === undefined) return;
               event.preventDefault();
               const step = Math.max(grid.width, grid.height) * KEY_STEP * (event.shiftKey ? 10 : 1);
               move({
-                x: clamp(place.x + dx * step, grid.width),
-                y: clamp(place.y + dy * step, grid.height),
+                x: clamp(place.x + way.right * step, grid.width),
+                y: clamp(place.y - way.up * step, grid.height),
               });
             }}
           />
@@ -103,13 +104,6 @@ export function PictureView({ grid, from, to, onLine }: PictureViewProps) {
     </div>
   );
 }
-
-const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 function clamp(value: number, most: number): number {
   return Math.min(most, Math.max(0, value));

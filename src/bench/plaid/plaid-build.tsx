@@ -1,7 +1,7 @@
 import type { Direction } from '../../core/design/construction.ts';
 import { parseTurn } from '../../core/design/exchange/counts-text.ts';
-import { Choice } from '../../kit/choice.tsx';
-import { NumberField } from '../../kit/number-field.tsx';
+import { Choice } from '../../kit/fields/choice.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
 import { SequencePart } from '../bands/sequence-part.tsx';
 import { setShared } from '../state/band-edits.ts';

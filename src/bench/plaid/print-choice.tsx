@@ -6,9 +6,9 @@ import { divide, type Rational, rational, toDecimal, toText } from '../../core/e
 import { parseStrength } from '../../core/thread/print.ts';
 import { parseDensity } from '../../core/units/density.ts';
 import { fromMillimetres, type LengthUnit, parseLength } from '../../core/units/length.ts';
-import { Choice } from '../../kit/choice.tsx';
-import { NumberField } from '../../kit/number-field.tsx';
-import { SelectField } from '../../kit/select-field.tsx';
+import { Choice } from '../../kit/fields/choice.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
+import { SelectField } from '../../kit/fields/select-field.tsx';
 import { lengthText } from '../../wording/measures.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { setLay } from '../state/design-edits.ts';

@@ -4,7 +4,7 @@ import { multiply, rational } from '../../core/exact/rational.ts';
 import { formatThreadCount, parseThreadCount } from '../../core/formats/thread-count.ts';
 import { typedThreads } from '../../core/thread/band.ts';
 import { threadCount } from '../../core/thread/sequence.ts';
-import { LiveTextField } from '../../kit/live-text-field.tsx';
+import { LiveTextField } from '../../kit/fields/live-text-field.tsx';
 import { lengthText, plural } from '../../wording/measures.ts';
 import { sequenceOf, setSequence } from '../state/band-edits.ts';
 import { dispatch } from '../state/bench-store.ts';

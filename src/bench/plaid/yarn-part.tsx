@@ -17,10 +17,10 @@ import {
 } from '../../core/units/yarn-count.ts';
 import { BarChart } from '../../kit/bar-chart.tsx';
 import { downloadText } from '../../kit/download.ts';
-import { NumberField } from '../../kit/number-field.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
+import { whole } from '../../kit/fields/whole.ts';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';
-import { whole } from '../../kit/whole.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { dispatch } from '../state/bench-store.ts';
 

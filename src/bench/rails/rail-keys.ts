@@ -1,6 +1,7 @@
 import type { Direction } from '../../core/design/construction.ts';
 import type { Bands } from '../../core/thread/edit-bands.ts';
 import { moveBand, removeBand, setCount, setShade, splitBand } from '../../core/thread/edit-bands.ts';
+import type { KeyWords } from '../state/key-list.ts';
 
 /** A key that was pressed on a rail. */
 export interface RailKey {
@@ -29,6 +30,95 @@ export interface RailSetting {
   readonly per?: number;
 }
 
+/** A press on a rail: its bands, the selected one, and the key. */
+interface Press extends RailSetting {
+  readonly bands: Bands;
+  readonly band: number;
+  readonly pressed: RailKey;
+}
+
+/** What a key does; undefined when it is another key. Ways of the hand have none. */
+interface RailAction extends KeyWords {
+  readonly press?: (press: Press) => Partial<RailResult> | undefined;
+}
+
+export const RAIL_KEYS: readonly RailAction[] = [
+  {
+    keys: 'Alt and an arrow',
+    what: 'move the band',
+    press: (press) => {
+      const band = stepped(press);
+      if (band === undefined || !press.pressed.alt) return undefined;
+      return { band, bands: moveBand(press.bands, press.band, band) };
+    },
+  },
+  {
+    keys: '← → or ↑ ↓',
+    what: 'go along the rail',
+    press: (press) => {
+      const band = stepped(press);
+      return band === undefined ? undefined : { band };
+    },
+  },
+  {
+    keys: 'Home, End',
+    what: 'go to the first band, the last',
+    press: ({ bands, pressed: { key } }) => {
+      if (key === 'Home') return { band: 0 };
+      return key === 'End' ? { band: bands.length - 1 } : undefined;
+    },
+  },
+  {
+    keys: '+ −',
+    what: 'one thread more or less; ten with Shift',
+    press: ({ bands, band, pressed, direction, per = 1 }) => {
+      const more = changeOf(pressed);
+      if (more === 0) return undefined;
+      const count = bands[band]!.count + more * per;
+      return { bands: setCount(bands, band, count), tag: `count-${direction}-${band}` };
+    },
+  },
+  {
+    keys: '0–9',
+    what: 'type the band’s count',
+    press: ({ bands, band, pressed, direction, typed: before, per = 1 }) => {
+      if (!/^\d$/.test(pressed.key)) return undefined;
+      const typed = (before + pressed.key).slice(-6);
+      const count = Number(typed);
+      return {
+        bands: count >= 1 ? setCount(bands, band, count * per) : bands,
+        tag: `digits-${direction}-${band}`,
+        typed,
+      };
+    },
+  },
+  {
+    keys: 'Delete',
+    what: 'remove the band',
+    press: ({ bands, band, pressed: { key } }) => {
+      if (key !== 'Delete' && key !== 'Backspace') return undefined;
+      const left = removeBand(bands, band);
+      return { bands: left, band: Math.min(band, left.length - 1) };
+    },
+  },
+  {
+    keys: 'Enter or a double click',
+    what: 'split the band',
+    press: ({ bands, band, pressed }) =>
+      pressed.key === 'Enter' ? { bands: splitBand(bands, band) } : undefined,
+  },
+  {
+    keys: 'A–Z',
+    what: 'give the band the shade of that letter',
+    press: ({ bands, band, pressed, keys }) => {
+      const shade = pressed.key.toUpperCase();
+      return keys.includes(shade) ? { bands: setShade(bands, band, shade) } : undefined;
+    },
+  },
+  { keys: 'Drag an edge', what: 'trade threads with the neighbour; with Alt grow the whole' },
+  { keys: 'Drag a band', what: 'move it' },
+];
+
 /**
  * @returns      undefined when the key means nothing to a rail
  */
@@ -36,53 +126,20 @@ export function pressRailKey(
   bands: Bands,
   band: number,
   pressed: RailKey,
-  { direction, typed, keys, per = 1 }: RailSetting,
+  setting: RailSetting,
 ): RailResult | undefined {
-  const plain = { bands, band, tag: undefined, typed: '' };
-  const step = stepOf(pressed, direction);
-  if (step !== 0) {
-    const next = Math.min(bands.length - 1, Math.max(0, band + step));
-    return { ...plain, band: next, bands: pressed.alt ? moveBand(bands, band, next) : bands };
+  for (const { press } of RAIL_KEYS) {
+    const result = press?.({ ...setting, bands, band, pressed });
+    if (result !== undefined) return { bands, band, tag: undefined, typed: '', ...result };
   }
-  const more = changeOf(pressed);
-  if (more !== 0) {
-    return {
-      ...plain,
-      bands: setCount(bands, band, bands[band]!.count + more * per),
-      tag: `count-${direction}-${band}`,
-    };
-  }
-  if (/^\d$/.test(pressed.key)) {
-    const digits = (typed + pressed.key).slice(-6);
-    return {
-      ...plain,
-      bands: Number(digits) >= 1 ? setCount(bands, band, Number(digits) * per) : bands,
-      tag: `digits-${direction}-${band}`,
-      typed: digits,
-    };
-  }
-  switch (pressed.key) {
-    case 'Delete':
-    case 'Backspace': {
-      const left = removeBand(bands, band);
-      return { ...plain, bands: left, band: Math.min(band, left.length - 1) };
-    }
-    case 'Enter':
-      return { ...plain, bands: splitBand(bands, band) };
-    case 'Home':
-      return { ...plain, band: 0 };
-    case 'End':
-      return { ...plain, band: bands.length - 1 };
-  }
-  const shade = pressed.key.toUpperCase();
-  return keys.includes(shade) ? { ...plain, bands: setShade(bands, band, shade) } : undefined;
+  return undefined;
 }
 
-/** Arrow keys: the warp runs to the right, the weft upward. */
-function stepOf({ key }: RailKey, direction: Direction): -1 | 0 | 1 {
-  if (key === (direction === 'warp' ? 'ArrowRight' : 'ArrowUp')) return 1;
-  if (key === (direction === 'warp' ? 'ArrowLeft' : 'ArrowDown')) return -1;
-  return 0;
+/** The band that an arrow key goes to: the warp runs to the right, the weft upward. */
+function stepped({ bands, band, pressed: { key }, direction }: Press): number | undefined {
+  if (key === (direction === 'warp' ? 'ArrowRight' : 'ArrowUp')) return Math.min(bands.length - 1, band + 1);
+  if (key === (direction === 'warp' ? 'ArrowLeft' : 'ArrowDown')) return Math.max(0, band - 1);
+  return undefined;
 }
 
 /** Plus and minus: one thread, ten with Shift. Where plus itself needs Shift, the key's place tells. */

@@ -1,8 +1,9 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { inColourway } from '../../core/design/colourway.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import type { Rational } from '../../core/exact/rational.ts';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
+import { useSize } from '../../kit/use-size.ts';
 import { lengthText } from '../../wording/measures.ts';
 import type { Size } from '../cloth/cloth-camera.ts';
 import { useDesign } from '../state/bench-store.ts';
@@ -17,16 +18,8 @@ const MARGIN = 64;
 /** What will be sent, with its measures along its edges. */
 export function SendView() {
   const host = useRef<HTMLDivElement>(null);
-  const [view, setView] = useState<Size>({ width: 0, height: 0 });
+  const view = useSize(host);
   const wish = useSend();
-  useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => {
-      const { width, height } = entry!.contentRect;
-      setView({ width, height });
-    });
-    observer.observe(host.current!);
-    return () => observer.disconnect();
-  }, []);
   return (
     <div ref={host} className="relative min-h-0 min-w-0 overflow-hidden bg-[#ebe5d8]">
       {isPicture(wish.file) ? (

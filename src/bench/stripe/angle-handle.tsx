@@ -2,6 +2,7 @@ import type { StripeDesign } from '../../core/design/design-schema.ts';
 import { asKind } from '../../core/design/of-kind.ts';
 import { atAngle } from '../../core/design/stripe/at-angle.ts';
 import { slopeDegrees } from '../../core/exact/slope.ts';
+import { wayOf } from '../../kit/arrow-keys.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { degreesText } from '../../wording/lines.ts';
@@ -43,8 +44,9 @@ export function AngleHandle({ design }: { design: StripeDesign }) {
         style={{ left: end.x, top: end.y }}
         onPointerDown={startTurn}
         onKeyDown={(event) => {
-          const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
-          if (by === undefined) return;
+          const way = wayOf(event.key);
+          if (way === undefined) return;
+          const by = way.right + way.up;
           event.preventDefault();
           event.stopPropagation();
           turnTo(Math.round(degrees + by * (event.shiftKey ? 10 : 1)), 'turn-keys');

@@ -6,7 +6,7 @@ import { layWidths, periodOf } from '../../core/design/stripe/compile-stripe.ts'
 import { CoreError } from '../../core/error.ts';
 import { divide, toDecimal } from '../../core/exact/rational.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';
-import { LiveTextField } from '../../kit/live-text-field.tsx';
+import { LiveTextField } from '../../kit/fields/live-text-field.tsx';
 import { dispatch } from '../state/bench-store.ts';
 import { useDesignOf } from '../state/use-construction.ts';
 import { setStripe } from './stripe-edits.ts';

@@ -1,8 +1,8 @@
 import { LEVEL, type Slope, slope, UPRIGHT } from '../../core/exact/slope.ts';
 import { BAND_UNITS, type BandUnit } from '../../core/units/band-width.ts';
-import { Choice } from '../../kit/choice.tsx';
+import { Choice } from '../../kit/fields/choice.tsx';
+import { SelectField } from '../../kit/fields/select-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
-import { SelectField } from '../../kit/select-field.tsx';
 import { SequencePart } from '../bands/sequence-part.tsx';
 import { dispatch, useBenchState } from '../state/bench-store.ts';
 import { useDesignOf } from '../state/use-construction.ts';

@@ -3,9 +3,9 @@ import type { TilingDesign } from '../../core/design/design-schema.ts';
 import { MAX_RINGS, parseShare } from '../../core/design/tiling/tiling-numbers.ts';
 import { CoreError } from '../../core/error.ts';
 import { compare, multiply, ONE, rational, toText } from '../../core/exact/rational.ts';
-import { NumberField } from '../../kit/number-field.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
+import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
 import { RemoveButton } from '../../kit/remove-button.tsx';
-import { ShadeSelect } from '../../kit/shade-select.tsx';
 import { dispatch } from '../state/bench-store.ts';
 import { setTiling } from './tiling-edits.ts';
 

@@ -1,5 +1,5 @@
 import type { TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
-import { whole } from '../../kit/whole.ts';
+import { whole } from '../../kit/fields/whole.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { setTiling } from './tiling-edits.ts';
 

@@ -1,4 +1,4 @@
-import { CheckField } from '../../kit/check-field.tsx';
+import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
 import { useDesignOf } from '../state/use-construction.ts';
 import { FaceRings } from './face-rings.tsx';

@@ -11,10 +11,10 @@ import {
   type TilingColours as Ways,
 } from '../../core/design/tiling/tiling-schema.ts';
 import { ROW_WAYS, type RowWay } from '../../core/tiling/colourings.ts';
-import { CheckField } from '../../kit/check-field.tsx';
+import { CheckField } from '../../kit/fields/check-field.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
+import { SelectField } from '../../kit/fields/select-field.tsx';
 import { FoldOut } from '../../kit/fold-out.tsx';
-import { NumberField } from '../../kit/number-field.tsx';
-import { SelectField } from '../../kit/select-field.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { polygonText } from '../../wording/tiling-words.ts';
 import { few, keptBy, putTiling } from './put-tiling.ts';

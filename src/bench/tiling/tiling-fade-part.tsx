@@ -1,12 +1,12 @@
 import { Plus } from 'lucide-react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import type { FadeSpec } from '../../core/design/tiling/tiling-schema.ts';
-import { CheckField } from '../../kit/check-field.tsx';
-import { Choice } from '../../kit/choice.tsx';
+import { CheckField } from '../../kit/fields/check-field.tsx';
+import { Choice } from '../../kit/fields/choice.tsx';
+import { type Options, SelectField } from '../../kit/fields/select-field.tsx';
+import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
 import { FoldOut } from '../../kit/fold-out.tsx';
 import { RemoveButton } from '../../kit/remove-button.tsx';
-import { type Options, SelectField } from '../../kit/select-field.tsx';
-import { ShadeSelect } from '../../kit/shade-select.tsx';
 import { putTiling } from './put-tiling.ts';
 
 /** Faces that fade from shade to shade. */

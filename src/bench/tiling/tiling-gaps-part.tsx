@@ -1,9 +1,9 @@
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
-import { CheckField } from '../../kit/check-field.tsx';
+import { CheckField } from '../../kit/fields/check-field.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
+import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
 import { FoldOut } from '../../kit/fold-out.tsx';
-import { NumberField } from '../../kit/number-field.tsx';
-import { ShadeSelect } from '../../kit/shade-select.tsx';
 import { inMillimetres } from '../../wording/tiling-words.ts';
 import { putTiling } from './put-tiling.ts';
 

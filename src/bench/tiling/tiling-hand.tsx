@@ -1,6 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import type { Place } from '../../core/shape/places.ts';
+import { wayOf } from '../../kit/arrow-keys.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { layGeometry } from '../cloth/cloth-camera.ts';
@@ -132,14 +133,12 @@ function Handle({ handle, scale, view }: { handle: FamilyHandle; scale: number; 
         );
       }}
       onKeyDown={(event) => {
-        const way = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[
-          event.key
-        ];
+        const way = wayOf(event.key);
         if (way === undefined) return;
         event.preventDefault();
         event.stopPropagation();
         const step = handle.step ?? 1 / 20;
-        move({ x: handle.at.x + way[0]! * step, y: handle.at.y + way[1]! * step }, 'corner-keys');
+        move({ x: handle.at.x + way.right * step, y: handle.at.y + way.up * step }, 'corner-keys');
       }}
     />
   );

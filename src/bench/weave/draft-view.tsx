@@ -1,19 +1,20 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { threadsOfPlaid } from '../../core/design/plaid/compile-plaid.ts';
 import { marksOf } from '../../core/thread/mark-cells.ts';
 import type { Interlacing } from '../../core/thread/weave.ts';
 import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
 import { weaveDraft } from '../../core/thread/weaves/weave-draft.ts';
 import { type Draft, MAX_TREADLES } from '../../core/thread/weaves/weave-spec.ts';
-import { CheckField } from '../../kit/check-field.tsx';
 import { ClothSwatch } from '../../kit/cloth-swatch.tsx';
+import { CheckField } from '../../kit/fields/check-field.tsx';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
+import { type Size, useSize } from '../../kit/use-size.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
-import { dispatch } from '../state/bench-store.ts';
 import { useDesignOf } from '../state/use-construction.ts';
 import { cellAtPlace, type DraftLayout, layoutOf } from './draft-geometry.ts';
-import { reachOf, startWork, workCell } from './draft-work.ts';
+import { type DraftCursor, pressDraftKey } from './draft-keys.ts';
+import { startWork } from './draft-work.ts';
 import { cellThatFits, type DraftScene, draftExtent, drawDraft, NAMES, STRIP } from './draw-draft.ts';
 
 /** CSS pixels of a cell. */
@@ -28,17 +29,8 @@ export function DraftView() {
   const { marks, liftPlan } = useCloth();
   const host = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
-  const [room, setRoom] = useState({ width: 0, height: 0 });
-  const [cursor, setCursor] = useState<{ end: number; pick: number }>();
-  const pixelRatio = usePixelRatio();
-  useEffect(() => {
-    const observer = new ResizeObserver(() => {
-      const { clientWidth, clientHeight } = host.current!;
-      setRoom({ width: clientWidth, height: clientHeight });
-    });
-    observer.observe(host.current!);
-    return () => observer.disconnect();
-  }, []);
+  const room = useSize(host);
+  const [cursor, setCursor] = useState<DraftCursor>();
   const draft = 'value' in found ? found.value : undefined;
   const many = draft !== undefined && draft.tieup.length > MAX_TREADLES;
   const layout = useMemo(
@@ -55,21 +47,7 @@ export function DraftView() {
     const marked = marks.floatLimit > 0 || marks.layers ? marksOf(structure, marks) : undefined;
     return { draft, structure, layout, cell, shades, threads, marks: marked, cursor };
   }, [draft, structure, layout, cell, construction, shades, marks, cursor]);
-  useEffect(() => {
-    const element = canvas.current!;
-    const scroller = host.current!;
-    const draw = () => {
-      const [across, down] = [Math.ceil(width * pixelRatio), Math.ceil(height * pixelRatio)];
-      if (element.width !== across) element.width = across;
-      if (element.height !== down) element.height = down;
-      const context = element.getContext('2d')!;
-      context.setTransform(pixelRatio, 0, 0, pixelRatio, 0, 0);
-      drawDraft(context, scene, { left: scroller.scrollLeft, top: scroller.scrollTop, width, height });
-    };
-    draw();
-    scroller.addEventListener('scroll', draw);
-    return () => scroller.removeEventListener('scroll', draw);
-  }, [scene, pixelRatio, width, height]);
+  useDrawing(canvas, host, scene, { width, height });
   const cellOf = (event: { clientX: number; clientY: number }) => {
     const box = canvas.current!.getBoundingClientRect();
     const { scrollLeft, scrollTop } = host.current!;
@@ -90,21 +68,8 @@ export function DraftView() {
             style={{ width, height }}
             onPointerDown={(event) => startWork(event, cellOf)}
             onKeyDown={(event) => {
-              const [dx, dy] = ARROWS[event.key] ?? [0, 0];
-              const at = cursor ?? { end: 0, pick: 0 };
-              if (dx !== 0 || dy !== 0) {
-                event.preventDefault();
-                setCursor({
-                  end: (at.end + dx + layout.ends) % layout.ends,
-                  pick: (at.pick + dy + layout.picks) % layout.picks,
-                });
-              } else if (event.key === ' ') {
-                event.preventDefault();
-                setCursor(at);
-                const on = structure.up[at.pick * structure.ends + at.end] === 0;
-                workCell({ part: 'drawdown', across: at.end, up: at.pick }, on, 'draft-key', reachOf(event));
-                dispatch({ kind: 'settle' });
-              }
+              const next = pressDraftKey(event, cursor, structure);
+              if (next !== undefined) setCursor(next);
             }}
           />
         </div>
@@ -139,12 +104,31 @@ export function DraftView() {
   );
 }
 
-const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
+/** Draws the part of a draft that is scrolled into view, whenever either changes. */
+function useDrawing(
+  canvas: RefObject<HTMLCanvasElement | null>,
+  host: RefObject<HTMLElement | null>,
+  scene: DraftScene,
+  { width, height }: Size,
+): void {
+  const pixelRatio = usePixelRatio();
+  useEffect(() => {
+    const element = canvas.current!;
+    const scroller = host.current!;
+    const draw = () => {
+      const across = Math.ceil(width * pixelRatio);
+      const down = Math.ceil(height * pixelRatio);
+      if (element.width !== across) element.width = across;
+      if (element.height !== down) element.height = down;
+      const context = element.getContext('2d')!;
+      context.setTransform(pixelRatio, 0, 0, pixelRatio, 0, 0);
+      drawDraft(context, scene, { left: scroller.scrollLeft, top: scroller.scrollTop, width, height });
+    };
+    draw();
+    scroller.addEventListener('scroll', draw);
+    return () => scroller.removeEventListener('scroll', draw);
+  }, [canvas, host, scene, pixelRatio, width, height]);
+}
 
 function shownLayout(draft: Draft | undefined, { ends, picks }: Interlacing, byLifts: boolean): DraftLayout {
   if (draft === undefined) return { ends, picks, shafts: 0, columns: 0, beside: 'treadling' };

@@ -15,10 +15,10 @@ import {
 import { THREADINGS, type Threading, threadingOf } from '../../core/thread/weaves/threadings.ts';
 import { weaveDraft } from '../../core/thread/weaves/weave-draft.ts';
 import { MAX_MATRIX } from '../../core/thread/weaves/weave-spec.ts';
-import { LiveTextField } from '../../kit/live-text-field.tsx';
-import { NumberField } from '../../kit/number-field.tsx';
-import { SelectField } from '../../kit/select-field.tsx';
-import { whole } from '../../kit/whole.ts';
+import { LiveTextField } from '../../kit/fields/live-text-field.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
+import { SelectField } from '../../kit/fields/select-field.tsx';
+import { whole } from '../../kit/fields/whole.ts';
 import { attempt } from '../../wording/attempt.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { useDesignOf } from '../state/use-construction.ts';

@@ -2,7 +2,7 @@ import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
 import type { WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
 import { formatWeave, parseWeave, weaveName } from '../../core/thread/weaves/weave-text.ts';
-import { CheckField } from '../../kit/check-field.tsx';
+import { CheckField } from '../../kit/fields/check-field.tsx';
 import { attempt } from '../../wording/attempt.ts';
 import { lateSentence } from '../../wording/verdict.ts';
 import { useThreadFacts } from '../bands/use-thread-facts.ts';

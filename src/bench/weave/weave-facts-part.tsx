@@ -3,7 +3,7 @@ import type { PlaidDesign } from '../../core/design/design-schema.ts';
 import { type WeaveFacts, weaveFacts } from '../../core/design/weave-facts.ts';
 import { toDecimal, toText } from '../../core/exact/rational.ts';
 import { BarChart } from '../../kit/bar-chart.tsx';
-import { CheckField } from '../../kit/check-field.tsx';
+import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { plural } from '../../wording/measures.ts';
 import { hangsText } from '../../wording/weave-words.ts';

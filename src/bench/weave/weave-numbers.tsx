@@ -2,11 +2,11 @@ import { HANDS, type Hand } from '../../core/thread/weave.ts';
 import { satinSteps } from '../../core/thread/weaves/satin-steps.ts';
 import { checkedWeave, onEnds, parseLine } from '../../core/thread/weaves/weave-rules.ts';
 import type { WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
-import { CheckField } from '../../kit/check-field.tsx';
-import { Choice } from '../../kit/choice.tsx';
-import { NumberField } from '../../kit/number-field.tsx';
-import { SelectField } from '../../kit/select-field.tsx';
-import { whole } from '../../kit/whole.ts';
+import { CheckField } from '../../kit/fields/check-field.tsx';
+import { Choice } from '../../kit/fields/choice.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
+import { SelectField } from '../../kit/fields/select-field.tsx';
+import { whole } from '../../kit/fields/whole.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { setWeave } from './weave-edits.ts';
 

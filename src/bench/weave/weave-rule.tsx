@@ -1,5 +1,5 @@
 import { ruleOf, USUAL_WEAVES, WEAVE_RULES, type WeaveRule } from '../../core/thread/weaves/weave-rules.ts';
-import { SelectField } from '../../kit/select-field.tsx';
+import { SelectField } from '../../kit/fields/select-field.tsx';
 import { useDesignOf } from '../state/use-construction.ts';
 import { putWeave, WeaveNumbers } from './weave-numbers.tsx';
 

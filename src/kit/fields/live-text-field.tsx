@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useId, useState } from 'react';
-import { CoreError } from '../core/error.ts';
+import { CoreError } from '../../core/error.ts';
 import { Mistake } from './mistake.tsx';
 
 interface LiveTextFieldProps<T> {

@@ -1,7 +1,7 @@
-import { CoreError } from '../core/error.ts';
-import { parseExact } from '../core/exact/parse-exact.ts';
-import { isWhole, toText } from '../core/exact/rational.ts';
-import { MAX_COUNT } from '../core/thread/band.ts';
+import { CoreError } from '../../core/error.ts';
+import { parseExact } from '../../core/exact/parse-exact.ts';
+import { isWhole, toText } from '../../core/exact/rational.ts';
+import { MAX_COUNT } from '../../core/thread/band.ts';
 
 /**
  * A whole number, not below `least`, from arithmetic such as 2*6.

@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useId, useState } from 'react';
-import { errorSentence } from '../wording/error-sentence.ts';
+import { errorSentence } from '../../wording/error-sentence.ts';
 
 interface NumberFieldProps {
   readonly label: string;

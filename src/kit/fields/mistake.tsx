@@ -1,5 +1,5 @@
-import type { CoreError } from '../core/error.ts';
-import { sentenceFor } from '../wording/sentences.ts';
+import type { CoreError } from '../../core/error.ts';
+import { sentenceFor } from '../../wording/sentences.ts';
 
 /** Characters shown to each side of the place that is wrong. */
 const AROUND = 60;

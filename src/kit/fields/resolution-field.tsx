@@ -1,5 +1,5 @@
-import { toDecimal } from '../core/exact/rational.ts';
-import { parseResolution } from '../core/units/resolution.ts';
+import { toDecimal } from '../../core/exact/rational.ts';
+import { parseResolution } from '../../core/units/resolution.ts';
 import { NumberField } from './number-field.tsx';
 
 interface ResolutionFieldProps {

@@ -1,4 +1,4 @@
-import type { Shade } from '../core/colour/shade.ts';
+import type { Shade } from '../../core/colour/shade.ts';
 import { SelectField } from './select-field.tsx';
 
 interface ShadeSelectProps {
