@@ -35,9 +35,7 @@ describe('sentences', () => {
     );
     expect(sentenceFor('notation/count', { word: 'B', count: '', most: 100_000 })).toContain('such as B4');
     expect(sentenceFor('notation/shade', { shade: 'Q', known: ['A', 'B'] })).toContain('The card has A, B.');
-    expect(sentenceFor('notation/pivot', { word: 'B/6', marked: true })).toContain(
-      'only the first and the last',
-    );
+    expect(sentenceFor('notation/pivot-inside', { word: 'B/6' })).toContain('only the first and the last');
     expect(sentenceFor('design/field', { path: 'shades.1.key', problem: 'shade/twice' })).toContain(
       'another shade has that letter',
     );

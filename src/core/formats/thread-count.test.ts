@@ -38,8 +38,8 @@ describe('parseThreadCount', () => {
     ['A12 B2.5', 'notation/count', 5, 3],
     ['A12 B1000000000', 'notation/count', 5, 10],
     ['A12 B6x C4', 'notation/count', 5, 2],
-    ['A/12 B6 C4', 'notation/pivot', 8, 2],
-    ['A/12 B/6 C/4', 'notation/pivot', 5, 3],
+    ['A/12 B6 C4', 'notation/pivot-alone', 8, 2],
+    ['A/12 B/6 C/4', 'notation/pivot-inside', 5, 3],
     ['A12 Blue6', 'notation/shade', 4, 4],
   ])('%j is refused: %s at %i, %i long', (text, code, at, length) => {
     expect(facts(text)).toMatchObject({ code, facts: { at, length } });

@@ -19,7 +19,7 @@ export interface ThreadCountContext {
  *
  * Every error names the place: {at, length} in characters of `text`.
  * @throws CoreError "notation/empty" | "notation/too-long" | "notation/band" | "notation/shade" |
- *         "notation/count" | "notation/pivot" | "sequence/bands" | "sequence/threads"
+ *         "notation/count" | "notation/pivot-inside" | "notation/pivot-alone" | "sequence/bands" | "sequence/threads"
  */
 export function parseThreadCount(text: string, { keys, pivots }: ThreadCountContext): Sequence {
   const words = splitBands(text, keys);
@@ -96,15 +96,11 @@ function readCount({ word, rest, at, restAt }: BandWord): number {
 /** Pivots are the first and the last band, both or neither. */
 function checkPivots(words: readonly BandWord[]): void {
   const last = words.length - 1;
-  words.forEach((word, index) => {
+  words.forEach(({ word, at, pivot }, index) => {
     const end = index === 0 || index === last;
-    if (word.pivot !== end) {
-      throw new CoreError('notation/pivot', {
-        word: word.word,
-        at: word.at,
-        length: word.word.length,
-        marked: word.pivot,
-      });
-    }
+    if (pivot === end) return;
+    const facts = { word, at, length: word.length };
+    if (pivot) throw new CoreError('notation/pivot-inside', facts);
+    throw new CoreError('notation/pivot-alone', facts);
   });
 }

@@ -100,7 +100,7 @@ describe('stripe text', () => {
     ['stripe: A12 B6\nslope: 0/0', 'slope/none'],
     ['stripe: A12 B6\nslope: steep', 'slope/text'],
     ['stripe: A12 B6\nmeasured: sideways', 'stripe/measured'],
-    ['stripe: A/12 B6 C4', 'notation/pivot'],
+    ['stripe: A/12 B6 C4', 'notation/pivot-alone'],
   ])('refuses %j', (text, code) => {
     expect(() => designFromText(text, 'x')).toThrow(code);
   });

@@ -1,4 +1,4 @@
-import type { Sentence } from './sentence.ts';
+import type { Sentence } from '../sentence.ts';
 
 /** What the server, its gate and its database have to say. */
 export const SERVER_SENTENCES: Readonly<Record<string, Sentence>> = {

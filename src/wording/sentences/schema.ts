@@ -1,4 +1,4 @@
-import type { Sentence } from './sentence.ts';
+import type { Sentence } from '../sentence.ts';
 
 /** What a schema has against a value. */
 export const SCHEMA_SENTENCES: Readonly<Record<string, Sentence>> = {

@@ -1,0 +1,29 @@
+import type { Sentence } from '../sentence.ts';
+
+/** What may be wrong with pictures, drawings and sheets. */
+export const PICTURES: Readonly<Record<string, Sentence>> = {
+  'paint/drawn': ({ text, known }) => `“${text}” is no way of drawing cloth. There are: ${known}.`,
+  'send/no-threads': () => 'Pixels a thread are for cloth with threads. Choose a resolution instead.',
+  'picture/bands': ({ bands, most }) =>
+    `That line makes ${bands} bands; at most ${most} fit. Choose larger blocks, merge more, or give them more room.`,
+  'picture/not-one': () => 'That is not a picture. A JPEG, a PNG or a WebP can be read.',
+  'picture/kind': ({ kind, kinds }) =>
+    `A picture of kind ${kind} is not read here. Kinds that are: ${kinds}.`,
+  'picture/broken': ({ reason }) => `This picture is broken and cannot be read to its end: ${reason}.`,
+  'picture/too-large': ({ width, height, most }) =>
+    `That picture has ${width} × ${height} pixels; at most ${most} million are read. Make it smaller first.`,
+  'svg/too-many': ({ boxes, most }) =>
+    `As a drawing this repeat has over ${boxes} boxes (at most ${most}). Send it as a PNG.`,
+  'svg/no-repeat': () => 'A design that does not repeat cannot be sent as a tile.',
+  'paint/size': ({ width, height }) => `A tile of ${width} × ${height} pixels cannot be painted.`,
+  'send/too-large': ({ width, height, most }) =>
+    `That would be ${width} × ${height} pixels; a side may have at most ${most}. Choose a smaller size or resolution.`,
+  'send/vanishes': ({ dpi }) =>
+    `At ${dpi} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
+  'send/size': ({ text }) =>
+    `“${text}” is not a size. Write one such as 12inx12in, 300 x 200 mm, 1.5 m or 1200 x 800 px.`,
+  'send/repeats': ({ text, most }) =>
+    `“${text}” is no number of repeats. Write whole numbers such as 3 x 2, each from 1 to ${most}.`,
+  'send/per-thread': ({ text, most }) =>
+    `Pixels a thread must be a whole number from 1 to ${most}, got “${text}”.`,
+};
