@@ -4,7 +4,7 @@ import { compile } from '../src/core/design/compile-design.ts';
 import { newTiling } from '../src/core/design/new-design.ts';
 import { surdToNumber } from '../src/core/exact/surd.ts';
 import { checkPartition, cornerAt } from '../src/core/faces/check-partition.ts';
-import { unitToSvg } from '../src/core/formats/unit-svg.ts';
+import { unitToSvg } from '../src/core/formats/svg/unit-svg.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
 import { partitionIn } from '../src/core/repeat/contents.ts';
 import { ringedOctagons, SHADES } from './ringed-octagons.ts';

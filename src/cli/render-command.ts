@@ -19,8 +19,8 @@ import {
   sizeOfSheet,
 } from '../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../core/formats/sheet.ts';
+import { unitToSvgPieces } from '../core/formats/svg/unit-svg.ts';
 import { unitToPng } from '../core/formats/unit-png.ts';
-import { unitToSvgPieces } from '../core/formats/unit-svg.ts';
 import { parseDrawn, threadLook } from '../core/paint/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { nodeCompressor } from '../server/sending/node-compressor.ts';

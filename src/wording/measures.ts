@@ -1,5 +1,6 @@
 import { multiply, ONE, type Rational, rational, toDecimal } from '../core/exact/rational.ts';
-import { isRational, nearFraction, type Surd, scaleSurd, surdText } from '../core/exact/surd.ts';
+import { isRational, nearFraction, type Surd, scaleSurd } from '../core/exact/surd.ts';
+import { surdText } from '../core/exact/surd-text.ts';
 import type { Rectangle } from '../core/exact/vector.ts';
 import type { TrueSize } from '../core/repeat/repeat-unit.ts';
 import { fromMillimetres, type LengthUnit } from '../core/units/length.ts';

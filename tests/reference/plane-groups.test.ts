@@ -9,7 +9,8 @@ import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling/til
 import { reduce } from '../../src/core/exact/lattice.ts';
 import { addPoints, middleOf, scalePoint, subtractPoints } from '../../src/core/exact/plane.ts';
 import { rational } from '../../src/core/exact/rational.ts';
-import { surd, surdText, surdToNumber } from '../../src/core/exact/surd.ts';
+import { surd, surdToNumber } from '../../src/core/exact/surd.ts';
+import { surdText } from '../../src/core/exact/surd-text.ts';
 import { foldTiling } from '../../src/core/faces/torus.ts';
 import { dualOf } from '../../src/core/tiling/dual.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';

@@ -7,7 +7,7 @@ import { compile } from '../../src/core/design/compile-design.ts';
 import { newTiling, type TilingOrder } from '../../src/core/design/new-design.ts';
 import type { FormSpec } from '../../src/core/design/tiling/form-schema.ts';
 import { surdToNumber } from '../../src/core/exact/surd.ts';
-import { unitToSvg } from '../../src/core/formats/unit-svg.ts';
+import { unitToSvg } from '../../src/core/formats/svg/unit-svg.ts';
 import { paintRows, paintTile, preparePainting } from '../../src/core/paint/painting.ts';
 import type { RepeatUnit } from '../../src/core/repeat/repeat-unit.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { compile } from '../../src/core/design/compile-design.ts';
 import type { PlaidDesign } from '../../src/core/design/design-schema.ts';
 import { rational } from '../../src/core/exact/rational.ts';
-import { surdText } from '../../src/core/exact/surd.ts';
+import { surdText } from '../../src/core/exact/surd-text.ts';
 import { orderPicture } from '../../src/core/formats/picture-order.ts';
 import { parseSheet } from '../../src/core/formats/sheet.ts';
 import { parseThreadCount } from '../../src/core/formats/thread-count.ts';

@@ -8,11 +8,11 @@ import { designToCsv, designToText, designToWif } from '../../src/core/design/ex
 import { writeDesignText } from '../../src/core/design/read-design.ts';
 import { CoreError } from '../../src/core/error.ts';
 import { rational } from '../../src/core/exact/rational.ts';
-import { surdText } from '../../src/core/exact/surd.ts';
+import { surdText } from '../../src/core/exact/surd-text.ts';
 import { cornerAt } from '../../src/core/faces/check-partition.ts';
 import { orderPicture } from '../../src/core/formats/picture-order.ts';
+import { unitToSvg } from '../../src/core/formats/svg/unit-svg.ts';
 import { unitToPng } from '../../src/core/formats/unit-png.ts';
-import { unitToSvg } from '../../src/core/formats/unit-svg.ts';
 import { paintTile } from '../../src/core/paint/painting.ts';
 import { partitionIn } from '../../src/core/repeat/contents.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../../src/core/repeat/repeat-unit.ts';

@@ -4,33 +4,18 @@ import { kindFor } from '../../core/design/constructions.ts';
 import { inThreads } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { pitchOf } from '../../core/design/lay.ts';
-import { threadCount } from '../../core/thread/sequence.ts';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
 import { watchSize } from '../../kit/use-size.ts';
-import { sequenceOf } from '../state/band-edits.ts';
 import { problemOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
-import { settleCamera } from './cloth-actions.ts';
-import {
-  type Camera,
-  type ClothGeometry,
-  centre,
-  firstWidth,
-  fitThree,
-  layGeometry,
-  MOST_FIRST,
-  nextLevel,
-  pickRatio,
-  zoomAbout,
-} from './cloth-camera.ts';
+import { layGeometry, MOST_FIRST, pickRatio } from './cloth-camera.ts';
 import { useCloth } from './cloth-store.ts';
-import { type Box, drawCloth } from './draw-cloth.ts';
 import { panCloth } from './pan-cloth.ts';
+import { useClothDrawing } from './use-cloth-drawing.ts';
 import { useClothPainter } from './use-cloth-painter.ts';
+import { useFirstCamera } from './use-first-camera.ts';
 import { useThreadLook } from './use-thread-look.ts';
-
-/** Turns of the wheel, in its pixels, that make one level. */
-const WHEEL_LEVEL = 50;
+import { useWheel } from './use-wheel.ts';
 
 /**
  * The cloth: the painted repeat as an endless fill; the wheel zooms about the pointer, a drag pans.
@@ -39,7 +24,7 @@ const WHEEL_LEVEL = 50;
 export function Cloth({ children }: { children?: React.ReactNode }) {
   const design = useDesign();
   const problem = useBenchState(problemOf);
-  const { view, camera, repeat, outlineRepeat, outlineUnit, fade, proof, behind, marks } = useCloth();
+  const { view, camera, repeat, proof, behind, marks } = useCloth();
   const pixelRatio = usePixelRatio();
   const threads = inThreads(design);
   const ratio = threads ? pickRatio(pitchOf(design.lay)) : 1;
@@ -74,42 +59,8 @@ export function Cloth({ children }: { children?: React.ReactNode }) {
     [repeat, placed.perEnd, ratio, pixelRatio],
   );
 
-  useEffect(() => {
-    if (camera !== undefined || repeat === undefined || view.width === 0) return;
-    const perEnd = threads
-      ? firstWidth(view, repeat, ratio, threadCount(sequenceOf(design, 'warp')))
-      : fitThree(view, repeat, ratio, pixelRatio, false);
-    useCloth.setState({ camera: settleCamera(centre(view, repeat, perEnd, ratio)) });
-  }, [camera, repeat, view, ratio, design, threads, pixelRatio]);
-
-  useEffect(() => {
-    if (patch === undefined || geometry === undefined || view.width === 0) return;
-    const element = canvas.current!;
-    const [width, height] = [Math.round(view.width * pixelRatio), Math.round(view.height * pixelRatio)];
-    if (element.width !== width) element.width = width;
-    if (element.height !== height) element.height = height;
-    const laidOut = threads
-      ? {
-          ends: threadCount(sequenceOf(design, 'warp')),
-          picks: threadCount(sequenceOf(design, 'weft')),
-        }
-      : repeat!;
-    const unit = boxOf(placed, geometry, laidOut);
-    drawCloth(element.getContext('2d')!, {
-      view,
-      pixelRatio,
-      camera: placed,
-      geometry,
-      patch,
-      repeat: outlineRepeat && repeat !== undefined ? boxOf(placed, geometry, repeat) : undefined,
-      unit: outlineUnit ? unit : undefined,
-      fade,
-      fadeAround: unit,
-    });
-    element.dataset['patch'] = String(patch.serial);
-    element.dataset['painted'] = String(Number(element.dataset['painted'] ?? 0) + 1);
-  }, [patch, geometry, view, placed, pixelRatio, outlineRepeat, outlineUnit, fade, repeat, design, threads]);
-
+  useFirstCamera(design, pixelRatio);
+  useClothDrawing(canvas, { design, camera: placed, geometry, patch, pixelRatio });
   useWheel(host, pixelRatio, threads);
   return (
     <div
@@ -140,33 +91,4 @@ export function Cloth({ children }: { children?: React.ReactNode }) {
 /** Whether some of the cloth is left clear. */
 function showsThrough({ construction }: Design): boolean {
   return kindFor(construction).isClear(construction);
-}
-
-function boxOf(
-  camera: Camera,
-  { stepX, stepY }: ClothGeometry,
-  threads: { ends: number; picks: number },
-): Box {
-  const [width, height] = [threads.ends * stepX, threads.picks * stepY];
-  return { left: camera.x, top: camera.y - height, width, height };
-}
-
-function useWheel(host: React.RefObject<HTMLDivElement | null>, pixelRatio: number, threads: boolean): void {
-  useEffect(() => {
-    const element = host.current!;
-    let turned = 0;
-    const wheel = (event: WheelEvent) => {
-      event.preventDefault();
-      turned += event.deltaMode === 0 ? event.deltaY : event.deltaY * 30;
-      const { camera } = useCloth.getState();
-      if (camera === undefined || Math.abs(turned) < WHEEL_LEVEL) return;
-      const box = element.getBoundingClientRect();
-      const point = { x: event.clientX - box.left, y: event.clientY - box.top };
-      const perEnd = nextLevel(camera.perEnd, turned < 0 ? 1 : -1, pixelRatio, threads);
-      turned = 0;
-      useCloth.setState({ camera: settleCamera(zoomAbout(camera, point, perEnd)) });
-    };
-    element.addEventListener('wheel', wheel, { passive: false });
-    return () => element.removeEventListener('wheel', wheel);
-  }, [host, pixelRatio, threads]);
 }

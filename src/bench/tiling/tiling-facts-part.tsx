@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import { tilingFacts } from '../../core/design/tiling/tiling-facts.ts';
-import { surdText, surdToNumber } from '../../core/exact/surd.ts';
+import { surdToNumber } from '../../core/exact/surd.ts';
+import { surdText } from '../../core/exact/surd-text.ts';
 import { BarChart } from '../../kit/bar-chart.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';

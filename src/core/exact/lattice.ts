@@ -13,8 +13,8 @@ import {
   signOf,
   subtractSurds,
   surd,
-  surdText,
 } from './surd.ts';
+import { surdText } from './surd-text.ts';
 
 /** Two vectors that carry a pattern onto itself, and with them all their whole combinations. */
 export type PlaneLattice = readonly [Point, Point];

@@ -8,9 +8,9 @@ import {
   type Surd,
   subtractSurds,
   surd,
-  surdText,
   ZERO_SURD,
 } from './surd.ts';
+import { surdText } from './surd-text.ts';
 
 /** An exact point or displacement of the plane, x to the right, y upward. */
 export interface Point {

@@ -3,16 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { nearSlopes } from './near-slopes.ts';
 import { compare, multiply, rational } from './rational.ts';
 import { MAX_SLOPE, parseSlope, slope, slopeDegrees } from './slope.ts';
-import {
-  divideSurds,
-  isRational,
-  multiplySurds,
-  nearFraction,
-  rationalOf,
-  root,
-  surdText,
-  wholeRoot,
-} from './surd.ts';
+import { divideSurds, isRational, multiplySurds, nearFraction, rationalOf, root } from './surd.ts';
+import { surdText } from './surd-text.ts';
+import { wholeRoot } from './whole-root.ts';
 
 describe('roots', () => {
   it.each([

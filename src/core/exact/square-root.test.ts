@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rational } from './rational.ts';
 import { squareRoot } from './square-root.ts';
-import { addSurds, multiplySurds, negateSurd, parseSurd, root, signOf, surd, surdText } from './surd.ts';
+import { addSurds, multiplySurds, negateSurd, root, signOf, surd } from './surd.ts';
+import { parseSurd, surdText } from './surd-text.ts';
 
 describe('square roots of sums of square roots', () => {
   it.each([

@@ -12,9 +12,9 @@ import {
   smallestPrime,
   subtractSurds,
   surd,
-  wholeRoot,
   ZERO_SURD,
 } from './surd.ts';
+import { wholeRoot } from './whole-root.ts';
 
 /** Largest number under a root that square factors are looked for in, and largest new radicand inside a nested root. */
 const MAX_RADICAND = { alone: 2n ** 52n, nested: 2n ** 20n } as const;

@@ -15,7 +15,6 @@ import {
   nearFraction,
   negateSurd,
   ONE_SURD,
-  parseSurd,
   rationalOf,
   root,
   roundMultiple,
@@ -25,10 +24,10 @@ import {
   signOf,
   subtractSurds,
   surd,
-  surdText,
   surdToNumber,
   ZERO_SURD,
 } from './surd.ts';
+import { parseSurd, surdText } from './surd-text.ts';
 
 /** Two hundred digits, by a library of its own. */
 const Precise = Decimal.clone({ precision: 200 });

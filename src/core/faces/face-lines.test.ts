@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { rational } from '../exact/rational.ts';
-import { surdText, surdToNumber } from '../exact/surd.ts';
+import { surdToNumber } from '../exact/surd.ts';
+import { surdText } from '../exact/surd-text.ts';
 import type { LinePath } from '../shape/shape.ts';
 import { byFace } from '../tiling/colourings.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../tiling/forms/archimedean.ts';

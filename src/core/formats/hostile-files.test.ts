@@ -6,10 +6,10 @@ import { designFromText } from '../design/exchange/counts-text.ts';
 import { designFromWif } from '../design/exchange/wif-design.ts';
 import { designToWif } from '../design/exchange/write-file.ts';
 import { readDesign, readDesignText, writeDesignText } from '../design/read-design.ts';
-import { escapeXml } from './escape-xml.ts';
 import { isDeep } from './json-depth.ts';
-import { readWif } from './read-wif.ts';
-import { unitToSvg } from './unit-svg.ts';
+import { escapeXml } from './svg/escape-xml.ts';
+import { unitToSvg } from './svg/unit-svg.ts';
+import { readWif } from './wif/read-wif.ts';
 
 const WIF = '[WIF]\nVersion=1.1\n[THREADING]\n1=1\n2=2\n[TIEUP]\n1=1\n2=2\n[TREADLING]\n1=1\n2=2\n';
 

@@ -5,7 +5,7 @@ import { compile } from '../design/compile-design.ts';
 import { newTiling, type TilingOrder } from '../design/new-design.ts';
 import type { LinesSpec } from '../design/tiling/tiling-schema.ts';
 import { surdToNumber } from '../exact/surd.ts';
-import { unitToSvg } from '../formats/unit-svg.ts';
+import { unitToSvg } from '../formats/svg/unit-svg.ts';
 import { paintRoll } from './paint-roll.ts';
 import { paintTile } from './painting.ts';
 

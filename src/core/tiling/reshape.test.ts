@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { uprightRepeat } from '../exact/lattice.ts';
 import { rational } from '../exact/rational.ts';
-import { scaleSurd, surdText } from '../exact/surd.ts';
+import { scaleSurd } from '../exact/surd.ts';
+import { surdText } from '../exact/surd-text.ts';
 import { acrossCorners, acrossFlats } from '../faces/across.ts';
 import { checkPartition } from '../faces/check-partition.ts';
 import { foldTiling } from '../faces/torus.ts';

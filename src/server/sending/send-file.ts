@@ -21,8 +21,8 @@ import {
 } from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
 import { type StructureLook, structureToPng } from '../../core/formats/structure-png.ts';
+import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
 import { unitToPng } from '../../core/formats/unit-png.ts';
-import { unitToSvgPieces } from '../../core/formats/unit-svg.ts';
 import { parseDrawn, threadLook } from '../../core/paint/thread-light.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { nodeCompressor } from './node-compressor.ts';

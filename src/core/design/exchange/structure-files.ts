@@ -1,5 +1,5 @@
 import { CoreError } from '../../error.ts';
-import { draftToSvg } from '../../formats/draft-svg.ts';
+import { draftToSvg } from '../../formats/svg/draft-svg.ts';
 import type { Interlacing } from '../../thread/weave.ts';
 import { buildWeave } from '../../thread/weaves/build-weave.ts';
 import { weaveDraft } from '../../thread/weaves/weave-draft.ts';

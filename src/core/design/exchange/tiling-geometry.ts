@@ -1,5 +1,6 @@
 import type { Point } from '../../exact/plane.ts';
-import { multiplySurds, type Surd, surdText, surdToNumber, ZERO_SURD } from '../../exact/surd.ts';
+import { multiplySurds, type Surd, surdToNumber, ZERO_SURD } from '../../exact/surd.ts';
+import { surdText } from '../../exact/surd-text.ts';
 import { type Corner, cornerAt, edgeName, type TorusFaces } from '../../faces/check-partition.ts';
 import { formatTable } from '../../formats/table.ts';
 import { partitionIn } from '../../repeat/contents.ts';

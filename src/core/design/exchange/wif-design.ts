@@ -1,8 +1,8 @@
 import { nameWithin } from '../../colour/free-name.ts';
 import { freeKey, MAX_SHADES, SHADE_KEY, type Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
-import { readWif } from '../../formats/read-wif.ts';
-import type { Wif, WifThreads } from '../../formats/wif.ts';
+import { readWif } from '../../formats/wif/read-wif.ts';
+import type { Wif, WifThreads } from '../../formats/wif/wif.ts';
 import type { Band } from '../../thread/band.ts';
 import type { Sequence } from '../../thread/sequence.ts';
 import { smallestPeriod } from '../../thread/smallest-period.ts';

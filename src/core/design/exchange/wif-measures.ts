@@ -1,6 +1,6 @@
 import { parseExact } from '../../exact/parse-exact.ts';
 import { multiply, ONE, type Rational, rational, toText } from '../../exact/rational.ts';
-import type { WifKept, WifMeasures } from '../../formats/wif.ts';
+import type { WifKept, WifMeasures } from '../../formats/wif/wif.ts';
 import type { Design } from '../design-schema.ts';
 
 /** Sections in which measures are kept that a design has no place for, with their unit. */

@@ -1,7 +1,7 @@
 import { CoreError } from '../../error.ts';
 import { commonMultiple } from '../../exact/common-multiple.ts';
-import { MAX_WIF_THREADS, type WifThreads } from '../../formats/wif.ts';
-import { writeWif } from '../../formats/write-wif.ts';
+import { MAX_WIF_THREADS, type WifThreads } from '../../formats/wif/wif.ts';
+import { writeWif } from '../../formats/wif/write-wif.ts';
 import { smallestPeriod } from '../../thread/smallest-period.ts';
 import { draftSize } from '../../thread/weaves/draft.ts';
 import { weaveDraft } from '../../thread/weaves/weave-draft.ts';

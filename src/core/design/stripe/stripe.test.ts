@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { someStripe } from '../../../../tests/sample-design.ts';
 import { rational, toText } from '../../exact/rational.ts';
 import { slope } from '../../exact/slope.ts';
-import { surdText } from '../../exact/surd.ts';
+import { surdText } from '../../exact/surd-text.ts';
 import { checkPartition } from '../../faces/check-partition.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';

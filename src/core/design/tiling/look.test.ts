@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { parseSurd, surdText, surdToNumber } from '../../exact/surd.ts';
+import { surdToNumber } from '../../exact/surd.ts';
+import { parseSurd, surdText } from '../../exact/surd-text.ts';
 import { partitionIn } from '../../repeat/contents.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';

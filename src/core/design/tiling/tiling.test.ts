@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rational } from '../../exact/rational.ts';
-import { root, surd, surdText } from '../../exact/surd.ts';
-import { unitToSvg } from '../../formats/unit-svg.ts';
+import { root, surd } from '../../exact/surd.ts';
+import { surdText } from '../../exact/surd-text.ts';
+import { unitToSvg } from '../../formats/svg/unit-svg.ts';
 import { paintRoll } from '../../paint/paint-roll.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';

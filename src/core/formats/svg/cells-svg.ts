@@ -1,5 +1,5 @@
-import { CoreError } from '../error.ts';
-import type { Cells } from '../thread/cells.ts';
+import { CoreError } from '../../error.ts';
+import type { Cells } from '../../thread/cells.ts';
 
 /** Most rectangles of one drawing; beyond it a picture is the better file. */
 export const MAX_SVG_BOXES = 1_000_000;

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
-import { compile } from '../design/compile-design.ts';
-import { cellAt } from '../thread/cells.ts';
-import { sizeOfSheet } from './picture-order.ts';
-import { parseSheet } from './sheet.ts';
+import { SAMPLE, sampleDesign } from '../../../../tests/sample-design.ts';
+import { compile } from '../../design/compile-design.ts';
+import { cellAt } from '../../thread/cells.ts';
+import { sizeOfSheet } from '../picture-order.ts';
+import { parseSheet } from '../sheet.ts';
 import { unitToSvg } from './unit-svg.ts';
 
 const UNIT = compile(sampleDesign(SAMPLE));

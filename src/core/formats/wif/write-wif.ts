@@ -1,6 +1,6 @@
-import { rgbOf } from '../colour/hex.ts';
-import { parseExact } from '../exact/parse-exact.ts';
-import { toDecimal } from '../exact/rational.ts';
+import { rgbOf } from '../../colour/hex.ts';
+import { parseExact } from '../../exact/parse-exact.ts';
+import { toDecimal } from '../../exact/rational.ts';
 import type { Wif, WifKept, WifLines, WifThreads } from './wif.ts';
 import { formatWif, linesText, type WrittenSection } from './wif-sections.ts';
 

@@ -1,10 +1,10 @@
-import { rgbOf } from '../colour/hex.ts';
-import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../colour/linear.ts';
-import { cornerAt } from '../faces/check-partition.ts';
-import type { Partition } from '../faces/partition.ts';
-import { shiftsInto } from '../shape/copies.ts';
-import { type Place, placesOf } from '../shape/places.ts';
-import { tracePolygon } from '../shape/trace.ts';
+import { rgbOf } from '../../colour/hex.ts';
+import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../../colour/linear.ts';
+import { cornerAt } from '../../faces/check-partition.ts';
+import type { Partition } from '../../faces/partition.ts';
+import { shiftsInto } from '../../shape/copies.ts';
+import { type Place, placesOf } from '../../shape/places.ts';
+import { tracePolygon } from '../../shape/trace.ts';
 import { lengthText } from './length-text.ts';
 import { turnedDown, writePath } from './svg-path.ts';
 

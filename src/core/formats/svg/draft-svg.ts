@@ -1,6 +1,6 @@
-import type { Interlacing } from '../thread/weave.ts';
-import { draftSize } from '../thread/weaves/draft.ts';
-import { type Draft, MAX_TREADLES } from '../thread/weaves/weave-spec.ts';
+import type { Interlacing } from '../../thread/weave.ts';
+import { draftSize } from '../../thread/weaves/draft.ts';
+import { type Draft, MAX_TREADLES } from '../../thread/weaves/weave-spec.ts';
 import { escapeXml } from './escape-xml.ts';
 
 /** What is drawn on squared paper. */

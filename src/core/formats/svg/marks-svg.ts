@@ -1,11 +1,11 @@
-import type { Shade } from '../colour/shade.ts';
-import { toNumber } from '../exact/rational.ts';
-import { shiftsInto } from '../shape/copies.ts';
-import { roundedInset } from '../shape/inset.ts';
-import { type Place, placesOf } from '../shape/places.ts';
-import type { Cut, LineEnds, Mark, Shape, Stroke } from '../shape/shape.ts';
-import { SHARPEST } from '../shape/stroke-outline.ts';
-import { traceInset, tracePath } from '../shape/trace.ts';
+import type { Shade } from '../../colour/shade.ts';
+import { toNumber } from '../../exact/rational.ts';
+import { shiftsInto } from '../../shape/copies.ts';
+import { roundedInset } from '../../shape/inset.ts';
+import { type Place, placesOf } from '../../shape/places.ts';
+import type { Cut, LineEnds, Mark, Shape, Stroke } from '../../shape/shape.ts';
+import { SHARPEST } from '../../shape/stroke-outline.ts';
+import { traceInset, tracePath } from '../../shape/trace.ts';
 import { lengthText } from './length-text.ts';
 import { turnedDown, writePath } from './svg-path.ts';
 

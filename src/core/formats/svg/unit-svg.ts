@@ -1,10 +1,10 @@
-import { CoreError } from '../error.ts';
-import { divide, ONE, type Rational, toDecimal, toNumber } from '../exact/rational.ts';
-import { nearFraction } from '../exact/surd.ts';
-import type { Rectangle, Vector } from '../exact/vector.ts';
-import type { Partition } from '../faces/partition.ts';
-import { type Content, nearSize, type RepeatUnit, repeatSize } from '../repeat/repeat-unit.ts';
-import type { Mark } from '../shape/shape.ts';
+import { CoreError } from '../../error.ts';
+import { divide, ONE, type Rational, toDecimal, toNumber } from '../../exact/rational.ts';
+import { nearFraction } from '../../exact/surd.ts';
+import type { Rectangle, Vector } from '../../exact/vector.ts';
+import type { Partition } from '../../faces/partition.ts';
+import { type Content, nearSize, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
+import type { Mark } from '../../shape/shape.ts';
 import { drawCells } from './cells-svg.ts';
 import { escapeXml } from './escape-xml.ts';
 import { drawFades } from './fades-svg.ts';

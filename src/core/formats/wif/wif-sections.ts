@@ -1,4 +1,4 @@
-import { CoreError } from '../error.ts';
+import { CoreError } from '../../error.ts';
 import type { WifLines } from './wif.ts';
 
 /** One line of a section: its key as written, its value, and where it stands. */

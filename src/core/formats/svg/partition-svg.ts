@@ -1,8 +1,8 @@
-import { type Rational, toNumber } from '../exact/rational.ts';
-import { surdToNumber } from '../exact/surd.ts';
-import type { Rectangle } from '../exact/vector.ts';
-import { type Corner, edgeName } from '../faces/check-partition.ts';
-import { hasClear, type Partition } from '../faces/partition.ts';
+import { type Rational, toNumber } from '../../exact/rational.ts';
+import { surdToNumber } from '../../exact/surd.ts';
+import type { Rectangle } from '../../exact/vector.ts';
+import { type Corner, edgeName } from '../../faces/check-partition.ts';
+import { hasClear, type Partition } from '../../faces/partition.ts';
 import { lengthText, PLACES } from './length-text.ts';
 
 /**

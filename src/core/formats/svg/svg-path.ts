@@ -1,5 +1,5 @@
-import type { Place } from '../shape/places.ts';
-import { onArc, type Sink } from '../shape/sink.ts';
+import type { Place } from '../../shape/places.ts';
+import { onArc, type Sink } from '../../shape/sink.ts';
 import { lengthText } from './length-text.ts';
 
 /**

@@ -1,4 +1,4 @@
-import { cleanText } from './clean-text.ts';
+import { cleanText } from '../clean-text.ts';
 
 /** Text as it stands between the tags of XML, without what XML cannot hold. Source: W3C XML 1.0, fifth edition, §2.2 and §2.4. */
 export function escapeXml(text: string): string {
