@@ -2,6 +2,7 @@ import { Ellipsis } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { Summary } from '../contracts/shelf.ts';
+import { NameInPlace } from '../kit/fields/name-in-place.tsx';
 import { usePixelRatio } from '../kit/use-pixel-ratio.ts';
 import { VerdictMark } from '../kit/verdict-mark.tsx';
 import type { ShelfActions } from './shelf-actions.ts';
@@ -44,7 +45,10 @@ export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
       </a>
       <div className="mt-1.5">
         {renaming ? (
-          <NameField
+          <NameInPlace
+            label="Name of the design"
+            className="field min-h-0 px-1.5 py-0.5 font-semibold"
+            selected
             name={name}
             onDone={(next) => {
               setRenaming(false);
@@ -99,31 +103,5 @@ function Item({ onSelect, children }: { onSelect: () => void; children: React.Re
     >
       {children}
     </DropdownMenu.Item>
-  );
-}
-
-/** A name edited where it stands: Enter keeps it, Escape leaves it. */
-function NameField({ name, onDone }: { name: string; onDone: (name: string | undefined) => void }) {
-  const [draft, setDraft] = useState(name);
-  const keep = () => onDone(draft.trim() === '' ? undefined : draft.trim());
-  return (
-    <input
-      aria-label="Name of the design"
-      className="field min-h-0 px-1.5 py-0.5 font-semibold"
-      value={draft}
-      maxLength={120}
-      ref={(element) => {
-        if (element !== null && element.dataset['ready'] === undefined) {
-          element.dataset['ready'] = '';
-          element.select();
-        }
-      }}
-      onChange={(event) => setDraft(event.target.value)}
-      onBlur={keep}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') keep();
-        if (event.key === 'Escape') onDone(undefined);
-      }}
-    />
   );
 }

@@ -5,6 +5,7 @@ import { toText } from '../../core/exact/rational.ts';
 import { isRational } from '../../core/exact/surd.ts';
 import type { RepeatReport } from '../../core/repeat/check-repeat.ts';
 import type { PixelFit } from '../../core/repeat/pixel-fit.ts';
+import { DataTable } from '../../kit/data-table.tsx';
 import { ResolutionField } from '../../kit/fields/resolution-field.tsx';
 import { Measure, Panel } from '../../kit/panel.tsx';
 import { VerdictMark } from '../../kit/verdict-mark.tsx';
@@ -160,30 +161,18 @@ function Fits({ nearest, others }: { nearest: PixelFit; others: readonly PixelFi
   return (
     <div>
       <h3 className="mb-1 text-[14px]">Pixel fit</h3>
-      <table className="w-full border-collapse text-right">
-        <thead>
-          <tr className="hint">
-            <th className="text-left font-normal">Size</th>
-            <th className="font-normal">Across</th>
-            <th className="font-normal">Ratio</th>
-          </tr>
-        </thead>
-        <tbody className="numbers">
-          {[nearest, ...others].map((fit) => (
-            <tr
-              key={`${fit.width} ${fit.height}`}
-              className="border-rule border-t"
-              title={perMetreText(fit.errorX)}
-            >
-              <td className="py-1 text-left">
-                {fit.width} × {fit.height}
-              </td>
-              <td>{ppmText(fit.errorX)}</td>
-              <td>{fit.errorRatio.n === 0n ? 'kept' : ppmText(fit.errorRatio)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        head={['Size', 'Across', 'Ratio']}
+        rows={[nearest, ...others].map((fit) => ({
+          key: `${fit.width} ${fit.height}`,
+          title: perMetreText(fit.errorX),
+          cells: [
+            `${fit.width} × ${fit.height}`,
+            ppmText(fit.errorX),
+            fit.errorRatio.n === 0n ? 'kept' : ppmText(fit.errorRatio),
+          ],
+        }))}
+      />
     </div>
   );
 }

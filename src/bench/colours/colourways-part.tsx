@@ -1,10 +1,10 @@
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import { type Variation, varied } from '../../core/colour/variations.ts';
 import type { Colourway } from '../../core/design/colourway.ts';
 import { coloured } from '../../core/design/colourway.ts';
 import { MAX_COLOURWAYS } from '../../core/design/design-schema.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
+import { NameInPlace } from '../../kit/fields/name-in-place.tsx';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { addColourway, removeColourway, renameColourway } from '../state/colourway-edits.ts';
@@ -85,13 +85,8 @@ export function ColourwaysPart() {
 
 function ColourwayRow({ colourway }: { colourway: Colourway }) {
   const design = useDesign();
-  const [draft, setDraft] = useState<string>();
   const { name } = colourway;
   const shades = coloured(design, colourway);
-  const keep = () => {
-    if (draft !== undefined) dispatch({ kind: 'edit', edit: renameColourway(name, draft.trim()) });
-    setDraft(undefined);
-  };
   return (
     <li className="flex items-center gap-2 border-rule/70 border-b py-1.5">
       <span className="flex flex-none overflow-hidden rounded" aria-hidden="true">
@@ -99,14 +94,13 @@ function ColourwayRow({ colourway }: { colourway: Colourway }) {
           <span key={key} className="h-5 w-3.5" style={{ backgroundColor: hex }} />
         ))}
       </span>
-      <input
-        aria-label={`Name of colourway ${name}`}
+      <NameInPlace
+        label={`Name of colourway ${name}`}
+        name={name}
         className="min-w-0 flex-1 rounded px-1.5 py-1 hover:bg-linen"
-        value={draft ?? name}
-        maxLength={120}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={keep}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        onDone={(typed) => {
+          if (typed !== undefined) dispatch({ kind: 'edit', edit: renameColourway(name, typed) });
+        }}
       />
       <button
         type="button"

@@ -1,7 +1,7 @@
 import { ChevronRight, CircleHelp, Redo2, Undo2 } from 'lucide-react';
-import { useState } from 'react';
 import { toast } from 'sonner';
 import { savedAnswer } from '../../contracts/design.ts';
+import { NameInPlace } from '../../kit/fields/name-in-place.tsx';
 import { Mark } from '../../kit/mark.tsx';
 import { request } from '../../kit/request.ts';
 import { clockText } from '../../wording/measures.ts';
@@ -94,30 +94,19 @@ async function copy(): Promise<void> {
   }
 }
 
-/** The design's name, edited where it stands; an empty one is not taken. */
+/** The design's name, edited where it stands; every change of it is saved. */
 function NameField() {
   const { name } = useDesign();
-  const [draft, setDraft] = useState<string>();
-  const shown = draft ?? name;
   return (
-    <input
-      aria-label="Name of the design"
+    <NameInPlace
+      label="Name of the design"
+      name={name}
       className="min-w-0 text-ellipsis rounded px-1 font-semibold text-ink field-sizing-content hover:bg-linen"
       style={{ maxWidth: '34vw' }}
-      value={shown}
-      maxLength={120}
-      onChange={(event) => {
-        const next = event.target.value;
-        setDraft(next);
-        if (next.trim() !== '') {
-          dispatch({ kind: 'edit', edit: (design) => ({ ...design, name: next.trim() }), tag: 'name' });
-        }
-      }}
-      onBlur={() => {
-        setDraft(undefined);
-        dispatch({ kind: 'settle' });
-      }}
-      onKeyDown={(event) => (event.key === 'Enter' || event.key === 'Escape') && event.currentTarget.blur()}
+      onType={(typed) =>
+        dispatch({ kind: 'edit', edit: (design) => ({ ...design, name: typed }), tag: 'name' })
+      }
+      onDone={() => dispatch({ kind: 'settle' })}
     />
   );
 }

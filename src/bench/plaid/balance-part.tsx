@@ -10,6 +10,7 @@ import type { PlaidDesign } from '../../core/design/design-schema.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { layOut } from '../../core/thread/sequence.ts';
 import { BarChart, type BarPart } from '../../kit/bar-chart.tsx';
+import { DataTable } from '../../kit/data-table.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
@@ -28,28 +29,18 @@ export function BalancePart({ design }: { design: PlaidDesign }) {
     <section aria-label="Balance" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Balance</h3>
       <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={96} />
-      <table className="w-full border-collapse text-right">
-        <thead>
-          <tr className="hint">
-            <th className="text-left font-normal">Shade</th>
-            <th className="font-normal">Ends</th>
-            <th className="font-normal">Picks</th>
-            <th className="font-normal">Cloth</th>
-          </tr>
-        </thead>
-        <tbody className="numbers">
-          {rowsOf(balance).map(({ shade, ends, picks, share }) => (
-            <tr key={shade.key} className="border-rule border-t">
-              <td className="py-1 text-left">
-                <ShadeName shade={shade} />
-              </td>
-              <td>{ends ?? ''}</td>
-              <td>{picks ?? ''}</td>
-              <td>{share === undefined ? '' : percentText(share)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        head={['Shade', 'Ends', 'Picks', 'Cloth']}
+        rows={rowsOf(balance).map(({ shade, ends, picks, share }) => ({
+          key: shade.key,
+          cells: [
+            <ShadeName key="shade" shade={shade} />,
+            ends,
+            picks,
+            share === undefined ? '' : percentText(share),
+          ],
+        }))}
+      />
       <h3 className="mt-2 text-[14px]">Bands along the warp’s repeat</h3>
       <BarChart
         title="Threads of each band along the warp"

@@ -16,6 +16,7 @@ import {
   type YarnSystem,
 } from '../../core/units/yarn-count.ts';
 import { BarChart } from '../../kit/bar-chart.tsx';
+import { DataTable } from '../../kit/data-table.tsx';
 import { downloadText } from '../../kit/download.ts';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { whole } from '../../kit/fields/whole.ts';
@@ -166,36 +167,27 @@ function Needs({ needs }: { needs: readonly YarnNeed[] }) {
   return (
     <>
       <BarChart title="Grams of each shade" bars={BARS} parts={parts} sizeText={gramsText} height={72} />
-      <table className="w-full border-collapse text-right text-[13px]">
-        <thead>
-          <tr className="hint">
-            <th className="text-left font-normal">Shade</th>
-            <th className="font-normal">Threads</th>
-            <th className="font-normal">Metres</th>
-            <th className="font-normal">Grams</th>
-          </tr>
-        </thead>
-        <tbody className="numbers">
-          {needs.map(({ direction, shade, threads, metres, grams }) => (
-            <tr key={`${direction} ${shade.key}`} className="border-rule border-t">
-              <td className="py-1 text-left">
-                <ShadeName shade={shade} more={`, ${direction}`} />
-              </td>
-              <td>{threads}</td>
-              <td>{toDecimal(metres, 0)}</td>
-              <td>{toDecimal(grams, 0)}</td>
-            </tr>
-          ))}
-        </tbody>
-        <tfoot className="numbers">
-          <tr className="border-rule border-t">
-            <td className="py-1 text-left font-text">Together</td>
-            <td />
-            <td />
-            <td>{toDecimal(all, 0)}</td>
-          </tr>
-        </tfoot>
-      </table>
+      <DataTable
+        small
+        head={['Shade', 'Threads', 'Metres', 'Grams']}
+        rows={needs.map(({ direction, shade, threads, metres, grams }) => ({
+          key: `${direction} ${shade.key}`,
+          cells: [
+            <ShadeName key="shade" shade={shade} more={`, ${direction}`} />,
+            threads,
+            toDecimal(metres, 0),
+            toDecimal(grams, 0),
+          ],
+        }))}
+        foot={[
+          <span key="all" className="font-text">
+            Together
+          </span>,
+          '',
+          '',
+          toDecimal(all, 0),
+        ]}
+      />
     </>
   );
 }

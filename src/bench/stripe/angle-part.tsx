@@ -7,6 +7,7 @@ import { ONE, toDecimal, toNumber } from '../../core/exact/rational.ts';
 import { parseSlope, type Slope, sameSlope, slopeDegrees, slopeText } from '../../core/exact/slope.ts';
 import { isRational, nearFraction } from '../../core/exact/surd.ts';
 import { fromMillimetres, parseLength } from '../../core/units/length.ts';
+import { DataTable } from '../../kit/data-table.tsx';
 import { DotChart } from '../../kit/dot-chart.tsx';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
@@ -105,40 +106,30 @@ function Offers({ offers, chosen, onChoose }: OffersProps) {
         onChoose={(index) => onChoose(offers[index]!.slope)}
         height={132}
       />
-      <table className="w-full border-collapse text-right text-[13px]">
-        <thead>
-          <tr className="hint">
-            <th className="text-left font-normal">Slope</th>
-            <th className="font-normal">Angle</th>
-            <th className="font-normal">Error</th>
-            <th className="font-normal">Square, {unit}</th>
-          </tr>
-        </thead>
-        <tbody className="numbers">
-          {offers.map(({ slope, degrees, error, square, repeat }) => (
-            <tr
-              key={slopeText(slope)}
-              className={`border-rule border-t ${sameSlope(slope, chosen) ? 'bg-woad-pale text-woad' : ''}`}
-              title={`Upright repeat ${sideText(repeat.width, unit)} × ${sideText(repeat.height, unit)} ${unit}`}
+      <DataTable
+        small
+        head={['Slope', 'Angle', 'Error', `Square, ${unit}`]}
+        rows={offers.map(({ slope, degrees, error, square, repeat }) => ({
+          key: slopeText(slope),
+          title: `Upright repeat ${sideText(repeat.width, unit)} × ${sideText(repeat.height, unit)} ${unit}`,
+          chosen: sameSlope(slope, chosen),
+          cells: [
+            <button
+              key="slope"
+              type="button"
+              className="font-semibold text-woad"
+              aria-label={`Use slope ${slopeText(slope)}`}
+              aria-pressed={sameSlope(slope, chosen)}
+              onClick={() => onChoose(slope)}
             >
-              <td className="text-left">
-                <button
-                  type="button"
-                  className="py-1 font-semibold text-woad"
-                  aria-label={`Use slope ${slopeText(slope)}`}
-                  aria-pressed={sameSlope(slope, chosen)}
-                  onClick={() => onChoose(slope)}
-                >
-                  {slopeText(slope)}
-                </button>
-              </td>
-              <td>{degreesText(degrees)}</td>
-              <td>{missText(error)}</td>
-              <td>{toDecimal(fromMillimetres(nearFraction(square), unit), unit === 'mm' ? 1 : 3)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              {slopeText(slope)}
+            </button>,
+            degreesText(degrees),
+            missText(error),
+            toDecimal(fromMillimetres(nearFraction(square), unit), unit === 'mm' ? 1 : 3),
+          ],
+        }))}
+      />
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { type StripeBalance, stripeBalance } from '../../core/design/stripe/stri
 import { divide, type Rational, toDecimal, toNumber } from '../../core/exact/rational.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';
 import { BarChart } from '../../kit/bar-chart.tsx';
+import { DataTable } from '../../kit/data-table.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
@@ -30,26 +31,21 @@ export function StripeBalancePart({ design }: { design: StripeDesign }) {
     <section aria-label="Balance" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Balance</h3>
       <BarChart title="Shares of each shade" bars={BARS} parts={shares} sizeText={percentText} height={44} />
-      <table className="w-full border-collapse text-right">
-        <thead>
-          <tr className="hint">
-            <th className="text-left font-normal">Shade</th>
-            <th className="font-normal">Width</th>
-            <th className="font-normal">Cloth</th>
-          </tr>
-        </thead>
-        <tbody className="numbers">
-          {balance.shares.map(({ shade, width: own, share }) => (
-            <tr key={shade.key} className="border-rule border-t">
-              <td className="py-1 text-left">
-                <ShadeName shade={shade} more={shade.key === design.construction.clear ? ' (clear)' : ''} />
-              </td>
-              <td>{width(own)}</td>
-              <td>{percentText(toNumber(share))}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        head={['Shade', 'Width', 'Cloth']}
+        rows={balance.shares.map(({ shade, width: all, share }) => ({
+          key: shade.key,
+          cells: [
+            <ShadeName
+              key="shade"
+              shade={shade}
+              more={shade.key === design.construction.clear ? ' (clear)' : ''}
+            />,
+            width(all),
+            percentText(toNumber(share)),
+          ],
+        }))}
+      />
       <h3 className="mt-2 text-[14px]">Bands along the period</h3>
       <BarChart title="Width of each band along the period" {...widths} height={72} upright />
       <dl className="m-0 flex flex-col gap-1.5">

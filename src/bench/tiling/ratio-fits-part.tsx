@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { multiply, type Rational, toDecimal, toNumber } from '../../core/exact/rational.ts';
 import { type RatioFit, ratioFits } from '../../core/repeat/pixel-fit.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
+import { DataTable } from '../../kit/data-table.tsx';
 import { DotChart } from '../../kit/dot-chart.tsx';
 import { millionthsText, perMetreText } from '../../wording/measures.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
@@ -44,41 +45,28 @@ export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
         onChoose={(index) => dispatch({ kind: 'edit', edit: setResolution(dpi(fits[index]!)) })}
         height={132}
       />
-      <table className="w-full border-collapse text-right text-[13px]">
-        <thead>
-          <tr className="hint">
-            <th className="text-left font-normal">Repeat</th>
-            <th className="font-normal">Error, ppm</th>
-            <th className="font-normal">At dpi</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody className="numbers">
-          {fits.map((fit) => (
-            <tr
-              key={`${fit.width} ${fit.height} ${toNumber(fit.errorRatio)}`}
-              className="border-rule border-t"
-              title={perMetreText(fit.errorRatio)}
+      <DataTable
+        small
+        head={['Repeat', 'Error, ppm', 'At dpi', '']}
+        rows={fits.map((fit) => ({
+          key: `${fit.width} ${fit.height} ${toNumber(fit.errorRatio)}`,
+          title: perMetreText(fit.errorRatio),
+          cells: [
+            `${fit.width} × ${fit.height}`,
+            millionthsText(fit.errorRatio),
+            Number(Number(dpi(fit)).toFixed(2)),
+            <button
+              key="use"
+              type="button"
+              className="button button-plain text-woad"
+              aria-label={`Use ${fit.width} × ${fit.height}`}
+              onClick={() => dispatch({ kind: 'edit', edit: setResolution(dpi(fit)) })}
             >
-              <td className="py-1 text-left">
-                {fit.width} × {fit.height}
-              </td>
-              <td>{millionthsText(fit.errorRatio)}</td>
-              <td className="pl-2">{Number(Number(dpi(fit)).toFixed(2))}</td>
-              <td>
-                <button
-                  type="button"
-                  className="button button-plain text-woad"
-                  aria-label={`Use ${fit.width} × ${fit.height}`}
-                  onClick={() => dispatch({ kind: 'edit', edit: setResolution(dpi(fit)) })}
-                >
-                  Use
-                </button>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              Use
+            </button>,
+          ],
+        }))}
+      />
       <p className="hint mt-1">A ppm is a thousandth of a millimetre in a metre of cloth.</p>
     </div>
   );

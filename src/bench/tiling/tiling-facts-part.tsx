@@ -4,6 +4,7 @@ import { tilingFacts } from '../../core/design/tiling/tiling-facts.ts';
 import { surdToNumber } from '../../core/exact/surd.ts';
 import { surdText } from '../../core/exact/surd-text.ts';
 import { BarChart } from '../../kit/bar-chart.tsx';
+import { DataTable } from '../../kit/data-table.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
@@ -54,26 +55,13 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
         </p>
       )}
       <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={44} />
-      <table className="w-full border-collapse text-right">
-        <thead>
-          <tr className="hint">
-            <th className="text-left font-normal">Shade</th>
-            <th className="font-normal">Exactly</th>
-            <th className="font-normal">Cloth</th>
-          </tr>
-        </thead>
-        <tbody className="numbers">
-          {shares.map(({ shade, share }) => (
-            <tr key={shade.name} className="border-rule border-t">
-              <td className="py-1 text-left">
-                <ShadeName shade={shade} />
-              </td>
-              <td>{surdText(share)}</td>
-              <td>{percentText(surdToNumber(share))}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        head={['Shade', 'Exactly', 'Cloth']}
+        rows={shares.map(({ shade, share }) => ({
+          key: shade.name,
+          cells: [<ShadeName key="shade" shade={shade} />, surdText(share), percentText(surdToNumber(share))],
+        }))}
+      />
     </section>
   );
 }

@@ -35,10 +35,11 @@ export function faceLines(
   const paths = torus.faces
     .filter(({ corners }) => of === null || String(corners.length) === of)
     .flatMap(({ corners }) =>
-      inFace(
-        corners.map((corner) => cornerAt(torus, corner)),
-        what,
-        skip,
+      IN_FACE[what](
+        linedFace(
+          corners.map((corner) => cornerAt(torus, corner)),
+          skip,
+        ),
       ),
     );
   if (dashes === null) return paths;
@@ -84,23 +85,31 @@ function edgesByName({ faces }: TorusFaces): readonly { edge: TorusEdge; kind: s
   }));
 }
 
-function inFace(
-  corners: readonly Point[],
-  what: Exclude<LineWish['what'], 'sides'>,
-  skip: number,
-): readonly LinePath[] {
-  const middle = middleOf(corners);
+/** A face as its lines are made from it. */
+interface LinedFace {
+  readonly corners: readonly Point[];
+  readonly middle: Point;
+  /** Middles of its sides. */
+  readonly middles: readonly Point[];
+  readonly skip: number;
+}
+
+/** What is drawn in each face by itself. */
+const IN_FACE: Readonly<
+  Record<Exclude<LineWish['what'], 'sides'>, (face: LinedFace) => readonly LinePath[]>
+> = {
+  spokes: ({ middle, corners }) => corners.map((corner) => open(middle, corner)),
+  rays: ({ middle, middles }) => middles.map((point) => open(middle, point)),
+  stars: ({ middles, skip }) => stars(middles, skip),
+};
+
+function linedFace(corners: readonly Point[], skip: number): LinedFace {
   const middles = corners.map((corner, at) => middleOf([corner, corners[(at + 1) % corners.length]!]));
-  switch (what) {
-    case 'spokes':
-      return corners.map((corner) => ({ points: [middle, corner], closed: false }));
-    case 'rays':
-      return middles.map((point) => ({ points: [middle, point], closed: false }));
-    case 'stars':
-      return stars(middles, skip);
-    default:
-      return what satisfies never;
-  }
+  return { corners, middle: middleOf(corners), middles, skip };
+}
+
+function open(from: Point, to: Point): LinePath {
+  return { points: [from, to], closed: false };
 }
 
 /** Every point joined to the one `skip` further on: as many closed lines as the number of points and the skip share divisors. */
@@ -109,7 +118,7 @@ function stars(points: readonly Point[], skip: number): readonly LinePath[] {
   // Half way round, lines go to and fro between two points.
   if (step === 0) return [];
   if (2 * step === points.length) {
-    return points.slice(0, step).map((point, at) => ({ points: [point, points[at + step]!], closed: false }));
+    return points.slice(0, step).map((point, at) => open(point, points[at + step]!));
   }
   const rounds = Number(gcd(BigInt(points.length), BigInt(step)));
   return Array.from({ length: rounds }, (_, first) => ({
@@ -128,12 +137,12 @@ function dashed(
   { count, share }: NonNullable<LineWish['dashes']>,
 ): readonly LinePath[] {
   const way = subtractPoints(to, from);
-  const { n, d } = share;
+  const at = (part: Rational) => addPoints(from, scalePoint(way, surd(part)));
   // Of a place from k to k + 1 the dash takes (1 − share)/2 … (1 + share)/2.
-  const at = (twice: bigint) =>
-    addPoints(from, scalePoint(way, surd(rational(twice, 2n * d * BigInt(count)))));
+  const { n, d } = share;
+  const halves = 2n * d * BigInt(count);
   return Array.from({ length: count }, (_, place) => {
     const start = 2n * d * BigInt(place);
-    return { points: [at(start + d - n), at(start + d + n)], closed: false };
+    return open(at(rational(start + d - n, halves)), at(rational(start + d + n, halves)));
   });
 }
