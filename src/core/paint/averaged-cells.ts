@@ -1,9 +1,12 @@
 import { rgbOf } from '../colour/hex.ts';
+import { LINEAR_ONE } from '../colour/linear.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
 import { modulo } from '../exact/modulo.ts';
 import type { Cells } from '../thread/cells.ts';
 import { keptRows } from './kept-rows.ts';
+import type { LightPainter } from './light-rows.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
+import { CHANNELS } from './row-sums.ts';
 
 /**
  * Cells at a size that is not whole pixels each: every pixel takes the mean light of the cells it covers, by
@@ -34,6 +37,39 @@ export function paintAveragedCells(cells: Cells, { tile, width, offset, mixing }
       painted.keep(name, line);
     }
     out.set(line, at);
+  };
+}
+
+/** The light of cells, by the same exact shares. */
+export function cellsLight(
+  cells: Cells,
+  { tile, width, offset }: PaintWindow,
+  tables: MixingTables,
+): LightPainter {
+  const light = lightOf(cells, tables);
+  const columns = {
+    from: modulo(offset.x, tile.width),
+    count: Math.min(width, tile.width),
+    pixels: tile.width,
+  };
+  const averaged = keptRows<number, Float64Array>(MOST_BYTES);
+  const total = cells.width * cells.height;
+  return (row, line) => {
+    line.fill(0);
+    for (const [key, weight] of sharesOf(cells, modulo(row + offset.y, tile.height), tile.height)) {
+      const sums = averaged.get(key) ?? averaged.keep(key, averageRow(cells.rows[key]!, light, columns));
+      for (let from = 0, to = 0; from < sums.length; from += 3, to += CHANNELS) {
+        line[to]! += weight * sums[from]!;
+        line[to + 1]! += weight * sums[from + 1]!;
+        line[to + 2]! += weight * sums[from + 2]!;
+      }
+    }
+    for (let at = 0; at < line.length; at += CHANNELS) {
+      line[at]! /= total;
+      line[at + 1]! /= total;
+      line[at + 2]! /= total;
+      line[at + 3] = LINEAR_ONE;
+    }
   };
 }
 

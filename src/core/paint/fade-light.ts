@@ -5,7 +5,7 @@ import type { Partition } from '../faces/partition.ts';
 import type { FadeFill } from '../shape/fill.ts';
 import { SUBPIXELS } from '../shape/grid.ts';
 import { type Place, placesOf } from '../shape/places.ts';
-import type { LightPainter } from './marks-painter.ts';
+import type { LightPainter } from './light-rows.ts';
 import type { PaintWindow } from './painting.ts';
 import { type Edges, type Side, sideBetween } from './partition-edges.ts';
 import { accumulateRow, CHANNELS, emptySums, type Placed, type RowSums, WHOLE } from './row-sums.ts';

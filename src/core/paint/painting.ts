@@ -1,13 +1,15 @@
-import type { Mixing } from '../colour/mixing.ts';
+import { type Mixing, type MixingTables, mixingTables } from '../colour/mixing.ts';
 import type { Shade } from '../colour/shade.ts';
 import { CoreError } from '../error.ts';
 import { surdToNumber } from '../exact/surd.ts';
+import { contentKind } from '../repeat/contents.ts';
 import type { Content, RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Place } from '../shape/places.ts';
 import type { Cells } from '../thread/cells.ts';
-import { paintAveragedCells } from './averaged-cells.ts';
+import { cellsLight, paintAveragedCells } from './averaged-cells.ts';
+import { facesLight, marksLight } from './faces-light.ts';
+import { type LightPainter, packLight } from './light-rows.ts';
 import { litCells } from './lit-cells.ts';
-import { paintMarks } from './marks-painter.ts';
 import { hasFades, paintPartition } from './partition-painter.ts';
 import { paintSharpCells } from './sharp-cells.ts';
 import type { ThreadLook } from './thread-light.ts';
@@ -25,7 +27,7 @@ export interface PaintWindow {
   readonly look: Look;
   /** How colours that share a pixel are mixed; left out, as light. */
   readonly mixing?: Mixing;
-  /** Seen wherever nothing covers it; left out, nothing is. For faces and marks. */
+  /** Seen wherever nothing covers it; left out, nothing is. */
   readonly ground?: Shade;
 }
 
@@ -52,31 +54,40 @@ export function preparePainting(unit: RepeatUnit, window: PaintWindow): Painting
   return { width, paintRow: painterFor(unit, window) };
 }
 
-/** What there is to know of painting a kind of content. */
+/** How a kind of content is painted. */
 interface Painter<C extends Content> {
-  readonly paint: (content: C, pitch: Place, window: PaintWindow) => RowPainter;
+  /** Its rows of exact light, one over the other. */
+  readonly light: (
+    content: C,
+    pitch: Place,
+    window: PaintWindow,
+    tables: MixingTables,
+  ) => readonly LightPainter[];
+  /** A faster way to the same pixels where nothing lies beneath; undefined where there is none. */
+  readonly fast: (content: C, window: PaintWindow) => RowPainter | undefined;
   /** Whether every cell is whole pixels in a tile of that size, so that nothing is averaged. */
   readonly isSharp: (content: C, tile: PaintWindow['tile']) => boolean;
 }
 
 const PAINTERS: { readonly [K in Content['kind']]: Painter<Extract<Content, { kind: K }>> } = {
   cells: {
-    paint: (cells, _, window) => {
-      const { look, tile } = window;
-      if (look === 'flat' || cells.over === undefined) return paintCells(cells, window);
-      const drawn = tile.width >= DRAWN_FROM * cells.width && tile.height >= DRAWN_FROM * cells.height;
-      return drawn ? paintThreads(cells, window, look) : paintCells(litCells(cells, look), window);
-    },
+    light: (cells, _, window, tables) => [cellsLight(cells, window, tables)],
+    fast: paintCloth,
     isSharp: cellsAreSharp,
   },
   partition: {
-    paint: (partition, pitch, window) =>
-      window.ground === undefined && !hasFades(partition)
-        ? paintPartition(partition, window)
-        : paintMarks({ kind: 'marks', base: partition, marks: [] }, pitch, window),
+    light: (partition, _, window, tables) => facesLight(partition, window, tables),
+    fast: (partition, window) => (hasFades(partition) ? undefined : paintPartition(partition, window)),
     isSharp: () => false,
   },
-  marks: { paint: paintMarks, isSharp: () => false },
+  marks: {
+    light: (content, pitch, window, tables) => [
+      ...facesLight(content.base, window, tables),
+      ...marksLight(content, pitch, window, tables),
+    ],
+    fast: () => undefined,
+    isSharp: () => false,
+  },
 };
 
 function painterOf<C extends Content>(content: C): Painter<C> {
@@ -92,9 +103,24 @@ function cellsAreSharp(cells: Cells, tile: PaintWindow['tile']): boolean {
   return tile.width % cells.width === 0 && tile.height % cells.height === 0;
 }
 
-function painterFor({ content, pitch }: RepeatUnit, window: PaintWindow): RowPainter {
+function painterFor(unit: RepeatUnit, window: PaintWindow): RowPainter {
+  const fast = window.ground === undefined ? painterOf(unit.content).fast(unit.content, window) : undefined;
+  return (
+    fast ?? packLight(lightPainters(unit, window), window, contentKind(unit.content).isClear(unit.content))
+  );
+}
+
+/** The exact light of a unit's rows, one painter over the other; the contract that every content keeps. */
+export function lightPainters({ content, pitch }: RepeatUnit, window: PaintWindow): readonly LightPainter[] {
   const near = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
-  return painterOf(content).paint(content, near, window);
+  return painterOf(content).light(content, near, window, mixingTables(window.mixing));
+}
+
+function paintCloth(cells: Cells, window: PaintWindow): RowPainter {
+  const { look, tile } = window;
+  if (look === 'flat' || cells.over === undefined) return paintCells(cells, window);
+  const drawn = tile.width >= DRAWN_FROM * cells.width && tile.height >= DRAWN_FROM * cells.height;
+  return drawn ? paintThreads(cells, window, look) : paintCells(litCells(cells, look), window);
 }
 
 function paintCells(cells: Cells, window: PaintWindow): RowPainter {

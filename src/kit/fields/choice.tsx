@@ -25,13 +25,13 @@ export function Choice<T extends string>({
         aria-label={label}
         value={value}
         onValueChange={(next) => next !== '' && onChange(next as T)}
-        className="flex rounded-lg border border-rule bg-white"
+        className="flex flex-wrap gap-px rounded-lg border border-rule bg-rule"
       >
         {options.map((option) => (
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            className="min-h-8 flex-1 border-rule border-r whitespace-nowrap px-1.5 py-1 text-[13px] first:rounded-l-lg last:rounded-r-lg last:border-r-0 data-[state=on]:bg-woad-pale data-[state=on]:font-semibold data-[state=on]:text-woad"
+            className="min-h-8 flex-1 whitespace-nowrap bg-white px-1.5 py-1 text-[13px] first:rounded-l-[7px] last:rounded-r-[7px] data-[state=on]:bg-woad-pale data-[state=on]:font-semibold data-[state=on]:text-woad"
           >
             {option.text}
           </ToggleGroup.Item>

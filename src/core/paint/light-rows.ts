@@ -2,40 +2,31 @@ import { rgbOf } from '../colour/hex.ts';
 import { LINEAR_ONE } from '../colour/linear.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
 import type { Shade } from '../colour/shade.ts';
-import { hasClear } from '../faces/partition.ts';
-import type { Marks } from '../repeat/repeat-unit.ts';
-import { gridOf, SUBPIXELS } from '../shape/grid.ts';
-import { type Outline, outlineOf } from '../shape/outline-of.ts';
-import type { Place } from '../shape/places.ts';
-import { fadePainters } from './fade-light.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
-import { type Side, sideBetween, walkAlone, walkPartition } from './partition-edges.ts';
-import { lightOf, PER_WHOLE, pack } from './partition-painter.ts';
-import { edgeLight, type RowLight } from './row-light.ts';
+import { PER_WHOLE, pack } from './partition-painter.ts';
+import type { RowLight } from './row-light.ts';
 import { CHANNELS, emptyRow, isTouched } from './row-sums.ts';
 
-/** Lays the light of a row over what is there: CHANNELS numbers a pixel, each multiplied by how much of it is covered. */
+/**
+ * Lays the exact light of a row over what is there: CHANNELS numbers a pixel, each multiplied by how much of it is
+ * covered. What every content can do; some have a faster way to the same pixels.
+ */
 export type LightPainter = (row: number, line: Float64Array) => void;
 
-/**
- * Marks over a partition: each by coverage, laid over what is there in linear light, rounded once at the end.
- * @param pitch  lengths of one repeat in millimetres
- */
-export function paintMarks({ base, marks }: Marks, pitch: Place, window: PaintWindow): RowPainter {
-  const { tile, width, mixing, ground } = window;
+/** No light, and nothing covered. */
+export const NOTHING = Float64Array.of(0, 0, 0, 0);
+
+/** Turns rows of light into pixels, each level rounded once. @param clear  whether something beneath is seen */
+export function packLight(
+  painters: readonly LightPainter[],
+  { tile, width, mixing, ground }: PaintWindow,
+  clear: boolean,
+): RowPainter {
   const across = Math.min(width, tile.width);
   const tables = mixingTables(mixing);
   const below = emptyLine(across, ground, tables);
-  const light = lightOf(base, tables);
-  const lightOfShade = (shade: number) => light.subarray(shade * CHANNELS, (shade + 1) * CHANNELS);
-  const grid = gridOf(tile, pitch);
-  const painters = [
-    overLine(edgeLight(walkPartition(base, window), light, window, true)),
-    ...fadePainters(base, lightOfShade, window),
-    ...marks.map(({ shape, shade }) => outlinePainter(outlineOf(shape, grid), lightOfShade(shade), window)),
-  ];
   const line = new Float64Array(across * CHANNELS);
-  const finish = hasClear(base) ? packClear : packOpaque;
+  const finish = clear ? packClear : packOpaque;
   return (row, out, at) => {
     line.set(below);
     for (const paint of painters) paint(row, line);
@@ -53,37 +44,14 @@ function emptyLine(across: number, ground: Shade | undefined, { levelOf }: Mixin
   return Float64Array.from({ length: across * CHANNELS }, (_, at) => light[at % CHANNELS]!);
 }
 
-/** Lays the light of an outline over a line. */
-function outlinePainter(
-  { holes, polygons }: Outline,
-  light: Float64Array,
-  window: PaintWindow,
-): LightPainter {
-  const sides = polygons.flatMap((polygon) => sidesRound(polygon, window));
-  const walked = walkAlone(sides, window);
-  // Holes take away from what fills everything. What lies beyond a polygon, shade 1, is nothing.
-  const inside = holes ? light.map((channel) => -channel) : light;
-  const lights = Float64Array.of(...inside, ...NOTHING);
-  return overLine(edgeLight(walked, lights, window, false), holes ? light : NOTHING);
-}
-
-/** Each side of a polygon for what lies inside it (shade 0), moved by the window's offset. */
-function sidesRound(places: readonly Place[], { offset }: PaintWindow): readonly Side[] {
-  const moved = places.map(({ x, y }) => ({ x: x - offset.x * SUBPIXELS, y: y - offset.y * SUBPIXELS }));
-  return moved.flatMap((from, at) => {
-    const to = moved[(at + 1) % moved.length]!;
-    if (from.x === to.x && from.y === to.y) return [];
-    return [sideBetween(from, to, 0)];
-  });
-}
-
-const NOTHING = Float64Array.of(0, 0, 0, 0);
-
 /**
  * Lays the light of a row over a line, from what changes along it, which is emptied. A hot loop.
  * @param everywhere  light that is there before any edge
  */
-function overLine(lightAt: (row: number) => RowLight, everywhere: Float64Array = NOTHING): LightPainter {
+export function overLine(
+  lightAt: (row: number) => RowLight,
+  everywhere: Float64Array = NOTHING,
+): LightPainter {
   return (row, line) => {
     const { start, row: changes } = lightAt(row);
     const { sums, touched } = changes;

@@ -1,0 +1,70 @@
+import type { MixingTables } from '../colour/mixing.ts';
+import type { Partition } from '../faces/partition.ts';
+import { gridOf, SUBPIXELS } from '../shape/grid.ts';
+import { type Outline, outlineOf } from '../shape/outline-of.ts';
+import type { Place } from '../shape/places.ts';
+import type { Mark } from '../shape/shape.ts';
+import { fadePainters } from './fade-light.ts';
+import { type LightPainter, NOTHING, overLine } from './light-rows.ts';
+import type { PaintWindow } from './painting.ts';
+import { type Side, sideBetween, walkAlone, walkPartition } from './partition-edges.ts';
+import { lightOf } from './partition-painter.ts';
+import { edgeLight } from './row-light.ts';
+import { CHANNELS } from './row-sums.ts';
+
+/** The light of a shade of some faces. */
+type ShadeLight = (shade: number) => Float64Array;
+
+function shadeLight(base: Partition, tables: MixingTables): ShadeLight {
+  const light = lightOf(base, tables);
+  return (shade) => light.subarray(shade * CHANNELS, (shade + 1) * CHANNELS);
+}
+
+/** The light of faces: by exact coverage, then what fades among them. */
+export function facesLight(
+  base: Partition,
+  window: PaintWindow,
+  tables: MixingTables,
+): readonly LightPainter[] {
+  const faces = edgeLight(walkPartition(base, window), lightOf(base, tables), window, true);
+  return [overLine(faces), ...fadePainters(base, shadeLight(base, tables), window)];
+}
+
+/**
+ * The light of marks over faces, each by its coverage.
+ * @param pitch  lengths of one repeat in millimetres
+ */
+export function marksLight(
+  { base, marks }: { readonly base: Partition; readonly marks: readonly Mark[] },
+  pitch: Place,
+  window: PaintWindow,
+  tables: MixingTables,
+): readonly LightPainter[] {
+  const grid = gridOf(window.tile, pitch);
+  const lightAt = shadeLight(base, tables);
+  return marks.map(({ shape, shade }) => outlinePainter(outlineOf(shape, grid), lightAt(shade), window));
+}
+
+/** Lays the light of an outline over a line. */
+function outlinePainter(
+  { holes, polygons }: Outline,
+  light: Float64Array,
+  window: PaintWindow,
+): LightPainter {
+  const sides = polygons.flatMap((polygon) => sidesRound(polygon, window));
+  const walked = walkAlone(sides, window);
+  // Holes take away from what fills everything. What lies beyond a polygon, shade 1, is nothing.
+  const inside = holes ? light.map((channel) => -channel) : light;
+  const lights = Float64Array.of(...inside, ...NOTHING);
+  return overLine(edgeLight(walked, lights, window, false), holes ? light : NOTHING);
+}
+
+/** Each side of a polygon for what lies inside it (shade 0), moved by the window's offset. */
+function sidesRound(places: readonly Place[], { offset }: PaintWindow): readonly Side[] {
+  const moved = places.map(({ x, y }) => ({ x: x - offset.x * SUBPIXELS, y: y - offset.y * SUBPIXELS }));
+  return moved.flatMap((from, at) => {
+    const to = moved[(at + 1) % moved.length]!;
+    if (from.x === to.x && from.y === to.y) return [];
+    return [sideBetween(from, to, 0)];
+  });
+}
