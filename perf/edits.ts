@@ -43,7 +43,10 @@ const browser = await chromium.launch({
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   for (const { what, design, part, keys } of EDITED) {
-    const answer = await page.request.post(`${ADDRESS}/api/designs`, { data: { document: design } });
+    const answer = await page.request.post(`${ADDRESS}/api/designs`, {
+      data: { document: design },
+      headers: { 'x-vetro': 'perf' },
+    });
     const { id } = (await answer.json()) as { id: string };
     await page.goto(`${ADDRESS}/bench/${id}`);
     await page.locator('canvas[data-painted]').waitFor();

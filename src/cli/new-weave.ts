@@ -47,7 +47,8 @@ function newWeaveCommand(options: NewWeaveOptions): number {
   const weave = weaveOf(options);
   const { ends, picks } = buildWeave(weave);
   const shades = options.shades === undefined ? starterShades(['A', 'B']) : parseShadeList(options.shades);
-  const [warp, weft] = [shades[0]!.key, (shades[1] ?? shades[0]!).key];
+  const warp = shades[0]!.key;
+  const weft = (shades[1] ?? shades[0]!).key;
   const design = readDesign(
     newPlaid({
       name: options.name ?? weaveName(weave),

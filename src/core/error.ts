@@ -1,15 +1,22 @@
-/** Plain facts that name the place and the value of an error; the interface makes sentences of them. */
-export type Facts = Readonly<Record<string, string | number | boolean | readonly string[]>>;
+import type { BareCode, ErrorCode, ErrorFacts, Facts } from './error-facts.ts';
 
-/** Wrong data, told by a code "topic/what" and facts. Sentences are made in src/wording. */
-export class CoreError extends Error {
-  readonly code: string;
+export type { Facts } from './error-facts.ts';
+
+/** Wrong data, told by a code "topic/what" and the facts that it carries. Sentences are made in src/wording. */
+export class CoreError<C extends ErrorCode = ErrorCode> extends Error {
+  readonly code: C;
   readonly facts: Facts;
 
-  constructor(code: string, facts: Facts = {}) {
-    super(`${code} ${JSON.stringify(facts)}`);
+  constructor(code: C, ...facts: C extends BareCode ? [facts?: ErrorFacts[C]] : [facts: ErrorFacts[C]]) {
+    const [known = {}] = facts;
+    super(`${code} ${JSON.stringify(known)}`);
     this.name = 'CoreError';
     this.code = code;
-    this.facts = facts;
+    this.facts = known as Facts;
   }
+}
+
+/** An error that came from elsewhere as a code and its facts: another thread, a loom. */
+export function errorFrom(code: string, facts: Facts = {}): CoreError {
+  return new CoreError(code as ErrorCode, facts as never);
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
 import { problemSchema } from '../contracts/design.ts';
-import { CoreError } from '../core/error.ts';
+import { errorFrom } from '../core/error.ts';
 import { endpoint, MAX_BODY, otherMethods } from './endpoint.ts';
 
 vi.mock('./shared-store.ts', () => ({ sharedStore: () => Promise.resolve({ db: {}, prover: {} }) }));
@@ -56,7 +56,7 @@ describe('endpoint', () => {
     ['notation/empty', 422],
     ['database/not-one', 503],
   ])('maps %s to %i', async (code, status) => {
-    const failing = endpoint({ run: () => Promise.reject(new CoreError(code, {})) });
+    const failing = endpoint({ run: () => Promise.reject(errorFrom(code)) });
     expect((await call(failing, new Request('http://localhost/'))).status).toBe(status);
   });
 

@@ -1,5 +1,6 @@
 import type { Facts } from '../core/error.ts';
-import type { Sentence } from './sentence.ts';
+import type { ErrorCode } from '../core/error-facts.ts';
+import type { Sentence, Sentences } from './sentence.ts';
 import { COMMAND_LINE } from './sentences/command-line.ts';
 import { FILES } from './sentences/files.ts';
 import { LOOMS } from './sentences/looms.ts';
@@ -19,7 +20,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   'colourway/twice': 'another colourway has that name',
 };
 
-const SENTENCES: Readonly<Record<string, Sentence>> = {
+const SENTENCES: Sentences = {
   ...NUMBERS,
   ...THREADS,
   ...TILINGS,
@@ -42,8 +43,13 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
 
 function problemSentence(facts: Readonly<Record<string, string>>): string {
   const problem = facts['problem'] ?? '';
-  const known = [SENTENCES, SCHEMA_SENTENCES].find((sentences) => Object.hasOwn(sentences, problem));
-  return known?.[problem]?.(facts) ?? problem;
+  return sentenceOf(problem)?.(facts) ?? problem;
+}
+
+/** The sentence of a code, which may have come from anywhere. */
+function sentenceOf(code: string): Sentence | undefined {
+  if (Object.hasOwn(SENTENCES, code)) return SENTENCES[code as ErrorCode] as Sentence;
+  return Object.hasOwn(SCHEMA_SENTENCES, code) ? SCHEMA_SENTENCES[code] : undefined;
 }
 
 /** What is wrong, in words that a designer understands. */
@@ -54,7 +60,7 @@ export function sentenceFor(code: string, facts: Facts): string {
       Array.isArray(value) ? value.join(', ') : typeof value === 'number' ? grouped(value) : String(value),
     ]),
   );
-  const sentence = Object.hasOwn(SENTENCES, code) ? SENTENCES[code] : undefined;
+  const sentence = sentenceOf(code);
   return sentence === undefined ? `Something is not right here (${code}).` : sentence(words);
 }
 

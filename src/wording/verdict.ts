@@ -106,7 +106,8 @@ export function leaksSentence({ painted }: RepeatReport): string | undefined {
 
 /** "12 px a thread", "12.5 × 13.636 px a thread". */
 export function perThreadText({ perStep }: Pick<RepeatReport['pixels'], 'perStep'>): string {
-  const [x, y] = [toDecimal(perStep.x, 3), toDecimal(perStep.y, 3)];
+  const x = toDecimal(perStep.x, 3);
+  const y = toDecimal(perStep.y, 3);
   return `${equals(perStep.x, perStep.y) ? x : `${x} × ${y}`} px a thread`;
 }
 

@@ -14,7 +14,21 @@ import { surdText } from '../../src/core/exact/surd-text.ts';
 import { foldTiling } from '../../src/core/faces/torus.ts';
 import { dualOf } from '../../src/core/tiling/dual.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
-import { basket, bricks, herringbone, hexagons, hexagonsAndTriangles, kites, octagons, parallelograms, pentagons, rhombus, rows, triangles, twoSquares } from '../../src/core/tiling/forms/families.ts';
+import {
+  basket,
+  bricks,
+  herringbone,
+  hexagons,
+  hexagonsAndTriangles,
+  kites,
+  octagons,
+  parallelograms,
+  pentagons,
+  rhombus,
+  rows,
+  triangles,
+  twoSquares,
+} from '../../src/core/tiling/forms/families.ts';
 import { TWO_KINDS } from '../../src/core/tiling/forms/two-kinds.ts';
 import { mapTiling, stretch } from '../../src/core/tiling/reshape.ts';
 import { keptOneOf, type PlaneGroup, planeSymmetry } from '../../src/core/tiling/symmetry.ts';

@@ -2,7 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { settingFacts } from '../../src/core/design/setting-facts.ts';
 import { warpingOrder, yarnNeeds } from '../../src/core/design/yarn.ts';
 import { rational, toDecimal, toNumber, toText } from '../../src/core/exact/rational.ts';
-import { clothCover, coverFactor, diametersPerInch, firmnessOf, settingShare } from '../../src/core/thread/setting.ts';
+import {
+  clothCover,
+  coverFactor,
+  diametersPerInch,
+  firmnessOf,
+  settingShare,
+} from '../../src/core/thread/setting.ts';
 import { buildWeave } from '../../src/core/thread/weaves/build-weave.ts';
 import { parseWeave } from '../../src/core/thread/weaves/weave-text.ts';
 import { fromTex, parseYarnCount, toTex, YARN_SYSTEMS } from '../../src/core/units/yarn-count.ts';

@@ -105,7 +105,8 @@ export function rework(design: Design, direction: Direction, wish: ReworkWish): 
 
 function runOf({ shades }: Design, { growth, first, by, bands, shade, other }: ReworkWish): Bands {
   const keys = shades.some(({ key }) => key === other) ? [shade, other] : [shade];
-  const [width, next] = [parseExact(first), parseExact(by)];
+  const width = parseExact(first);
+  const next = parseExact(by);
   const rules = {
     arithmetic: { kind: 'arithmetic', first: width, step: next },
     geometric: { kind: 'geometric', first: width, ratio: next },

@@ -112,7 +112,8 @@ export function reanchor(
   { stepX, stepY }: ClothGeometry,
   repeat: RepeatSize,
 ): Camera {
-  const [width, height] = [repeat.ends * stepX, repeat.picks * stepY];
+  const width = repeat.ends * stepX;
+  const height = repeat.picks * stepY;
   const x = camera.x + width * Math.floor((view.width / 2 - camera.x) / width);
   const y = camera.y - height * Math.floor((camera.y - view.height / 2) / height);
   return x === camera.x && y === camera.y ? camera : { ...camera, x, y };

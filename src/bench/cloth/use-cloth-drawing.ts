@@ -71,6 +71,7 @@ function boxOf(
   { stepX, stepY }: ClothGeometry,
   threads: { ends: number; picks: number },
 ): Box {
-  const [width, height] = [threads.ends * stepX, threads.picks * stepY];
+  const width = threads.ends * stepX;
+  const height = threads.picks * stepY;
   return { left: camera.x, top: camera.y - height, width, height };
 }

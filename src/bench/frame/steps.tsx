@@ -47,7 +47,8 @@ function stateOf(step: Step, state: BenchState): string {
       return wordsFor(construction).built(construction);
     case 'Lay': {
       if (!inThreads(history.present)) return 'Straight';
-      const [ends, picks] = [parseDensity(lay.ends), parseDensity(lay.picks)];
+      const ends = parseDensity(lay.ends);
+      const picks = parseDensity(lay.picks);
       const per = lay.per === 'in' ? 'per inch' : 'per cm';
       return equals(ends, picks)
         ? `Straight, ${toDecimal(ends, 3)} threads ${per}`

@@ -23,7 +23,8 @@ export function PictureView({ grid, from, to, onLine }: PictureViewProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const host = useRef<HTMLDivElement>(null);
   const scale = Math.min(ROOM.width / grid.width, ROOM.height / grid.height);
-  const [width, height] = [grid.width * scale, grid.height * scale];
+  const width = grid.width * scale;
+  const height = grid.height * scale;
   useEffect(() => drawBlocks(canvas.current!, grid), [grid]);
   const placeOf = (event: { clientX: number; clientY: number }): Place => {
     const box = host.current!.getBoundingClientRect();
@@ -38,7 +39,8 @@ export function PictureView({ grid, from, to, onLine }: PictureViewProps) {
     followPointer(event, (moved) => onLine(start, placeOf(moved)));
   };
   // The blocks of the last column and row reach over the picture's edge.
-  const [drawnWidth, drawnHeight] = [grid.columns * grid.block * scale, grid.rows * grid.block * scale];
+  const drawnWidth = grid.columns * grid.block * scale;
+  const drawnHeight = grid.rows * grid.block * scale;
   return (
     <div
       ref={host}

@@ -15,7 +15,8 @@ export function ThreadCountField({ direction }: { direction: Direction }) {
   const design = useDesignOf('plaid');
   const { construction, lay, shades } = design;
   const sequence = sequenceOf(design, direction);
-  const [typed, laidOut] = [typedThreads(sequence.bands), threadCount(sequence)];
+  const typed = typedThreads(sequence.bands);
+  const laidOut = threadCount(sequence);
   const printed = construction.crossing === 'printed';
   const one = printed ? 'step' : 'thread';
   const pitch = direction === 'warp' ? pitchOf(lay).x : pitchOf(lay).y;

@@ -54,7 +54,8 @@ export function axisOfStripe(
   { direction, camera, repeat, view, geometry, threads }: RailPlace,
   { rise, run }: Slope,
 ): RailAxis {
-  const [width, height] = [repeat.ends * geometry.stepX, repeat.picks * geometry.stepY];
+  const width = repeat.ends * geometry.stepX;
+  const height = repeat.picks * geometry.stepY;
   if (direction === 'weft') return { direction, anchor: camera.y, step: height / threads };
   const leaning = rise === 0 || run === 0 ? 0 : Math.sign(rise) * (camera.y / height) * width;
   const start = camera.x + leaning;

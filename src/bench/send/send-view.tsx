@@ -73,7 +73,8 @@ function Measured({ preview, pixelRatio }: MeasuredProps) {
   const { file } = useSend();
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => drawSheet(canvas.current!, preview), [preview]);
-  const [width, height] = [(order.width * scale) / pixelRatio, (order.height * scale) / pixelRatio];
+  const width = (order.width * scale) / pixelRatio;
+  const height = (order.height * scale) / pixelRatio;
   const measure = (pixels: number, length: Rational) =>
     `${file === 'png' ? `${pixels} px · ` : ''}${lengthText(length, lay.unit)} ${lay.unit}`;
   return (

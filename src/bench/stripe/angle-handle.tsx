@@ -77,7 +77,8 @@ function startTurn(event: React.PointerEvent<HTMLElement>): void {
   followPointer(
     event,
     (moved) => {
-      const [dx, dy] = [moved.clientX - middle.x, middle.y - moved.clientY];
+      const dx = moved.clientX - middle.x;
+      const dy = middle.y - moved.clientY;
       if (Math.hypot(dx, dy) < 8) return;
       // A line has no ends: both sides of the middle mean the same.
       const degrees = (Math.atan2(dx < 0 ? -dy : dy, Math.abs(dx)) * 180) / Math.PI;

@@ -56,7 +56,8 @@ function part(text: string, value: number): string {
 const HANDLES: { readonly [K in FamilyName]?: (form: FamilyForm<K>) => readonly FamilyHandle[] } = {
   // The side of a rhombus stays as long as it is: the hand says which way it goes.
   rhombus: (form) => {
-    const [across, up] = [numberOf(form.across), numberOf(form.up)];
+    const across = numberOf(form.across);
+    const up = numberOf(form.up);
     const side = Math.hypot(across, up);
     const moved = ({ x, y }: Place) => {
       const wished = (across * Math.max(y, 0)) / Math.max(x, UNMOVED);

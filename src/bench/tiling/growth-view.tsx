@@ -149,9 +149,12 @@ interface PatchProps {
 function Patch({ patch, free, chosen, ghost, hexOf, onChoose }: PatchProps) {
   const drawn = patch.map(({ corners }) => corners.map(placeOf));
   const all = [...drawn.flat(), ...(ghost?.corners.map(placeOf) ?? [])];
-  const [xs, ys] = [all.map(({ x }) => x), all.map(({ y }) => y)];
-  const [left, top] = [Math.min(0, ...xs) - SIDE, Math.min(0, ...ys) - SIDE];
-  const [width, height] = [Math.max(0, ...xs) + SIDE - left, Math.max(0, ...ys) + SIDE - top];
+  const xs = all.map(({ x }) => x);
+  const ys = all.map(({ y }) => y);
+  const left = Math.min(0, ...xs) - SIDE;
+  const top = Math.min(0, ...ys) - SIDE;
+  const width = Math.max(0, ...xs) + SIDE - left;
+  const height = Math.max(0, ...ys) + SIDE - top;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing whose sides are controls
     <svg

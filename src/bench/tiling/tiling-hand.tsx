@@ -84,7 +84,8 @@ function Mark({ places, chosen, view }: { places: LaidPlaces; chosen: TilingPlac
   const points = face.corners.map(({ x, y }) =>
     view.toView({ x: x + chosen.across * places.width, y: y + chosen.up * places.height }),
   );
-  const [from, to] = [points[chosen.at]!, points[(chosen.at + 1) % points.length]!];
+  const from = points[chosen.at]!;
+  const to = points[(chosen.at + 1) % points.length]!;
   const outline = points.map(({ x, y }) => `${x},${y}`).join(' ');
   return (
     <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">

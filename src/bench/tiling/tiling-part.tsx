@@ -90,7 +90,8 @@ function decimal(value: number): string {
 }
 
 function lengthAt(corners: readonly Place[], at: number): number {
-  const [from, to] = [corners[at]!, corners[(at + 1) % corners.length]!];
+  const from = corners[at]!;
+  const to = corners[(at + 1) % corners.length]!;
   return Math.hypot(to.x - from.x, to.y - from.y);
 }
 
@@ -103,7 +104,9 @@ function sidesText(corners: readonly Place[]): string {
 
 /** The angle of a face at a corner, in degrees. */
 function angleAt(corners: readonly Place[], at: number): number {
-  const [before, here, next] = [corners.at(at - 1)!, corners[at]!, corners[(at + 1) % corners.length]!];
+  const before = corners.at(at - 1)!;
+  const here = corners[at]!;
+  const next = corners[(at + 1) % corners.length]!;
   const one = Math.atan2(before.y - here.y, before.x - here.x);
   const other = Math.atan2(next.y - here.y, next.x - here.x);
   return (((((one - other) * 180) / Math.PI) % 360) + 360) % 360;

@@ -45,7 +45,8 @@ export function laidPlaces({ construction, shades }: TilingDesign): LaidPlaces {
 /** What lies at a place: a corner or a side within a reach, else the face. */
 export function placeAt(places: LaidPlaces, point: Place, reach: number): TilingPlace | undefined {
   for (const [index, { corners }] of places.faces.entries()) {
-    const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => y)];
+    const xs = corners.map(({ x }) => x);
+    const ys = corners.map(({ y }) => y);
     const acrosses = shifts(point.x, xs, places.width, reach);
     for (const across of acrosses) {
       for (const up of shifts(point.y, ys, places.height, reach)) {
@@ -80,7 +81,8 @@ function inFace(
 
 /** How far a place lies inside a side of a face that runs counterclockwise. */
 function insideBy(from: Place, to: Place, { x, y }: Place): number {
-  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const dx = to.x - from.x;
+  const dy = to.y - from.y;
   return (dx * (y - from.y) - dy * (x - from.x)) / Math.hypot(dx, dy);
 }
 
@@ -91,7 +93,8 @@ function insideBy(from: Place, to: Place, { x, y }: Place): number {
 export function sidesRound(places: LaidPlaces, place: TilingPlace): readonly number[] {
   const { corners } = places.faces[place.index]!;
   if (place.kind === 'face') return [corners.length];
-  const [from, to] = [corners[place.at]!, corners[(place.at + 1) % corners.length]!];
+  const from = corners[place.at]!;
+  const to = corners[(place.at + 1) % corners.length]!;
   const far = Math.min(places.width, places.height) * 1e-6;
   if (place.kind === 'side') {
     // Just beyond the middle of the side.
@@ -106,7 +109,8 @@ export function sidesRound(places: LaidPlaces, place: TilingPlace): readonly num
   return places.faces
     .flatMap((face) =>
       face.corners.flatMap((corner, at) => {
-        const [x, y] = [(corner.x - from.x) / places.width, (corner.y - from.y) / places.height];
+        const x = (corner.x - from.x) / places.width;
+        const y = (corner.y - from.y) / places.height;
         const same =
           Math.hypot((x - Math.round(x)) * places.width, (y - Math.round(y)) * places.height) < far;
         if (!same) return [];

@@ -51,7 +51,8 @@ export function DraftView() {
   const cellOf = (event: { clientX: number; clientY: number }) => {
     const box = canvas.current!.getBoundingClientRect();
     const { scrollLeft, scrollTop } = host.current!;
-    const [x, y] = [event.clientX - box.left + scrollLeft, event.clientY - box.top + scrollTop - NAMES];
+    const x = event.clientX - box.left + scrollLeft;
+    const y = event.clientY - box.top + scrollTop - NAMES;
     return cellAtPlace(layout, x / cell, y / cell - STRIP);
   };
   return (

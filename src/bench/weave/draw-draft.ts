@@ -81,7 +81,8 @@ export function drawDraft(context: CanvasRenderingContext2D, scene: DraftScene, 
   const pickTop = (pick: number) => down + (picks - 1 - pick) * cell;
   const [firstEnd, lastEnd] = inView(view.left, view.width, cell, ends);
   const [firstRow, lastRow] = inView(view.top - down, view.height, cell, picks);
-  const [firstPick, lastPick] = [picks - lastRow, picks - firstRow];
+  const firstPick = picks - lastRow;
+  const lastPick = picks - firstRow;
   const shadeOf = (of: Uint16Array, thread: number) => shades[of[thread % of.length]!]!.hex;
   for (let end = firstEnd; end < lastEnd; end += 1) {
     context.fillStyle = shadeOf(threads.warp, end);
@@ -163,7 +164,8 @@ function paper(
   { left, top, columns, rows, cell }: Paper,
   view: DraftWindow,
 ): void {
-  const [width, height] = [columns * cell, rows * cell];
+  const width = columns * cell;
+  const height = rows * cell;
   context.fillStyle = PAPER;
   context.fillRect(left, top, width, height);
   const line = (heavy: boolean, x0: number, y0: number, x1: number, y1: number) => {

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Facts } from '../error.ts';
+import type { FieldFacts } from '../error-facts.ts';
 
 /** What a schema says of a value in words of its own, as a code: "schema/too_small". */
 const SCHEMA = 'schema/';
@@ -8,7 +9,7 @@ const SCHEMA = 'schema/';
  * Where the first thing is wrong with a document or a request, what, and what a reader of ours says of it. `problem` is
  * the code of one of our own errors, or begins with "schema/".
  */
-export function fieldFacts({ issues: [issue] }: z.ZodError): Facts {
+export function fieldFacts({ issues: [issue] }: z.ZodError): FieldFacts {
   if (issue === undefined) return { path: '', problem: '' };
   const path = issue.path.join('.');
   if (issue.code === 'custom')

@@ -33,7 +33,8 @@ const MAX_THREADS = 10_000_000;
  */
 export function yarnNeeds({ construction, shades, lay, yarn }: PlaidDesign): readonly YarnNeed[] {
   const threads = threadsOfPlaid(construction, shades);
-  const [width, length] = [parseMetres(yarn.width), parseMetres(yarn.length)];
+  const width = parseMetres(yarn.width);
+  const length = parseMetres(yarn.length);
   const endLength = add(multiply(length, add(ONE, parsePercent(yarn.takeUp))), parseMetres(yarn.waste));
   const pickLength = multiply(width, add(ONE, parsePercent(yarn.crimp)));
   const across = threadsIn(width, lay.ends, lay.per);

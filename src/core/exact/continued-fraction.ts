@@ -8,7 +8,10 @@ import { floor, type Rational, rational, subtract } from './rational.ts';
  */
 export function convergents(value: Rational): readonly Rational[] {
   const found: Rational[] = [];
-  let [n0, d0, n1, d1] = [0n, 1n, 1n, 0n];
+  let n0 = 0n;
+  let d0 = 1n;
+  let n1 = 1n;
+  let d1 = 0n;
   let rest = value;
   for (;;) {
     const step = floor(rest);

@@ -61,7 +61,8 @@ export function pointsIn(
 
 function wholeSteps(p: Point, [a, b]: PlaneLattice): readonly [bigint, bigint] {
   const { u, v } = coordinates(p, a, b);
-  const [i, j] = [rationalOf(u), rationalOf(v)];
+  const i = rationalOf(u);
+  const j = rationalOf(v);
   if (i?.d !== 1n || j?.d !== 1n)
     throw new Error(`expected a vector of the lattice, got ${surdText(p.x)}, ${surdText(p.y)}`);
   return [i.n, j.n];
@@ -86,7 +87,8 @@ function sized(value: Surd): Surd {
 /** A point moved by whole vectors of a lattice so that 0 ≤ u, v < 1, and by how many it was moved. */
 export function reduce(p: Point, [a, b]: PlaneLattice): { u: Surd; v: Surd; i: bigint; j: bigint } {
   const { u, v } = coordinates(p, a, b);
-  const [i, j] = [floorSurd(u), floorSurd(v)];
+  const i = floorSurd(u);
+  const j = floorSurd(v);
   return { u: lessWhole(u, i), v: lessWhole(v, j), i, j };
 }
 

@@ -76,7 +76,8 @@ export function direction(steps: number): Point {
 
 /** A vector turned by steps of 15°. */
 export function turnPoint({ x, y }: Point, steps: number): Point {
-  const [c, s] = [cosine(steps), cosine(steps - 6)];
+  const c = cosine(steps);
+  const s = cosine(steps - 6);
   return {
     x: subtractSurds(multiplySurds(x, c), multiplySurds(y, s)),
     y: addSurds(multiplySurds(x, s), multiplySurds(y, c)),

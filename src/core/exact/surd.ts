@@ -46,7 +46,9 @@ function squareFree(radicand: number): { readonly outside: number; readonly insi
   if (!(Number.isSafeInteger(radicand) && radicand >= 1)) {
     throw new Error(`expected a natural number, got ${radicand}`);
   }
-  let [left, outside, inside] = [radicand, 1, 1];
+  let left = radicand;
+  let outside = 1;
+  let inside = 1;
   for (let factor = 2; factor ** 3 <= left; factor += 1) {
     for (; left % (factor * factor) === 0; outside *= factor) left /= factor * factor;
     if (left % factor === 0) {
@@ -65,9 +67,11 @@ export function addSurds(a: Surd, b: Surd): Surd {
   if (a.terms.length === 0) return b;
   if (b.terms.length === 0) return a;
   const terms: Root[] = [];
-  let [left, right] = [0, 0];
+  let left = 0;
+  let right = 0;
   while (left < a.terms.length || right < b.terms.length) {
-    const [one, other] = [a.terms[left], b.terms[right]];
+    const one = a.terms[left];
+    const other = b.terms[right];
     if (other === undefined || (one !== undefined && one.radicand < other.radicand)) {
       terms.push(one!);
       left += 1;
@@ -114,7 +118,8 @@ export function multiplySurds(a: Surd, b: Surd): Surd {
  * @throws CoreError "number/zero-divisor"
  */
 export function divideSurds(a: Surd, b: Surd): Surd {
-  let [top, bottom] = [a, b];
+  let top = a;
+  let bottom = b;
   for (;;) {
     const radicand = bottom.terms.at(-1)?.radicand ?? 1n;
     if (radicand === 1n) break;
@@ -189,7 +194,8 @@ export function nearNumber(value: Surd): number {
 }
 
 function roughly({ terms }: Surd): { sum: number; size: number } {
-  let [sum, size] = [0, 0];
+  let sum = 0;
+  let size = 0;
   for (const { coefficient, radicand } of terms) {
     const term = toNumber(coefficient) * Math.sqrt(Number(radicand));
     sum += term;
@@ -200,14 +206,16 @@ function roughly({ terms }: Surd): { sum: number; size: number } {
 
 /** Whole numbers of 2^−bits between which a surd lies. */
 function between({ terms }: Surd, bits: bigint): { low: bigint; high: bigint } {
-  let [low, high] = [0n, 0n];
+  let low = 0n;
+  let high = 0n;
   for (const {
     coefficient: { n, d },
     radicand,
   } of terms) {
     // |n|√r × 2^bits, rounded down.
     const size = wholeRoot((n * n * radicand) << (2n * bits));
-    const [under, over] = [size / d, (size + 1n) / d + 1n];
+    const under = size / d;
+    const over = (size + 1n) / d + 1n;
     low += n > 0n ? under : -over;
     high += n > 0n ? over : -under;
   }
@@ -262,7 +270,8 @@ export function surdToNumber(value: Surd): number {
   if (value.terms.length === 0) return 0;
   for (let bits = 128n; ; bits *= 2n) {
     const { low, high } = between(value, bits);
-    const [under, over] = [Number(low), Number(high)];
+    const under = Number(low);
+    const over = Number(high);
     if (under === over && (low > 0n || high < 0n)) return shifted(under, Number(bits));
   }
 }

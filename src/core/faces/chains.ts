@@ -39,7 +39,8 @@ function linksOf(
 ): ReadonlyMap<End, End> {
   const at = torus.vertices.map((): { end: End; angle: number }[] => []);
   edges.forEach(([from, to], edge) => {
-    const [a, b] = [cornerAt(torus, from), cornerAt(torus, to)];
+    const a = cornerAt(torus, from);
+    const b = cornerAt(torus, to);
     const x = (nearNumber(b.x) - nearNumber(a.x)) * pitch.x;
     const y = (nearNumber(b.y) - nearNumber(a.y)) * pitch.y;
     at[from.vertex]!.push({ end: 2 * edge, angle: Math.atan2(y, x) });
@@ -54,7 +55,8 @@ function linksOf(
       return next - angle > Math.PI - STRAIGHT;
     });
     if (wide < 0) continue;
-    const [one, other] = [ends[wide]!.end, ends[(wide + 1) % ends.length]!.end];
+    const one = ends[wide]!.end;
+    const other = ends[(wide + 1) % ends.length]!.end;
     linked.set(one, other);
     linked.set(other, one);
   }

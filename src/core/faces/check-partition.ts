@@ -60,7 +60,8 @@ export function checkPartition(partition: TorusFaces): PartitionProof {
 
 /** The same name for an edge from both its ends, wherever a face lies; and the way it is walked. */
 export function edgeName(from: Corner, to: Corner): readonly [name: string, way: 1 | -1] {
-  const [across, up] = [to.across - from.across, to.up - from.up];
+  const across = to.across - from.across;
+  const up = to.up - from.up;
   const forward = from.vertex !== to.vertex ? from.vertex < to.vertex : across !== 0 ? across > 0 : up > 0;
   return forward
     ? [`${from.vertex} ${to.vertex} ${across} ${up}`, 1]

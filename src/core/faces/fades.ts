@@ -21,7 +21,8 @@ export function fadeAcross(
   pitch: Place,
 ): Pick<FadeFill, 'from' | 'to'> {
   const face = placesOf(corners, pitch);
-  const [first, second] = [face[0]!, face[1]!];
+  const first = face[0]!;
+  const second = face[1]!;
   const base = turned ? Math.atan2(second.y - first.y, second.x - first.x) : 0;
   const way = { x: Math.cos(base + (angle * Math.PI) / 12), y: Math.sin(base + (angle * Math.PI) / 12) };
   const along = face.map(({ x, y }) => x * way.x + y * way.y);

@@ -29,7 +29,8 @@ export function shrunk(corners: readonly Point[], share: Rational): readonly Poi
  */
 export function ringed({ corners, shade }: FacePart, rings: readonly FaceRing[]): readonly FacePart[] {
   const parts: FacePart[] = [];
-  let [outer, current] = [corners, shade];
+  let outer = corners;
+  let current = shade;
   for (const ring of rings) {
     const whole = ring.share.n === ring.share.d;
     if (!whole) {

@@ -217,7 +217,8 @@ export function wholeBlocks({ holds: { x, y } }: PictureOrder): readonly Block[]
     const fewer = Math.max(1, below);
     return { nearest: part < 0.5 ? fewer : below + 1, fewer, more: below + 1 };
   };
-  const [across, down] = [near(x), near(y)];
+  const across = near(x);
+  const down = near(y);
   const blocks = [
     { across: across.nearest, down: down.nearest },
     { across: across.fewer, down: down.fewer },

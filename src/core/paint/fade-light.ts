@@ -88,7 +88,8 @@ function paintFaceRow(
     const along = (face.start + x * face.perX + y * face.perY) * (light.length - 1);
     const step = Math.min(light.length - 2, Math.max(0, Math.floor(along)));
     const part = Math.min(1, Math.max(0, along - step));
-    const [one, other] = [light[step]!, light[step + 1]!];
+    const one = light[step]!;
+    const other = light[step + 1]!;
     for (let channel = 0; channel < CHANNELS; channel += 1) {
       const faded = one[channel]! + (other[channel]! - one[channel]!) * part;
       line[place * CHANNELS + channel]! += share * (faded - face.instead[channel]!);

@@ -32,7 +32,9 @@ export function litCells(cells: Cells, look: ThreadLook): Cells {
 }
 
 function litRow({ rows, over, width }: Cells, [above, here, below]: readonly number[]): Uint16Array {
-  const [up, row, down] = [over![above!]!, over![here!]!, over![below!]!];
+  const up = over![above!]!;
+  const row = over![here!]!;
+  const down = over![below!]!;
   return rows[here!]!.map((shade, end) => {
     const warp = row[end] === 1;
     const ends = warp

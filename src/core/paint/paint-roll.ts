@@ -31,7 +31,8 @@ export function rollWithin(most: Readonly<Record<keyof typeof MAX_PROOF_PIXELS, 
     const rows = Math.min(BAND, height);
     const first = new Uint32Array(width * rows);
     const second = new Uint32Array(width);
-    let [differingBytes, leakingPixels] = [0, 0];
+    let differingBytes = 0;
+    let leakingPixels = 0;
     for (let from = 0; from < height; from += rows) {
       const count = Math.min(rows, height - from);
       paintRows(straight, from, count, first);

@@ -105,7 +105,8 @@ function joinSides(sides: readonly Side[], width: number, height: number): Edges
   const known = new Map<number, OpenEdge[]>();
   for (const side of sides) {
     if (side.dx === 0 && side.dy === 0) continue;
-    const [x, y] = [wrap(side.x, width), wrap(side.y, height)];
+    const x = wrap(side.x, width);
+    const y = wrap(side.y, height);
     const place = x * height + y;
     let there = known.get(place);
     if (there === undefined) {
@@ -147,7 +148,8 @@ function packEdges(edges: readonly OpenEdge[], width: number, height: number): E
     Doubles,
     Doubles,
   ];
-  const [ahead, back] = [new Uint16Array(count), new Uint16Array(count)];
+  const ahead = new Uint16Array(count);
+  const back = new Uint16Array(count);
   for (let at = 0; at < count; at += 1) {
     const edge = edges[at]!;
     x[at] = edge.side.x;
@@ -171,7 +173,8 @@ function wrap(value: number, size: number): number {
 export function mulDivFloor(a: number, b: number, c: number): number {
   const product = a * b;
   if (product < Number.MAX_SAFE_INTEGER && product > -Number.MAX_SAFE_INTEGER) return Math.floor(product / c);
-  const [top, bottom] = [BigInt(a) * BigInt(b), BigInt(c)];
+  const top = BigInt(a) * BigInt(b);
+  const bottom = BigInt(c);
   const quotient = top / bottom;
   return Number(top % bottom !== 0n && top < 0n !== bottom < 0n ? quotient - 1n : quotient);
 }

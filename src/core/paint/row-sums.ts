@@ -36,7 +36,9 @@ export function accumulateRow(
   out: RowSums,
 ): void {
   const { x: starts, dx: ways, dy: heights, width } = edges;
-  const [rowTop, rowEnd, end] = [row * SUBPIXELS, (row + 1) * SUBPIXELS, out.across * SUBPIXELS];
+  const rowTop = row * SUBPIXELS;
+  const rowEnd = (row + 1) * SUBPIXELS;
+  const end = out.across * SUBPIXELS;
   for (let index = 0; index < indexes.length; index += 1) {
     const edge = indexes[index]!;
     const top = tops[index]!;

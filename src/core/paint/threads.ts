@@ -18,7 +18,8 @@ export function paintThreads(cells: Cells, window: PaintWindow, look: ThreadLook
   return (row, out, at) => {
     const y = modulo(row + offset.y, tile.height);
     const cell = Math.floor((y * cells.height) / tile.height);
-    const [first, last] = [edge(cell, cells.height, tile.height), edge(cell + 1, cells.height, tile.height)];
+    const first = edge(cell, cells.height, tile.height);
+    const last = edge(cell + 1, cells.height, tile.height);
     const place = (y - first + 0.5) / (last - first);
     const stack = [-1, 0, 1].map((step) => cells.rowAt[modulo(cell + step, cells.height)]!);
     // Fibres are no two cells alike; without them, rows like this one are painted once.

@@ -40,7 +40,8 @@ export function coarsen(grid: BlockGrid, times: number): BlockGrid {
   if (!(Number.isSafeInteger(times) && times >= 1)) throw new Error(`expected a whole number, got ${times}`);
   if (times === 1) return grid;
   const block = grid.block * times;
-  const [columns, rows] = [blocksAlong(grid.width, block), blocksAlong(grid.height, block)];
+  const columns = blocksAlong(grid.width, block);
+  const rows = blocksAlong(grid.height, block);
   const sums = new Float64Array(columns * rows * 3);
   for (let y = 0, from = 0; y < grid.rows; y += 1) {
     const tall = sideOf(y, grid.rows, grid.height, grid.block);
@@ -101,7 +102,8 @@ export function gatherBlocks(
   if (width * height > MAX_PICTURE_PIXELS) {
     throw new CoreError('picture/too-large', { width, height, most: MAX_PICTURE_PIXELS / 1_000_000 });
   }
-  const [columns, rows] = [blocksAlong(width, block), blocksAlong(height, block)];
+  const columns = blocksAlong(width, block);
+  const rows = blocksAlong(height, block);
   const sums = new Float64Array(columns * rows * 3);
   let row = 0;
   return {
@@ -131,7 +133,9 @@ function addRow(pixels: Uint8Array, from: number, { width, block, linear, sums, 
   let at = from;
   for (let x = 0, place = to; x < width; x += block, place += 3) {
     const end = at + 3 * Math.min(block, width - x);
-    let [red, green, blue] = [0, 0, 0];
+    let red = 0;
+    let green = 0;
+    let blue = 0;
     for (; at < end; at += 3) {
       red += linear[pixels[at]!]!;
       green += linear[pixels[at + 1]!]!;

@@ -23,7 +23,8 @@ const TOUCH = 1e-3;
  * Source of the walk: J. Amanatides, A. Woo, A fast voxel traversal algorithm for ray tracing, Eurographics 1987.
  */
 export function blocksOnLine(grid: BlockGrid, from: Place, to: Place): readonly Piece[] {
-  const [a, b] = [inside(grid, from), inside(grid, to)];
+  const a = inside(grid, from);
+  const b = inside(grid, to);
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   if (length < TOUCH) return [{ light: lightAt(grid, a), length: 1 }];
   const cuts = [0, 1];

@@ -19,7 +19,8 @@ export function blockPartition(partition: Partition, block: Block): Partition {
       partition.faces.map((face) => ({
         fill: blockFill(face.fill, { i, j }, block),
         corners: face.corners.map((corner) => {
-          const [right, up] = [i + corner.across, j + corner.up];
+          const right = i + corner.across;
+          const up = j + corner.up;
           const copy = modulo(up, down) * across + modulo(right, across);
           return {
             vertex: copy * count + corner.vertex,

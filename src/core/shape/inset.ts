@@ -28,7 +28,8 @@ const NOTHING = 1e-12;
 function keepInside(polygon: readonly Place[], inside: (place: Place) => number): readonly Place[] {
   return polygon.flatMap((place, at) => {
     const before = polygon.at(at - 1)!;
-    const [here, there] = [inside(place), inside(before)];
+    const here = inside(place);
+    const there = inside(before);
     const cut = there / (there - here);
     const crossing = { x: before.x + (place.x - before.x) * cut, y: before.y + (place.y - before.y) * cut };
     if (here >= 0) return there >= 0 ? [place] : [crossing, place];

@@ -51,7 +51,8 @@ export function isSameTurned(cells: Cells): boolean | undefined {
 /** How many cells are the same, row by row until one is not, when the plane is turned by 90° and moved by (dx, dy). */
 function sameCells(plane: Uint16Array, side: number, dx: number, dy: number): number {
   for (let at = 0; at < plane.length; at += 1) {
-    const [x, y] = [at % side, Math.floor(at / side)];
+    const x = at % side;
+    const y = Math.floor(at / side);
     if (plane[at] !== plane[((x + dy) % side) * side + ((side - 1 - y + dx) % side)]) return at;
   }
   return plane.length;

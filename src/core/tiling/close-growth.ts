@@ -77,7 +77,8 @@ function shiftsOf(faces: readonly RoughFace[]): readonly Shift[] {
   const known = new Map<string, Shift>();
   for (const one of faces) {
     for (const other of faces) {
-      const [x, y] = [other.x - one.x, other.y - one.y];
+      const x = other.x - one.x;
+      const y = other.y - one.y;
       const forward = y > NEAR || (Math.abs(y) <= NEAR && x > NEAR);
       if (one.kind !== other.kind || !forward) continue;
       const name = `${Math.round(x / NEAR)} ${Math.round(y / NEAR)}`;

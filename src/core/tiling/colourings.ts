@@ -45,8 +45,10 @@ function isShifted(a: readonly Point[], b: readonly Point[]): boolean {
   if (a.length !== b.length) return false;
   return a.some((_, turn) =>
     a.every((corner, at) => {
-      const [from, to] = [b[(at + turn) % b.length]!, b[turn]!];
-      const [one, other] = [subtractPoints(corner, a[0]!), subtractPoints(from, to)];
+      const from = b[(at + turn) % b.length]!;
+      const to = b[turn]!;
+      const one = subtractPoints(corner, a[0]!);
+      const other = subtractPoints(from, to);
       return equalSurds(one.x, other.x) && equalSurds(one.y, other.y);
     }),
   );
@@ -156,7 +158,8 @@ function meetings(faces: number, pairs: readonly Pair[], within: Within): readon
   const cells = cellsOf(within);
   const meet = Array.from({ length: faces * cells }, (): number[] => []);
   for (let cell = 0; cell < cells; cell += 1) {
-    const [i, j] = [cell % columns, Math.floor(cell / columns)];
+    const i = cell % columns;
+    const j = Math.floor(cell / columns);
     for (const pair of pairs) {
       const one = cell * faces + pair.one;
       const other = cellOf(within, i + pair.i, j + pair.j) * faces + pair.other;
@@ -185,7 +188,8 @@ function assign(
   const shadesRound = (face: number) =>
     new Set(meet[face]!.map((other) => own[other]!).filter((shade) => shade >= 0));
   const next = (): number => {
-    let [best, most] = [-1, -1];
+    let best = -1;
+    let most = -1;
     own.forEach((shade, face) => {
       if (shade >= 0) return;
       const seen = shadesRound(face).size;

@@ -140,7 +140,9 @@ function partedBy({ corners, directions }: PatchFace, other: PatchFace): boolean
 
 /** Faces whose first corners are so far apart that nothing need be asked: no face is 4 sides broad. */
 function farApart(a: PatchFace, b: PatchFace): boolean {
-  const [one, other] = [a.corners[0]!, b.corners[0]!];
-  const [x, y] = [surdToNumber(one.x) - surdToNumber(other.x), surdToNumber(one.y) - surdToNumber(other.y)];
+  const one = a.corners[0]!;
+  const other = b.corners[0]!;
+  const x = surdToNumber(one.x) - surdToNumber(other.x);
+  const y = surdToNumber(one.y) - surdToNumber(other.y);
   return x * x + y * y > 8 * 8;
 }

@@ -63,10 +63,12 @@ export function levelDiagonal(lattice: PlaneLattice, slope: Rational): LinearMap
   const ratio = divideSurds(repeat.height, repeat.width);
   const square = rationalOf(multiplySurds(ratio, ratio));
   if (square === undefined) return undefined;
-  const [across, up] = [rational(slope.d), rational(slope.n)];
+  const across = rational(slope.d);
+  const up = rational(slope.n);
   const length = squareRoot(surd(add(multiply(across, across), multiply(multiply(up, up), square))));
   if (length === undefined) return undefined;
-  const [cosine, sine] = [divideSurds(surd(across), length), divideSurds(scaleSurd(ratio, up), length)];
+  const cosine = divideSurds(surd(across), length);
+  const sine = divideSurds(scaleSurd(ratio, up), length);
   return [
     { x: cosine, y: negateSurd(sine) },
     { x: sine, y: cosine },

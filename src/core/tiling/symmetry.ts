@@ -195,7 +195,9 @@ function folded({ x, y }: Point): Point {
 /** Linear maps that keep a reduced lattice and all lengths; in such a one they have no entries but −1, 0 and 1. */
 function isometries(lattice: PlaneLattice): readonly Linear[] {
   const [a, b] = lattice;
-  const [aa, ab, bb] = [dot(a, a), dot(a, b), dot(b, b)];
+  const aa = dot(a, a);
+  const ab = dot(a, b);
+  const bb = dot(b, b);
   const few = [-1, 0, 1];
   const found: Linear[] = [];
   for (const m of few)
@@ -203,7 +205,8 @@ function isometries(lattice: PlaneLattice): readonly Linear[] {
       for (const p of few)
         for (const q of few) {
           if (Math.abs(m * q - n * p) !== 1) continue;
-          const [one, other] = [latticePoint(lattice, [m, n]), latticePoint(lattice, [p, q])];
+          const one = latticePoint(lattice, [m, n]);
+          const other = latticePoint(lattice, [p, q]);
           const keeps =
             equalSurds(dot(one, one), aa) &&
             equalSurds(dot(one, other), ab) &&

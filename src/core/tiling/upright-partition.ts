@@ -74,7 +74,7 @@ export function partitionOf(
   { width, height, faces }: LaidTiling,
   shades: readonly Shade[],
   rings: readonly FaceRing[] = [],
-  fillOf: (corners: readonly Point[], shade: number) => Fill = (_, shade) => ({ kind: 'shade', shade }),
+  fillOf?: (corners: readonly Point[], shade: number) => Fill,
 ): Partition {
   const parts = faces.flatMap((face) => {
     const all = ringed(face, rings);
@@ -90,13 +90,9 @@ export function partitionOf(
     vertices: torus.vertices,
     faces: torus.faces.map(({ corners }, index) => {
       const { shade, innermost } = parts[index]!;
-      const fill: Fill = innermost
-        ? fillOf(
-            corners.map((corner) => cornerAt(torus, corner)),
-            shade,
-          )
-        : { kind: 'shade', shade };
-      return { corners, fill };
+      if (fillOf === undefined || !innermost) return { corners, fill: { kind: 'shade', shade } };
+      const points = corners.map((corner) => cornerAt(torus, corner));
+      return { corners, fill: fillOf(points, shade) };
     }),
   };
 }

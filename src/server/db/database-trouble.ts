@@ -1,7 +1,8 @@
 import { CoreError } from '../../core/error.ts';
+import type { BareCode } from '../../core/error-facts.ts';
 
 /** What SQLite says when it is the machine that stands in the way. Source: SQLite Result and Error Codes. */
-const TROUBLE: readonly (readonly [code: string, ours: string])[] = [
+const TROUBLE: readonly (readonly [code: string, ours: BareCode])[] = [
   ['SQLITE_FULL', 'database/full'],
   ['SQLITE_IOERR_WRITE', 'database/full'],
   ['SQLITE_BUSY', 'database/locked'],

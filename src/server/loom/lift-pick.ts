@@ -1,6 +1,6 @@
 import { connect } from 'node:net';
 import { z } from 'zod';
-import { CoreError } from '../../core/error.ts';
+import { errorFrom } from '../../core/error.ts';
 import { readLines } from './read-lines.ts';
 import { readWords } from './read-words.ts';
 
@@ -33,7 +33,7 @@ export function liftPick(port: number, pick: number, lift: readonly number[]): P
       work();
     };
     const fail = (code: string, facts: Record<string, string | number> = {}) =>
-      settle(() => reject(new CoreError(code, facts)));
+      settle(() => reject(errorFrom(code, facts)));
     const timer = setTimeout(() => fail('loom/silent'), PATIENCE);
     socket.once('connect', () => socket.write(`${JSON.stringify({ pick, lift })}\n`));
     socket.once('error', (error: NodeJS.ErrnoException) =>

@@ -1,4 +1,4 @@
-import { CoreError, type Facts } from '../../core/error.ts';
+import { CoreError, errorFrom, type Facts } from '../../core/error.ts';
 
 /** What crosses from a thread to the server: an error of wrong data keeps its code and facts, which cloning would lose. */
 export type Outcome<Value> =
@@ -18,5 +18,5 @@ export async function outcomeOf<Value>(work: () => Promise<Value>): Promise<Outc
 /** @throws CoreError that was met in the thread */
 export function valueIn<Value>(outcome: Outcome<Value>): Value {
   if ('value' in outcome) return outcome.value;
-  throw new CoreError(outcome.problem.code, outcome.problem.facts);
+  throw errorFrom(outcome.problem.code, outcome.problem.facts);
 }

@@ -1,7 +1,7 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 
 /** What may be wrong with options of the command line. */
-export const COMMAND_LINE: Readonly<Record<string, Sentence>> = {
+export const COMMAND_LINE = {
   'start/tiling': () => 'Say one tiling: --config 4.8.8, --rhombus 3:4, or --from one of the start points.',
   'start/nothing': () => 'Give thread counts with --warp, or a start point with --from.',
   'start/weave': ({ ways }) =>
@@ -11,4 +11,4 @@ export const COMMAND_LINE: Readonly<Record<string, Sentence>> = {
   'start/seed': ({ text }) => `A seed is a whole number of up to nine digits, got “${text}”.`,
   'start/unknown': ({ key, known }) => `There is no start point “${key}”. There are: ${known}.`,
   'option/idle': ({ option, why }) => `${option} would do nothing: ${why}. Leave it out.`,
-};
+} satisfies Partial<Sentences>;

@@ -1,7 +1,7 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 
 /** What may be wrong with designs and other files. */
-export const FILES: Readonly<Record<string, Sentence>> = {
+export const FILES = {
   'design/format': () => 'This is not a Vetro design.',
   'design/newer': ({ version, known }) =>
     `This design was made by a newer Vetro (version ${version}; this one knows ${known}). Update Vetro to open it.`,
@@ -16,4 +16,4 @@ export const FILES: Readonly<Record<string, Sentence>> = {
   'file/too-large': ({ size, most }) => `That file has ${size} bytes; at most ${most} are read.`,
   'file/missing': ({ name }) => `There is no file “${name}”.`,
   'file/unwritable': ({ name }) => `“${name}” could not be written.`,
-};
+} satisfies Partial<Sentences>;

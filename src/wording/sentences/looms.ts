@@ -1,7 +1,7 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 
 /** What may be wrong with looms. */
-export const LOOMS: Readonly<Record<string, Sentence>> = {
+export const LOOMS = {
   'loom/absent': ({ port }) =>
     `No loom answers at port ${port}. Is it switched on? Without one, “npx vetro loom” starts a stand-in; VETRO_LOOM_PORT names another port.`,
   'loom/moved': ({ pick }) =>
@@ -15,4 +15,4 @@ export const LOOMS: Readonly<Record<string, Sentence>> = {
   'loom/other': ({ wanted, raised }) =>
     `The loom raised shafts ${raised}, not ${wanted}. Look at it before the pick is thrown.`,
   'loom/port': ({ port }) => `Something else listens at port ${port} already. Choose another with --port.`,
-};
+} satisfies Partial<Sentences>;

@@ -1,7 +1,7 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 
 /** What may be wrong with what is written by hand or in tables: counts, shades, cards, colourways. */
-export const NOTATION: Readonly<Record<string, Sentence>> = {
+export const NOTATION = {
   'notation/width': ({ word, width }) =>
     width === ''
       ? `“${word}” has no width. Write it behind the letter, such as ${word}12.5.`
@@ -60,4 +60,4 @@ export const NOTATION: Readonly<Record<string, Sentence>> = {
   'card/token': ({ name }) => `The colour token “${name}” is neither a hex value nor sRGB.`,
   'colourway/unknown': ({ name, known }) =>
     `There is no colourway “${name}”. ${known === '' ? 'The design has none.' : `There are: ${known}.`}`,
-};
+} satisfies Partial<Sentences>;

@@ -1,7 +1,7 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 
 /** What may be wrong with numbers, lengths, widths, slopes and colours. */
-export const NUMBERS: Readonly<Record<string, Sentence>> = {
+export const NUMBERS = {
   'number/surd': ({ text }) => `“${text}” is not a sum of roots. Write one such as 1 + √2 or 3/2 − √3/6.`,
   'number/empty': () => 'Type a number.',
   'number/too-long': ({ most }) => `That number is too long: at most ${most} characters.`,
@@ -25,4 +25,4 @@ export const NUMBERS: Readonly<Record<string, Sentence>> = {
     `No slope near ${text}° repeats within 10 m with these bands. Make them narrower, or choose lines that run down or across.`,
   'number/not-whole': ({ text, least, most }) =>
     `This must be a whole number from ${least} to ${most}, got ${text}.`,
-};
+} satisfies Partial<Sentences>;

@@ -1,7 +1,7 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 
 /** What may be wrong with pictures, drawings and sheets. */
-export const PICTURES: Readonly<Record<string, Sentence>> = {
+export const PICTURES = {
   'paint/drawn': ({ text, known }) => `“${text}” is no way of drawing cloth. There are: ${known}.`,
   'send/no-threads': () => 'Pixels a thread are for cloth with threads. Choose a resolution instead.',
   'picture/bands': ({ bands, most }) =>
@@ -26,4 +26,4 @@ export const PICTURES: Readonly<Record<string, Sentence>> = {
     `“${text}” is no number of repeats. Write whole numbers such as 3 x 2, each from 1 to ${most}.`,
   'send/per-thread': ({ text, most }) =>
     `Pixels a thread must be a whole number from 1 to ${most}, got “${text}”.`,
-};
+} satisfies Partial<Sentences>;

@@ -1,7 +1,7 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 
 /** What the server, its gate and its database have to say. */
-export const SERVER_SENTENCES: Readonly<Record<string, Sentence>> = {
+export const SERVER_SENTENCES = {
   'design/missing': () => 'This design is not on the shelf. It may have been deleted.',
   'design/stale': () => 'This design was saved somewhere else in the meantime.',
   'range/missing': () => 'That range is not on the shelf.',
@@ -39,4 +39,4 @@ export const SERVER_SENTENCES: Readonly<Record<string, Sentence>> = {
   'database/read-only': () =>
     'The database cannot be written: its file or folder is read-only. Allow writing, then save again.',
   'database/unusable': ({ file, reason }) => `The database “${file}” cannot be used: ${reason}.`,
-};
+} satisfies Partial<Sentences>;

@@ -1,7 +1,7 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 
 /** What may be wrong with bands, sequences, weaves, prints and yarn. */
-export const THREADS: Readonly<Record<string, Sentence>> = {
+export const THREADS = {
   'band/count': ({ shade, count, most }) =>
     `Band ${shade} has ${count} threads: a count must be a whole number from 1 to ${most}.`,
   'band/shade': ({ shade }) =>
@@ -58,4 +58,4 @@ export const THREADS: Readonly<Record<string, Sentence>> = {
   'run/no-fit': ({ times }) => `${times} repeats do not fit: there would be less than a thread for each.`,
   'overcheck/place': ({ at, count, threads }) =>
     `A line of ${count} threads does not fit at thread ${at}: the typed bands have ${threads}.`,
-};
+} satisfies Partial<Sentences>;

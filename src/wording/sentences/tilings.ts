@@ -1,8 +1,8 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 import { growthSentence } from '../tiling-words.ts';
 
 /** What may be wrong with tilings, and patches that are grown. */
-export const TILINGS: Readonly<Record<string, Sentence>> = {
+export const TILINGS = {
   'tiling/proportion': ({ text, most }) =>
     `A proportion must be above 0, at most ${most}, and a fraction of at most ${most}ths, got ${text}.`,
   'tiling/part': ({ text }) => `That must be a part of the whole, from 0 to 1, got ${text}.`,
@@ -37,4 +37,4 @@ export const TILINGS: Readonly<Record<string, Sentence>> = {
   'tiling/none': () => 'Only a tiling has faces to list.',
   'tiling/degrees': ({ text }) => `A tiling is turned by whole steps of 15°, from 0 to 345, got ${text}.`,
   'tiling/unknown': ({ text, known }) => `“${text}” is no tiling here. There are: ${known}.`,
-};
+} satisfies Partial<Sentences>;

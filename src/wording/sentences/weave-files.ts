@@ -1,7 +1,7 @@
-import type { Sentence } from '../sentence.ts';
+import type { Sentences } from '../sentence.ts';
 
 /** What may be wrong with weave files. */
-export const WEAVE_FILES: Readonly<Record<string, Sentence>> = {
+export const WEAVE_FILES = {
   'wif/too-long': ({ length, most }) => `That file has ${length} characters; at most ${most} are read.`,
   'wif/binary': () => 'That is not a weave file: it is not text.',
   'wif/not-one': () => 'That is not a weave file: it has no section [WIF].',
@@ -16,4 +16,4 @@ export const WEAVE_FILES: Readonly<Record<string, Sentence>> = {
     `[${section}], line ${line}: it names number ${value}, but the file says that there are ${other}.`,
   'wif/too-large': ({ ends, picks, most }) =>
     `One repeat has ${ends} ends and ${picks} picks; a weave file holds at most ${most}.`,
-};
+} satisfies Partial<Sentences>;

@@ -48,7 +48,8 @@ function stripeFromRows(rows: readonly WidthRow[], name: string): Design {
 }
 
 function mirrorOf(rows: readonly Pick<BandRow, 'pivot'>[]): Mirror {
-  const [first, last] = [rows[0]!.pivot, rows.at(-1)!.pivot];
+  const first = rows[0]!.pivot;
+  const last = rows.at(-1)!.pivot;
   return first !== '' && last !== '' ? first : 'none';
 }
 

@@ -1,5 +1,5 @@
 import type { Shade } from '../../colour/shade.ts';
-import { CoreError } from '../../error.ts';
+import { CoreError, errorFrom } from '../../error.ts';
 import type { Mirror } from '../../thread/sequence.ts';
 import { DENSITY_BASES, parseDensity } from '../../units/density.ts';
 import type { Lay } from '../design-schema.ts';
@@ -32,7 +32,8 @@ export function parseDensityPair(text: string): Pick<Lay, 'ends' | 'picks' | 'pe
   const match = /^\s*(.+?)(?:\s*[x×]\s*(.+?))?\s*\/\s*(in|cm)\s*$/i.exec(text);
   const per = DENSITY_BASES.find((base) => base === match?.[3]?.toLowerCase());
   if (match === null || per === undefined) throw new CoreError('counts/density', { text });
-  const [ends, picks] = [match[1]!, match[2] ?? match[1]!];
+  const ends = match[1]!;
+  const picks = match[2] ?? match[1]!;
   parseDensity(ends);
   parseDensity(picks);
   return { ends, picks, per };
@@ -69,6 +70,6 @@ export function placed<T>(offset: number, read: () => T): T {
     return read();
   } catch (error) {
     if (!(error instanceof CoreError) || typeof error.facts['at'] !== 'number') throw error;
-    throw new CoreError(error.code, { ...error.facts, at: error.facts['at'] + offset });
+    throw errorFrom(error.code, { ...error.facts, at: error.facts['at'] + offset });
   }
 }

@@ -80,7 +80,8 @@ function inFirstRepeat(base: TorusFaces, corners: readonly Corner[]): readonly C
   const middle = (along: 'x' | 'y') =>
     points.reduce((sum, point) => sum + surdToNumber(point[along]), 0) / points.length;
   // A middle on the border counts as inside, whatever its last bit.
-  const [right, up] = [Math.floor(middle('x') + 1e-9), Math.floor(middle('y') + 1e-9)];
+  const right = Math.floor(middle('x') + 1e-9);
+  const up = Math.floor(middle('y') + 1e-9);
   return corners.map((corner) => ({ ...corner, across: corner.across - right, up: corner.up - up }));
 }
 

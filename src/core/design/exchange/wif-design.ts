@@ -97,7 +97,8 @@ function draftFor({ threading, treadles, lifts }: Wif): Draft {
 
 /** What ends that hang on any shafts weave: raised where one of their shafts is. A file may have millions of crossings. */
 function liftedBy(threading: Wif['threading'], lifts: Wif['lifts']): Interlacing {
-  const [ends, picks] = [threading.length, lifts.length];
+  const ends = threading.length;
+  const picks = lifts.length;
   const up = new Uint8Array(ends * picks);
   const most = threading.reduce((all, shafts) => shafts.reduce((a, b) => Math.max(a, b), all), 0);
   // For each shaft, the ends on it: a pick raises whole lists.

@@ -1,10 +1,11 @@
 import { CoreError } from '../../error.ts';
+import type { BareCode } from '../../error-facts.ts';
 import { TEXT_FILES, type TextFile } from '../construction.ts';
 import { kindFor } from '../constructions.ts';
 import type { Design } from '../design-schema.ts';
 
 /** What is wrong with asking for a file that a design has not. */
-const NONE: Readonly<Record<TextFile, string>> = {
+const NONE: Readonly<Record<TextFile, BareCode>> = {
   'counts.txt': 'tiling/no-counts',
   'counts.csv': 'tiling/no-counts',
   'draft.wif': 'weave/none',
@@ -26,7 +27,7 @@ export function filesOf({ construction }: Design): readonly TextFile[] {
  */
 export function writeFile(design: Design, file: TextFile): string {
   const write = kindFor(design.construction).filesOf(design.construction)[file];
-  if (write === undefined) throw new CoreError(NONE[file], {});
+  if (write === undefined) throw new CoreError(NONE[file]);
   return write(design);
 }
 

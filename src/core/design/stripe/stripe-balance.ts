@@ -58,7 +58,8 @@ function joined(laid: readonly LaidWidth[]): readonly Pick<LaidWidth, 'shade' | 
     if (last?.shade === shade) last.width = add(last.width, width);
     else bands.push({ shade, width });
   }
-  const [first, last] = [bands[0]!, bands.at(-1)!];
+  const first = bands[0]!;
+  const last = bands.at(-1)!;
   if (bands.length < 2 || first.shade !== last.shade) return bands;
   return [{ shade: first.shade, width: add(first.width, last.width) }, ...bands.slice(1, -1)];
 }

@@ -36,7 +36,8 @@ export function compileLaid(
     shade: shade === null ? undefined : indexOf(shade, shades),
   }));
   const base = partitionOf(laid, laid.shades, rings, fillOf(spec.fade, laid.shades, near));
-  const [zero, whole] = [rational(0), rational(1)];
+  const zero = rational(0);
+  const whole = rational(1);
   return {
     lattice: [
       { x: whole, y: zero },

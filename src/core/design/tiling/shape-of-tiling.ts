@@ -39,7 +39,7 @@ function closedGrowth(faces: readonly GrownFace[]): Tiling {
       throw new CoreError('growth/gaps', { open: Math.round(closing.open * 100) });
     case 'no-shift':
     case 'one-way':
-      throw new CoreError(`growth/${closing.kind}`, {});
+      throw new CoreError(`growth/${closing.kind}`);
     default:
       return closing satisfies never;
   }

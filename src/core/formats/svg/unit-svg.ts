@@ -99,7 +99,8 @@ const DRAWERS: {
 } = {
   cells: ({ content, pitch }) => {
     const step = { x: nearFraction(pitch.x), y: nearFraction(pitch.y) };
-    const [width, height] = [String(content.width), String(content.height)];
+    const width = String(content.width);
+    const height = String(content.height);
     return { shapes: drawCells(content), width, height, step, crisp: true };
   },
   partition: (unit, underlap) => drawFaces(unit, [], underlap),
@@ -123,7 +124,8 @@ function drawFaces(
     yield* drawFades(content, lengths);
     for (const mark of marks) yield `${drawMark(mark, content.shades, lengths)}\n`;
   })();
-  const [width, height] = [toDecimal(size.width, PLACES), toDecimal(size.height, PLACES)];
+  const width = toDecimal(size.width, PLACES);
+  const height = toDecimal(size.height, PLACES);
   return { shapes, width, height, step: { x: ONE, y: ONE }, crisp: false };
 }
 

@@ -49,7 +49,8 @@ export function wifSections(text: string): ReadonlyMap<string, WifSection> {
     if (equals < 1 || current === undefined) {
       throw new CoreError('wif/line', { line: number, text: line.slice(0, 60) });
     }
-    const [key, value] = [line.slice(0, equals).trim(), line.slice(equals + 1).trim()];
+    const key = line.slice(0, equals).trim();
+    const value = line.slice(equals + 1).trim();
     current.lines.push({ key, value, line: number });
   }
   if (!sections.has('wif')) throw new CoreError('wif/not-one', {});

@@ -35,7 +35,8 @@ export function buildWeave(spec: WeaveSpec): Interlacing {
         : fill(long, 2, (end, pick) => (pick === 0) === end < spec.a);
     }
     case 'hopsack': {
-      const [ends, picks] = [checkSize(spec.ends, 1, MAX_TWILL), checkSize(spec.picks, 1, MAX_TWILL)];
+      const ends = checkSize(spec.ends, 1, MAX_TWILL);
+      const picks = checkSize(spec.picks, 1, MAX_TWILL);
       return fill(2 * ends, 2 * picks, (end, pick) => end < ends === pick < picks);
     }
     case 'turned':
@@ -186,7 +187,8 @@ function blocks({ profile, weaves }: Extract<WeaveSpec, { kind: 'blocks' }>): In
 function double(stitched: boolean): Interlacing {
   const size = stitched ? 8 : 4;
   return fill(size, size, (end, pick) => {
-    const [lowerEnd, lowerPick] = [end % 2 === 1, pick % 2 === 1];
+    const lowerEnd = end % 2 === 1;
+    const lowerPick = pick % 2 === 1;
     if (stitched && end === 1 && pick === 2) return true;
     if (lowerEnd !== lowerPick) return lowerPick;
     return (Math.floor(end / 2) + Math.floor(pick / 2)) % 2 === 0;

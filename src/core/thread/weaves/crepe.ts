@@ -24,7 +24,8 @@ export function crepe({ size, seed, most }: { size: number; seed: number; most: 
   for (let attempt = 0; attempt < size * size * TRIES; attempt += 1) {
     const at = random() % up.length;
     up[at] = 1 - up[at]!;
-    const [end, pick] = [at % size, Math.floor(at / size)];
+    const end = at % size;
+    const pick = Math.floor(at / size);
     const along = (place: number) => up[pick * size + place]!;
     const upward = (place: number) => up[place * size + end]!;
     if (longestRun(size, along) > most || longestRun(size, upward) > most) up[at] = 1 - up[at]!;
@@ -34,7 +35,8 @@ export function crepe({ size, seed, most }: { size: number; seed: number; most: 
 
 /** Longest run of equal cells round a ring. */
 function longestRun(size: number, cell: (place: number) => number): number {
-  let [longest, run] = [1, 1];
+  let longest = 1;
+  let run = 1;
   for (let place = 1; place < 2 * size; place += 1) {
     run = cell(place % size) === cell((place - 1) % size) ? run + 1 : 1;
     longest = Math.max(longest, run);

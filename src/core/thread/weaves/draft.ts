@@ -11,7 +11,8 @@ import { type Draft, MAX_DRAFT, MAX_SHAFTS } from './weave-spec.ts';
  *         "draft/tieup" {treadle, shaft, most} | "weave/matrix"
  */
 export function drawdown({ threading, tieup, treadling }: Draft): Interlacing {
-  const [ends, picks] = [threading.length, treadling.length];
+  const ends = threading.length;
+  const picks = treadling.length;
   if (ends < 1 || picks < 1 || ends > MAX_DRAFT || picks > MAX_DRAFT) {
     throw new CoreError('weave/matrix', { ends, picks, most: MAX_DRAFT });
   }

@@ -8,7 +8,8 @@ import { MAX_MATRIX } from './weave-spec.ts';
  * @throws CoreError "weave/rows" {row} where one has another length or another sign | "weave/matrix" {ends, picks, most}
  */
 export function parseMatrix(rows: readonly string[]): Interlacing {
-  const [ends, picks] = [rows[0]?.length ?? 0, rows.length];
+  const ends = rows[0]?.length ?? 0;
+  const picks = rows.length;
   if (ends < 1 || picks < 1 || ends > MAX_MATRIX || picks > MAX_MATRIX) {
     throw new CoreError('weave/matrix', { ends, picks, most: MAX_MATRIX });
   }
@@ -98,7 +99,8 @@ export function resizeMatrix({ ends, picks, up }: Interlacing, width: number, he
     throw new CoreError('weave/matrix', { ends: width, picks: height, most: MAX_MATRIX });
   }
   const made = Uint8Array.from({ length: width * height }, (_, index) => {
-    const [end, pick] = [index % width, Math.floor(index / width)];
+    const end = index % width;
+    const pick = Math.floor(index / width);
     return up[(pick % picks) * ends + (end % ends)]!;
   });
   return { ends: width, picks: height, up: made };

@@ -14,9 +14,11 @@ const NONE = rational(0);
 export function rhombus(across: Rational, up: Rational): TilingForm {
   // Half the diagonals of side 1 are across/√(across² + up²) and up/√(across² + up²); the ratio in whole numbers will do.
   const ratio = divide(across, up);
-  const [p, q] = [rational(ratio.n), rational(ratio.d)];
+  const p = rational(ratio.n);
+  const q = rational(ratio.d);
   const length = hypotenuse(p, q);
-  const [x, y] = [divideSurds(surd(p), length), divideSurds(surd(q), length)];
+  const x = divideSurds(surd(p), length);
+  const y = divideSurds(surd(q), length);
   const back = scaleSurd(x, rational(-1));
   return {
     lattice: ['p', 'q'],
@@ -158,7 +160,8 @@ export function rows(squares: number, triangleRows: number): TilingForm {
 
 /** Rhombuses of side 1, their diagonals level and upright, whose slanting sides rise by so many times 15°, 1 to 5. */
 export function rhombusByAngle(rise: number): TilingForm {
-  const [p, q] = [rise, 12 - rise];
+  const p = rise;
+  const q = 12 - rise;
   return { lattice: [`${p}`, `${q}`], faces: [{ at: '', outline: `${p} ${q} ${p + 12} ${q + 12}` }] };
 }
 
@@ -195,8 +198,10 @@ export function kites(above: Rational, below: Rational): TilingForm {
  * joins them are slanting sides. Fields are 2 wide, and half a slanting side reaches `half` across and up, 0 < half < 1/2.
  */
 export function pentagons(half: Rational): TilingForm {
-  const [t, u] = [half, subtract(ONE, half)];
-  const [less, minus] = [multiply(t, rational(-1)), multiply(u, rational(-1))];
+  const t = half;
+  const u = subtract(ONE, half);
+  const less = multiply(t, rational(-1));
+  const minus = multiply(u, rational(-1));
   const twice = multiply(half, rational(2));
   return {
     lattice: ['w', 'z'],

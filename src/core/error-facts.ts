@@ -1,0 +1,255 @@
+/** A fact that names the place or the value of an error. */
+export type Fact = string | number | boolean | readonly string[];
+
+/** Plain facts of any error; the interface makes sentences of them. */
+export type Facts = Readonly<Record<string, Fact>>;
+
+type Of<Name extends string> = { readonly [N in Name]: Fact };
+type None = Readonly<Record<never, Fact>>;
+
+/** Where in a document a field is wrong, what is wrong with it, and what its own reader says besides. */
+export type FieldFacts = Facts & Of<'path' | 'problem'>;
+
+/** The facts that each code carries, by topic. */
+export interface ErrorFacts {
+  'band/count': Of<'shade' | 'count' | 'most'>;
+  'band/shade': Of<'shade'>;
+
+  'card/colour': Of<'line' | 'text'>;
+  'card/columns': Of<'found'>;
+  'card/empty': None;
+  'card/json': None;
+  'card/token': Of<'name'>;
+  'card/too-long': Of<'length' | 'most'>;
+  'card/twice': Of<'name'>;
+
+  'colour/hex': Of<'text'>;
+
+  'colourway/unknown': Of<'name' | 'known'>;
+
+  'counts/density': Of<'text'>;
+  'counts/line': Of<'line' | 'text'>;
+  'counts/no-pivots': None;
+  'counts/no-warp': None;
+  'counts/pivots': Of<'text'>;
+  'counts/turn': Of<'text' | 'most'>;
+  'counts/twice': Of<'line' | 'field'>;
+
+  'csv/colour': Of<'line' | 'text'>;
+  'csv/columns': Of<'found' | 'line'>;
+  'csv/count': Of<'line' | 'count' | 'most'>;
+  'csv/direction': Of<'line' | 'direction'>;
+  'csv/empty': Of<'line'>;
+  'csv/no-warp': Of<'line'>;
+  'csv/pivot': Of<'line' | 'pivot'>;
+  'csv/shade': Of<'line'>;
+  'csv/too-long': Of<'length' | 'most'>;
+  'csv/width': Of<'line'>;
+
+  'database/broken': Of<'file' | 'reason'>;
+  'database/foreign': Of<'file'>;
+  'database/full': None;
+  'database/locked': None;
+  'database/newer': Of<'file'>;
+  'database/not-one': Of<'file'>;
+  'database/read-only': None;
+  'database/unusable': Of<'file' | 'reason'>;
+
+  'density/range': Of<'text' | 'most'>;
+
+  'design/deep': Of<'most'>;
+  'design/field': FieldFacts;
+  'design/format': Of<'format'>;
+  'design/json': None;
+  'design/missing': Of<'id'>;
+  'design/newer': Of<'version' | 'known'>;
+  'design/stale': Of<'version' | 'updatedAt'>;
+  'design/too-long': Of<'length' | 'most'>;
+  'design/version': Of<'version'>;
+
+  'draft/shaft': Of<'end' | 'shaft' | 'most'>;
+  'draft/tieup': Of<'treadle' | 'shaft' | 'most'>;
+  'draft/too-many': Of<'shafts' | 'most'>;
+  'draft/treadle': Of<'pick' | 'treadle' | 'most'>;
+
+  'file/kind': Of<'name' | 'kinds'>;
+  'file/kind-written': Of<'name' | 'kinds'>;
+  'file/missing': Of<'name'>;
+  'file/too-large': Of<'size' | 'most'>;
+  'file/unwritable': Of<'name'>;
+
+  'growth/gaps': Of<'open'>;
+  'growth/no-shift': None;
+  'growth/one-way': None;
+  'growth/overlap': Of<'face'>;
+  'growth/side': Of<'face'>;
+  'growth/taken': Of<'face'>;
+
+  'length/not-positive': Of<'text'>;
+
+  'loom/absent': Of<'port'>;
+  'loom/jammed': None;
+  'loom/lost': None;
+  'loom/moved': Of<'pick'>;
+  'loom/other': Of<'wanted' | 'raised'>;
+  'loom/port': Of<'port'>;
+  'loom/shafts': Of<'shaft'>;
+  'loom/silent': None;
+  'loom/stopped': None;
+  'loom/words': None;
+
+  'notation/band': Of<'word' | 'at' | 'length'>;
+  'notation/count': Of<'word' | 'count' | 'most'> & Partial<Of<'at' | 'length'>>;
+  'notation/empty': Of<'at' | 'length'>;
+  'notation/pivot-alone': Of<'word' | 'at' | 'length'>;
+  'notation/pivot-inside': Of<'word' | 'at' | 'length'>;
+  'notation/shade': Of<'shade' | 'at' | 'length' | 'known'>;
+  'notation/too-long': Of<'length' | 'most'>;
+  'notation/width': Of<'word' | 'width' | 'at' | 'length'>;
+
+  'number/empty': None;
+  'number/not-whole': Of<'text' | 'least' | 'most'>;
+  'number/surd': Of<'text'>;
+  'number/syntax': Of<'text' | 'at'>;
+  'number/too-long': Of<'most'>;
+  'number/zero-divisor': Of<'text'>;
+
+  'option/idle': Of<'option' | 'why'>;
+
+  'overcheck/place': Of<'at' | 'count' | 'threads'>;
+
+  'paint/drawn': Of<'text' | 'known'>;
+  'paint/size': Of<'width' | 'height'>;
+
+  'passphrase/length': Of<'least' | 'most'>;
+  'passphrase/missing': Of<'host'>;
+
+  'picture/bands': Of<'bands' | 'most'>;
+  'picture/broken': Of<'reason'>;
+  'picture/kind': Of<'kind' | 'kinds'>;
+  'picture/not-one': None;
+  'picture/too-large': Of<'width' | 'height' | 'most'>;
+
+  'print/strength': Of<'text'>;
+  'print/text': Of<'text' | 'blends'>;
+
+  'range/missing': Of<'id'>;
+
+  'repeat/too-large': Of<'ends' | 'picks' | 'most'>;
+
+  'request/deep': Of<'most'>;
+  'request/field': FieldFacts;
+  'request/foreign': None;
+  'request/host': Of<'host'>;
+  'request/json': None;
+  'request/method': None;
+  'request/missing': None;
+  'request/passphrase': None;
+  'request/too-large': Of<'most'>;
+  'request/type': Of<'type'>;
+
+  'resolution/range': Of<'text' | 'most'>;
+
+  'run/bands': Of<'bands' | 'most'>;
+  'run/no-fit': Of<'times'>;
+  'run/times': Of<'times'>;
+  'run/zero': Of<'band'>;
+
+  'send/no-threads': None;
+  'send/per-thread': Of<'text' | 'most'>;
+  'send/repeats': Of<'text' | 'most'>;
+  'send/size': Of<'text'>;
+  'send/too-large': Of<'width' | 'height' | 'most'>;
+  'send/vanishes': Of<'dpi'>;
+
+  'sequence/bands': Of<'bands' | 'most'>;
+  'sequence/empty': None;
+  'sequence/threads': Of<'threads' | 'most'>;
+
+  'server/busy': None;
+  'server/fault': None;
+  'server/too-long': Of<'seconds'>;
+  'server/too-much': None;
+
+  'shades/colour': Of<'text'>;
+  'shades/entry': Of<'text'>;
+  'shades/too-many': Of<'shades' | 'most'>;
+  'shades/twice': Of<'key'>;
+
+  'slope/degrees': Of<'text' | 'most'>;
+  'slope/no-offer': Of<'text'>;
+  'slope/none': None;
+  'slope/range': Of<'rise' | 'run' | 'most'>;
+  'slope/text': Of<'text'>;
+
+  'start/and-counts': Of<'key'>;
+  'start/no-bands': None;
+  'start/nothing': None;
+  'start/seed': Of<'text'>;
+  'start/tiling': Of<'ways'>;
+  'start/unknown': Of<'key' | 'known'>;
+  'start/weave': Of<'ways'>;
+
+  'stripe/measured': Of<'text'>;
+  'stripe/too-large': Of<'width' | 'height' | 'most'>;
+  'stripe/unit': Of<'text' | 'known'>;
+
+  'svg/no-repeat': None;
+  'svg/too-many': Of<'boxes' | 'most'>;
+
+  'tiling/across': Of<'measured'>;
+  'tiling/between': Of<'text' | 'low' | 'high'>;
+  'tiling/degrees': Of<'text'>;
+  'tiling/diagonal': Of<'text' | 'most'>;
+  'tiling/faces': Of<'most'>;
+  'tiling/level': Of<'diagonal'>;
+  'tiling/neighbours': None;
+  'tiling/no-counts': None;
+  'tiling/no-repeat': None;
+  'tiling/none': None;
+  'tiling/part': Of<'text'>;
+  'tiling/proportion': Of<'text' | 'most'>;
+  'tiling/ring': Of<'text' | 'before' | 'behind'>;
+  'tiling/shear': None;
+  'tiling/size': Of<'text' | 'most'>;
+  'tiling/too-large': Of<'width' | 'height' | 'most'>;
+  'tiling/turn': Of<'degrees' | 'turns'>;
+  'tiling/unknown': Of<'text' | 'known'>;
+  'tiling/vanished': Of<'by'>;
+
+  'weave/block': Of<'letter'>;
+  'weave/float': Of<'over' | 'under' | 'most'>;
+  'weave/line': Of<'line' | 'most'>;
+  'weave/matrix': Of<'ends' | 'picks' | 'most'>;
+  'weave/none': None;
+  'weave/profile': Of<'row'>;
+  'weave/rows': Of<'row'>;
+  'weave/satin': Of<'ends' | 'step' | 'steps'>;
+  'weave/size': Of<'text' | 'least' | 'most'>;
+  'weave/text': Of<'text'>;
+  'weave/unbound': Of<'limit'>;
+
+  'width/not-positive': Of<'text'>;
+  'width/too-wide': Of<'text' | 'most'>;
+
+  'wif/binary': None;
+  'wif/contradiction': Of<'section' | 'line' | 'value' | 'other'>;
+  'wif/line': Of<'line' | 'text'>;
+  'wif/missing': Of<'section'>;
+  'wif/not-one': None;
+  'wif/range': Of<'section' | 'line' | 'value' | 'most'>;
+  'wif/too-large': Of<'ends' | 'picks' | 'most'>;
+  'wif/too-long': Of<'length' | 'most'>;
+  'wif/too-small': Of<'section' | 'line' | 'value' | 'least'>;
+  'wif/value': Of<'section' | 'line' | 'text'>;
+
+  'yarn/count': Of<'text' | 'most'>;
+  'yarn/length': Of<'text' | 'most'>;
+  'yarn/percent': Of<'text'>;
+  'yarn/threads': Of<'threads' | 'most'>;
+}
+
+export type ErrorCode = keyof ErrorFacts;
+
+/** Codes that say all by themselves. */
+export type BareCode = { [C in ErrorCode]: None extends ErrorFacts[C] ? C : never }[ErrorCode];
