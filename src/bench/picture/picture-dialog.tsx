@@ -2,17 +2,17 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import type { Direction } from '../../core/design/construction.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { coarsen } from '../../core/picture/block-grid.ts';
-import { typedThreads } from '../../core/thread/band.ts';
 import { Dialog } from '../../kit/dialog.tsx';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { Slider } from '../../kit/fields/slider.tsx';
 import { whole } from '../../kit/fields/whole.ts';
 import { attempt } from '../../wording/attempt.ts';
-import { plural } from '../../wording/measures.ts';
-import { measuresOf, railsOf, sequenceOf } from '../state/band-edits.ts';
+import { measuresOf, railsOf } from '../state/band-edits.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { setShades } from '../state/shade-edits.ts';
+import { firstWish, mostTimes } from './first-wish.ts';
+import { Outcome } from './outcome.tsx';
 import { PictureChooser } from './picture-chooser.tsx';
 import type { OpenPicture } from './picture-source.ts';
 import { PictureView } from './picture-view.tsx';
@@ -21,7 +21,6 @@ import {
   type PictureBand,
   type PictureWish,
   partsOf,
-  shadesOfBands,
   takeBands,
   withColours,
 } from './picture-wish.ts';
@@ -204,70 +203,5 @@ function inOrder(
   return upward && to.y > from.y ? [...bands].reverse() : bands;
 }
 
-interface OutcomeProps {
-  readonly bands: readonly PictureBand[];
-  /** Parts of the unit that counts are in. */
-  readonly parts: number;
-  readonly unit: string;
-}
-
-/** What would be taken: the bands side by side, and their shades with their shares. */
-function Outcome({ bands, parts, unit }: OutcomeProps) {
-  const shades = shadesOfBands(bands);
-  const total = bands.reduce((sum, { count }) => sum + count, 0) / parts;
-  return (
-    <section aria-label="What comes of it" className="border-rule border-t pt-3">
-      <div className="flex h-12 overflow-hidden rounded-md" aria-hidden="true">
-        {bands.slice(0, 600).map(({ hex, count }, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a band has no identity but its place
-          <span key={index} style={{ flexGrow: count, backgroundColor: hex }} />
-        ))}
-      </div>
-      <p aria-live="polite" className="mt-1 text-[13px] text-ash">
-        {plural(bands.length, 'band')}, {plural(shades.length, 'shade')}, {total}{' '}
-        {unit === 'thread' ? 'threads' : unit}
-      </p>
-      <ul className="m-0 mt-1 flex list-none flex-wrap gap-x-4 gap-y-1 p-0">
-        {shades.map(({ hex, share }) => (
-          <li key={hex} className="numbers flex items-center gap-1.5 text-[12.5px]">
-            <span className="chip h-5 w-5" style={{ backgroundColor: hex }} />
-            {hex} {(share * 100).toFixed(0)} %
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
 /** The same empty list each time, so that nothing is worked out anew for it. */
 const NO_BANDS: readonly PictureBand[] = [];
-
-/** Blocks along the shorter side when a picture is opened. */
-const FIRST_BLOCKS = 48;
-
-function firstWish({ grid }: OpenPicture, design: Design): PictureWish {
-  const across = Math.min(grid.columns, grid.rows);
-  return {
-    times: Math.max(1, Math.floor(across / FIRST_BLOCKS)),
-    from: { x: 0, y: grid.height / 2 },
-    to: { x: grid.width, y: grid.height / 2 },
-    merge: 5,
-    shades: 8,
-    widths: 'picture',
-    total: firstTotal(design),
-  };
-}
-
-/** As much as the sequence has now, but enough for some bands. */
-function firstTotal(design: Design): number {
-  const steps = typedThreads(sequenceOf(design, 'warp').bands);
-  const measures = measuresOf(design);
-  if (measures === undefined) return Math.max(48, steps);
-  const { n, d } = measures.step;
-  return Math.max(20, Math.round((steps * Number(n)) / Number(d)));
-}
-
-/** So that the largest block is the whole shorter side. */
-function mostTimes({ grid }: OpenPicture): number {
-  return Math.max(1, Math.min(grid.columns, grid.rows));
-}
