@@ -60,7 +60,9 @@ function Cells({ cells: [name, ...numbers] }: { cells: readonly ReactNode[] }) {
       <td className="py-1 text-left">{name}</td>
       {numbers.map((number, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the columns of a table are always the same
-        <td key={at}>{number}</td>
+        <td key={at} className="pl-2">
+          {number}
+        </td>
       ))}
     </>
   );

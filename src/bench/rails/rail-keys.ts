@@ -44,20 +44,11 @@ interface RailAction extends KeyWords {
 
 export const RAIL_KEYS: readonly RailAction[] = [
   {
-    keys: 'Alt and an arrow',
-    what: 'move the band',
-    press: (press) => {
-      const band = stepped(press);
-      if (band === undefined || !press.pressed.alt) return undefined;
-      return { band, bands: moveBand(press.bands, press.band, band) };
-    },
-  },
-  {
     keys: '← → or ↑ ↓',
     what: 'go along the rail',
     press: (press) => {
       const band = stepped(press);
-      return band === undefined ? undefined : { band };
+      return band === undefined || press.pressed.alt ? undefined : { band };
     },
   },
   {
@@ -66,6 +57,15 @@ export const RAIL_KEYS: readonly RailAction[] = [
     press: ({ bands, pressed: { key } }) => {
       if (key === 'Home') return { band: 0 };
       return key === 'End' ? { band: bands.length - 1 } : undefined;
+    },
+  },
+  {
+    keys: 'Alt and an arrow',
+    what: 'move the band',
+    press: (press) => {
+      const band = stepped(press);
+      if (band === undefined || !press.pressed.alt) return undefined;
+      return { band, bands: moveBand(press.bands, press.band, band) };
     },
   },
   {
