@@ -3,7 +3,10 @@ import { surdToNumber } from '../../exact/surd.ts';
 import type { Rectangle } from '../../exact/vector.ts';
 import { type Corner, edgeName } from '../../faces/check-partition.ts';
 import { hasClear, type Partition } from '../../faces/partition.ts';
-import { lengthText, PLACES } from './length-text.ts';
+import type { Place } from '../../shape/places.ts';
+import { tracePath, tracePolygon } from '../../shape/trace.ts';
+import { PLACES } from './length-text.ts';
+import { writePath } from './svg-path.ts';
 
 /**
  * Width of the lines under the edges, as a part of the repeat's shorter side. Faces lie over both halves of them, so
@@ -64,11 +67,8 @@ function seamsOf({ faces, shades }: Partition): readonly (readonly Outline[])[] 
   return seams;
 }
 
-/** Draws an outline wherever it comes into the repeat's box, y turned downward; in doubles, since a drawing has six places. */
-function drawer(
-  { vertices }: Partition,
-  lengths: { readonly x: number; readonly y: number },
-): (corners: Outline, closed: boolean) => string {
+/** Draws an outline wherever it comes into the repeat's box; in doubles, since a drawing has six places. */
+function drawer({ vertices }: Partition, lengths: Place): (corners: Outline, closed: boolean) => string {
   const xs = Float64Array.from(vertices, ({ x }) => surdToNumber(x));
   const ys = Float64Array.from(vertices, ({ y }) => surdToNumber(y));
   return (corners, closed) => {
@@ -78,18 +78,20 @@ function drawer(
     }));
     const [left, right] = reach(points.map(({ x }) => x));
     const [low, high] = reach(points.map(({ y }) => y));
+    const trace = closed ? tracePolygon : tracePath;
     let path = '';
     for (let across = -right; across <= -left; across += 1) {
       for (let up = -high; up <= -low; up += 1) {
-        points.forEach(({ x, y }, index) => {
-          path += `${index === 0 ? 'M' : 'L'}${lengthText((x + across) * lengths.x)} ${lengthText((1 - up - y) * lengths.y)}`;
-        });
-        if (closed) path += 'z';
+        const places = points.map(({ x, y }) => ({ x: (x + across) * lengths.x, y: (y + up) * lengths.y }));
+        path += writePath(lengths, ORIGIN, (sink) => trace(places, sink));
       }
     }
     return path;
   };
 }
+
+/** Nothing is moved: places lie where they are drawn. */
+const ORIGIN: Place = { x: 0, y: 0 };
 
 /** First and last whole repeat that a range of coordinates touches. */
 function reach(values: readonly number[]): readonly [number, number] {
