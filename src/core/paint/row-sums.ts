@@ -35,44 +35,47 @@ export function accumulateRow(
   differences: Float64Array,
   out: RowSums,
 ): void {
-  const { x: starts, dx: ways, dy: heights, width } = edges;
+  const { x: xs, dx: dxs, dy: dys, width } = edges;
   const rowTop = row * SUBPIXELS;
-  const rowEnd = (row + 1) * SUBPIXELS;
-  const end = out.across * SUBPIXELS;
+  const rowBottom = rowTop + SUBPIXELS;
+  const rowRight = out.across * SUBPIXELS;
   for (let index = 0; index < indexes.length; index += 1) {
     const edge = indexes[index]!;
     const top = tops[index]!;
-    const dy = heights[edge]!;
+    const dy = dys[edge]!;
+    // The piece of the edge that lies in the row, from its upper to its lower end.
     const upper = Math.max(top, rowTop);
-    const lower = Math.min(top + dy, rowEnd);
+    const lower = Math.min(top + dy, rowBottom);
     if (upper >= lower) continue;
-    const dx = ways[edge]!;
-    const start = starts[edge]!;
-    const from = upper === top ? start : start + mulDivFloor(upper - top, dx, dy);
-    const to = lower === top + dy ? start + dx : start + mulDivFloor(lower - top, dx, dy);
-    const least = Math.min(from, to);
-    const most = Math.max(from, to);
-    const atLeast = from <= to ? upper : lower;
-    const atMost = from <= to ? lower : upper;
+    const start = xs[edge]!;
+    const dx = dxs[edge]!;
+    const upperX = upper === top ? start : start + mulDivFloor(upper - top, dx, dy);
+    const lowerX = lower === top + dy ? start + dx : start + mulDivFloor(lower - top, dx, dy);
+    const falls = upperX <= lowerX;
+    const leftX = falls ? upperX : lowerX;
+    const rightX = falls ? lowerX : upperX;
+    const leftY = falls ? upper : lower;
+    const rightY = falls ? lower : upper;
     const place = edge * CHANNELS;
-    for (let shift = -Math.floor(most / width) * width; least + shift < end; shift += width) {
-      const left = least + shift;
-      const right = most + shift;
+    // The repeat comes again and again along the row, and the piece with it.
+    for (let shift = -Math.floor(rightX / width) * width; leftX + shift < rowRight; shift += width) {
+      const left = leftX + shift;
+      const right = rightX + shift;
       const first = left > 0 ? Math.floor(left / SUBPIXELS) : 0;
-      if (right >= 0 && right <= (first + 1) * SUBPIXELS && left >= 0) {
+      if (left >= 0 && right <= (first + 1) * SUBPIXELS) {
         // All of it in one pixel, as most are.
         share(out, first, left + right - 2 * first * SUBPIXELS, lower - upper, differences, place);
         continue;
       }
+      // From pixel to pixel, each with the part of the piece that it holds.
       const last = Math.min(out.across - 1, Math.max(first, Math.ceil(right / SUBPIXELS) - 1));
       let x = Math.max(left, 0);
-      let y = x === left ? atLeast : heightAt(x - shift - start, dx, dy, top, upper, lower);
+      let y = x === left ? leftY : heightAt(x - shift - start, dx, dy, top, upper, lower);
       for (let column = first; column <= last && right >= x; column += 1) {
-        const next = Math.min(right, (column + 1) * SUBPIXELS);
-        const nextY = next === right ? atMost : heightAt(next - shift - start, dx, dy, top, upper, lower);
-        const inside = x + next - 2 * column * SUBPIXELS;
-        share(out, column, inside, nextY > y ? nextY - y : y - nextY, differences, place);
-        x = next;
+        const nextX = Math.min(right, (column + 1) * SUBPIXELS);
+        const nextY = nextX === right ? rightY : heightAt(nextX - shift - start, dx, dy, top, upper, lower);
+        share(out, column, x + nextX - 2 * column * SUBPIXELS, Math.abs(nextY - y), differences, place);
+        x = nextX;
         y = nextY;
       }
     }
