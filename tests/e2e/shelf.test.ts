@@ -3,10 +3,8 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
-import { LARKMERE, LARKMERE_STRIPES } from '../../src/server/demo/larkmere.ts';
+import { LARKMERE } from '../../src/server/demo/demo.ts';
 import { clothShown, makeDesign, WRITER } from './helpers.ts';
-
-const HUNG = [...LARKMERE, ...LARKMERE_STRIPES];
 
 async function menu(page: Page, design: string, item: string): Promise<void> {
   await page.getByRole('button', { name: `What to do with ${design}`, exact: true }).click();
@@ -21,9 +19,9 @@ async function bringIn(page: Page, name: string, text: string): Promise<void> {
 
 test('the demo hangs in its ranges, each a true crop with its number', async ({ page }) => {
   await page.goto('/');
-  for (const range of new Set(HUNG.map((demo) => demo.range))) {
+  for (const range of new Set(LARKMERE.map((demo) => demo.range))) {
     const row = page.getByRole('region', { name: range, exact: true });
-    for (const demo of HUNG.filter((each) => each.range === range)) {
+    for (const demo of LARKMERE.filter((each) => each.range === range)) {
       await expect(row.getByRole('link', { name: demo.name, exact: true })).toBeVisible();
       await expect(row.getByText(demo.number)).toBeVisible();
     }

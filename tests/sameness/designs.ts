@@ -3,8 +3,7 @@ import { PLAID_STARTS } from '../../src/core/design/plaid/plaid-starts.ts';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { STRIPE_STARTS } from '../../src/core/design/stripe/stripe-starts.ts';
 import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling/tiling-starts.ts';
-import { designOf, stripeOf, tilingOf } from '../../src/server/demo/hang-demo.ts';
-import { LARKMERE, LARKMERE_STRIPES, LARKMERE_TILINGS } from '../../src/server/demo/larkmere.ts';
+import { LARKMERE } from '../../src/server/demo/demo.ts';
 
 /** Every start point and every demo design, by a name of its own. */
 export function allDesigns(): readonly (readonly [name: string, design: Design])[] {
@@ -12,9 +11,7 @@ export function allDesigns(): readonly (readonly [name: string, design: Design])
     ...PLAID_STARTS.map(({ key }) => [`start ${key}`, designFromStart('plaid', key, 7)] as const),
     ...STRIPE_STARTS.map(({ key }) => [`start stripe ${key}`, designFromStart('stripe', key)] as const),
     ...TILING_STARTS.map(({ key }) => [`start tiling ${key}`, tilingFromStart(key)] as const),
-    ...LARKMERE.map((demo) => [`demo ${demo.name}`, designOf(demo)] as const),
-    ...LARKMERE_STRIPES.map((demo) => [`demo ${demo.name}`, stripeOf(demo)] as const),
-    ...LARKMERE_TILINGS.map((demo) => [`demo ${demo.name}`, tilingOf(demo)] as const),
+    ...LARKMERE.map(({ name, design }) => [`demo ${name}`, design()] as const),
     ['lines, gaps, fade and rings', layered()],
   ];
 }

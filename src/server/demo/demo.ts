@@ -1,0 +1,15 @@
+import type { Design } from '../../core/design/design-schema.ts';
+import { DEMO_PLAIDS } from './demo-plaids.ts';
+import { DEMO_STRIPES } from './demo-stripes.ts';
+import { DEMO_TILINGS } from './demo-tilings.ts';
+
+/** A design of the demo, and the range that it hangs in. */
+export interface Demo {
+  readonly name: string;
+  readonly number: string;
+  readonly range: string;
+  readonly design: () => Design;
+}
+
+/** The Larkmere Light Railway's cloth: an invented line's carriages, stations, uniform and tea room. */
+export const LARKMERE: readonly Demo[] = [...DEMO_PLAIDS, ...DEMO_STRIPES, ...DEMO_TILINGS];
