@@ -1,13 +1,16 @@
 import { filledPartition } from '../faces/partition.ts';
 import { marksOver, partitionIn } from '../repeat/contents.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
-import { type PaintWindow, paintRows, preparePainting } from './painting.ts';
+import { type Painting, type PaintWindow, paintRows, preparePainting } from './painting.ts';
 
 /** White: whatever a pixel takes of it, it is lighter for. */
 const LOUD = { key: 'loud', name: 'Loud', hex: '#ffffff' };
 
-/** For a row, the number of its pixels that leak. */
-export type LeaksInRow = (row: number) => number;
+/**
+ * For a row, the number of its pixels that leak.
+ * @param painted  the row of the unit as it is, where that is known already
+ */
+export type LeaksInRow = (row: number, painted?: Uint32Array) => number;
 
 /**
  * The hairline test: pixels that let anything through, between faces or with what lies over them. Faces are tested by
@@ -19,24 +22,29 @@ export function leaksOf(unit: RepeatUnit, tile: PaintWindow['tile']): LeaksInRow
   if (faces === undefined) return undefined;
   const base = filledPartition(faces);
   const marks = marksOver(unit.content);
+  const isFilled = base === faces;
   const between = groundShown({ ...unit, content: base }, tile);
-  if (marks.length === 0) return between;
+  if (marks.length === 0) return (row, painted) => between(row, isFilled ? painted : undefined);
   const whole = groundShown({ ...unit, content: { kind: 'marks', base, marks } }, tile);
-  return (row) => Math.max(between(row), whole(row));
+  return (row, painted) => Math.max(between(row), whole(row, isFilled ? painted : undefined));
 }
 
 /** Pixels that are not the same with a loud ground under them as without one. */
 export function groundShown(unit: RepeatUnit, tile: PaintWindow['tile']): LeaksInRow {
   const window: PaintWindow = { tile, width: tile.width, offset: { x: 0, y: 0 }, look: 'flat' };
-  const without = preparePainting(unit, window);
+  let without: Painting | undefined;
   const over = preparePainting(unit, { ...window, ground: LOUD });
   const bare = new Uint32Array(tile.width);
   const grounded = new Uint32Array(tile.width);
-  return (row) => {
-    paintRows(without, row, 1, bare);
+  return (row, painted) => {
+    if (painted === undefined) {
+      without ??= preparePainting(unit, window);
+      paintRows(without, row, 1, bare);
+    }
+    const known = painted ?? bare;
     paintRows(over, row, 1, grounded);
     let leaking = 0;
-    for (let x = 0; x < bare.length; x += 1) if (bare[x] !== grounded[x]) leaking += 1;
+    for (let x = 0; x < known.length; x += 1) if (known[x] !== grounded[x]) leaking += 1;
     return leaking;
   };
 }

@@ -38,8 +38,9 @@ export function rollWithin(most: Readonly<Record<keyof typeof MAX_PROOF_PIXELS, 
       paintRows(straight, from, count, first);
       for (let row = 0; row < count; row += 1) {
         paintRows(shifted, modulo(from + row - half.y, height), 1, second);
-        differingBytes += differences(first.subarray(row * width, (row + 1) * width), second, half.x);
-        leakingPixels += leaks?.(from + row) ?? 0;
+        const painted = first.subarray(row * width, (row + 1) * width);
+        differingBytes += differences(painted, second, half.x);
+        leakingPixels += leaks?.(from + row, painted) ?? 0;
       }
     }
     return {
