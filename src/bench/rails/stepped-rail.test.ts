@@ -10,7 +10,7 @@ import { toText } from '../../core/exact/rational.ts';
 import { slope } from '../../core/exact/slope.ts';
 import { typedThreads } from '../../core/thread/band.ts';
 import { setCount, splitBand, tradeThreads } from '../../core/thread/edit-bands.ts';
-import { editBands, railsOf, setMirror } from '../state/band-edits.ts';
+import { editBands, measuresOf, railsOf, setMirror, setWidth } from '../state/band-edits.ts';
 import { changing } from '../state/design-edits.ts';
 import { axisOfStripe, type RailAxis, threadsAt } from './rail-geometry.ts';
 import { wordsOf } from './rail-words.ts';
@@ -64,6 +64,20 @@ describe('a stripe edited on its rail', () => {
     const design = stripe('A14 B6');
     expect(widths(editBands('warp', (bands) => tradeThreads(bands, 0, 1, 2))(design))).toBe('A16 B4');
     expect(widths(editBands('warp', (bands) => splitBand(bands, 0))(design))).toBe('A7 A7 B6');
+  });
+
+  it('is the same design when the same width is typed, and keeps another as it was typed', () => {
+    const design = stripe('A12.5 B6');
+    expect(setWidth(0, '12.5')(design)).toBe(design);
+    expect(widths(setWidth(0, '1/2in')(design))).toBe('A1/2in B6');
+    expect(() => setWidth(0, '1')(designFromText('warp: A4 B2', 'Plaid'))).toThrow('expected widths');
+  });
+
+  it('tells its measures; what is counted in threads has none', () => {
+    const measures = measuresOf(stripe('A12.5 B6', 'slope: 3/4'))!;
+    expect([measures.unit, toText(measures.step), measures.widthOf(1)]).toEqual(['mm', '1/2', '6']);
+    expect(measures.slope).toEqual(slope(3, 4));
+    expect(measuresOf(designFromText('warp: A4 B2', 'Plaid'))).toBeUndefined();
   });
 
   it('has its rail where its lines run into an edge', () => {

@@ -84,7 +84,10 @@ export function measuresOf(design: Design): BandMeasures | undefined {
   return (
     measured && {
       unit: measured.unitOf(construction),
-      step: measured.stepOf(construction, design),
+      // Reads every width, while a pan asks for the slope at every frame.
+      get step() {
+        return measured.stepOf(construction, design);
+      },
       slope: measured.slopeOf(construction),
       widthOf: (band) => measured.widthOf(construction, band),
     }
@@ -107,7 +110,8 @@ function changeMeasured(
   return (design) => {
     const { construction } = design;
     const { measured } = bandedOf(construction);
-    return measured === undefined ? design : withConstruction(design, change(measured, construction));
+    if (measured === undefined) throw new Error(`expected widths, got a ${construction.kind}`);
+    return withConstruction(design, change(measured, construction));
   };
 }
 

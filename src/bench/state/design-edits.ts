@@ -6,9 +6,12 @@ import { asKind } from '../../core/design/of-kind.ts';
 /** What the bench does to a design: each takes it and gives it changed, or the same object when nothing is. */
 export type Edit = (design: Design) => Design;
 
-/** The same design when the construction is the same object. */
+/** The design with another construction; the same design when nothing of it is new. */
 export function withConstruction(design: Design, construction: Construction): Design {
-  return construction === design.construction ? design : { ...design, construction };
+  const same =
+    construction === design.construction ||
+    JSON.stringify(construction) === JSON.stringify(design.construction);
+  return same ? design : { ...design, construction };
 }
 
 /** Changes what a design of one construction is; the same design when nothing of it is new. */
@@ -18,9 +21,7 @@ export function changing<K extends keyof ByKind>(
 ): Edit {
   return (design) => {
     const { construction } = asKind(kind, design);
-    const changed = { ...construction, ...change(construction) };
-    const same = JSON.stringify(changed) === JSON.stringify(construction);
-    return withConstruction(design, same ? construction : changed);
+    return withConstruction(design, { ...construction, ...change(construction) });
   };
 }
 

@@ -50,7 +50,7 @@ export interface Banded<C> {
   /** Threads by which a rail's sequence begins later. */
   readonly turnOf: (construction: C, direction: Direction) => number;
   readonly sequenceOf: (construction: C, direction: Direction, context: Context) => Sequence;
-  /** The construction with another sequence, the same object when nothing is new. A shared one changes for both. */
+  /** The construction with another sequence. A shared one changes for both. */
   readonly withSequence: (construction: C, direction: Direction, sequence: Sequence, context: Context) => C;
   /** Left out where bands are counted in threads. */
   readonly measured?: MeasuredBands<C>;

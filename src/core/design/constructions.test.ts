@@ -71,7 +71,7 @@ describe.each(Object.keys(KINDS) as (keyof typeof KINDS)[])('any %s', (kind) => 
       const { banded } = kindFor(construction);
       for (const direction of banded?.railsOf(construction) ?? []) {
         const sequence = banded!.sequenceOf(construction, direction, design);
-        expect(banded!.withSequence(construction, direction, sequence, design)).toBe(construction);
+        expect(banded!.withSequence(construction, direction, sequence, design)).toEqual(construction);
         const turned = { ...sequence, bands: [...sequence.bands, ...sequence.bands] };
         const longer = banded!.withSequence(construction, direction, turned, design);
         expect(banded!.sequenceOf(longer, direction, design).bands).toHaveLength(2 * sequence.bands.length);

@@ -16,7 +16,6 @@ export const PLAID_BANDS: Banded<Plaid> = {
   turnOf: (plaid, direction) => (direction === 'weft' ? turnOf(plaid) : 0),
   sequenceOf,
   withSequence: (plaid, direction, sequence) => {
-    if (sequence === sequenceOf(plaid, direction)) return plaid;
     const copy = { bands: [...sequence.bands], mirror: sequence.mirror };
     const own = direction === 'weft' && !plaid.weft.follows;
     return own ? { ...plaid, weft: { ...plaid.weft, own: copy } } : { ...plaid, warp: copy };

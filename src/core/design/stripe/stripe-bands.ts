@@ -9,10 +9,8 @@ export const STRIPE_BANDS: Banded<Stripe> = {
   isShared: () => true,
   turnOf: () => 0,
   sequenceOf: (construction, _direction, context) => steppedSequence({ ...context, construction }),
-  withSequence: (construction, _direction, sequence, context) => {
-    const changed = withStepped({ ...context, construction }, sequence);
-    return JSON.stringify(changed) === JSON.stringify(construction) ? construction : changed;
-  },
+  withSequence: (construction, _direction, sequence, context) =>
+    withStepped({ ...context, construction }, sequence),
   measured: {
     unitOf: ({ unit }) => unit,
     stepOf: (construction, context) => stepOf({ ...context, construction }),
