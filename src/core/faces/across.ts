@@ -1,4 +1,4 @@
-import { cross, dot, type Point, subtractPoints } from '../exact/plane.ts';
+import { addPoints, cross, dot, type Point, subtractPoints } from '../exact/plane.ts';
 import { squareRoot } from '../exact/square-root.ts';
 import { compareSurds, divideSurds, type Surd, ZERO_SURD } from '../exact/surd.ts';
 
@@ -34,6 +34,31 @@ export function acrossCorners(corners: readonly Point[]): Surd | undefined {
     }),
   );
   return squareRoot(largest(squares));
+}
+
+/**
+ * The longest side of some faces, sides that go on straight being one.
+ * @returns undefined where it is no sum of square roots
+ */
+export function longestSide(faces: readonly (readonly Point[])[]): Surd | undefined {
+  const squares = faces.flatMap((corners) => {
+    const ways = corners.map((corner, at) => subtractPoints(corners[(at + 1) % corners.length]!, corner));
+    const turning = ways.findIndex((way, at) => turns(ways.at(at - 1)!, way));
+    // From a true corner on, so that no side is parted by the face's beginning.
+    const ordered = [...ways.slice(turning), ...ways.slice(0, turning)];
+    const sides: Point[] = [];
+    for (const way of ordered) {
+      const last = sides.at(-1);
+      if (last === undefined || turns(last, way)) sides.push(way);
+      else sides[sides.length - 1] = addPoints(last, way);
+    }
+    return sides.map((side) => dot(side, side));
+  });
+  return squareRoot(largest(squares));
+}
+
+function turns(one: Point, other: Point): boolean {
+  return cross(one, other).terms.length > 0;
 }
 
 function largest(values: readonly Surd[]): Surd {

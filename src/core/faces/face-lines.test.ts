@@ -17,7 +17,7 @@ function linesOver(form: TilingForm, wish: Partial<LineWish>) {
   const tiling = buildTiling(form);
   const laid = layUpright(tiling, byFace(tiling));
   const pitch = { x: surdToNumber(laid.width), y: surdToNumber(laid.height) };
-  const all: LineWish = { what: 'sides', of: null, dashes: null, skip: 1, ...wish };
+  const all: LineWish = { what: 'sides', of: null, dashes: null, skip: 1, every: 1, first: 0, ...wish };
   return { paths: faceLines(partitionOf(laid, SHADES), all, pitch), pitch };
 }
 

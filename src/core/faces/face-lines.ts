@@ -1,6 +1,6 @@
 import { addPoints, middleOf, type Point, scalePoint, subtractPoints } from '../exact/plane.ts';
 import { gcd, type Rational, rational } from '../exact/rational.ts';
-import { surd } from '../exact/surd.ts';
+import { compareSurds, surd } from '../exact/surd.ts';
 import type { LinePath } from '../shape/shape.ts';
 import { chainEdges, type TorusEdge } from './chains.ts';
 import { cornerAt, edgeName, type TorusFaces } from './check-partition.ts';
@@ -15,6 +15,9 @@ export interface LineWish {
   readonly dashes: { readonly count: number; readonly share: Rational } | null;
   /** For stars: how many middles further on each is joined to. */
   readonly skip: number;
+  /** For spokes and rays: to every so many, from the first, 0 being the highest; counterclockwise. */
+  readonly every: number;
+  readonly first: number;
 }
 
 /**
@@ -24,7 +27,7 @@ export interface LineWish {
  */
 export function faceLines(
   torus: TorusFaces,
-  { what, of, dashes, skip }: LineWish,
+  { what, of, dashes, skip, every, first }: LineWish,
   pitch: { readonly x: number; readonly y: number },
 ): readonly LinePath[] {
   if (what === 'sides') {
@@ -38,7 +41,7 @@ export function faceLines(
       IN_FACE[what](
         linedFace(
           corners.map((corner) => cornerAt(torus, corner)),
-          skip,
+          { skip, every, first },
         ),
       ),
     );
@@ -91,21 +94,35 @@ interface LinedFace {
   readonly middle: Point;
   /** Middles of its sides. */
   readonly middles: readonly Point[];
-  readonly skip: number;
+  readonly steps: Steps;
 }
+
+type Steps = Pick<LineWish, 'skip' | 'every' | 'first'>;
 
 /** What is drawn in each face by itself. */
 const IN_FACE: Readonly<
   Record<Exclude<LineWish['what'], 'sides'>, (face: LinedFace) => readonly LinePath[]>
 > = {
-  spokes: ({ middle, corners }) => corners.map((corner) => open(middle, corner)),
-  rays: ({ middle, middles }) => middles.map((point) => open(middle, point)),
-  stars: ({ middles, skip }) => stars(middles, skip),
+  spokes: ({ middle, corners, steps }) => everyOne(corners, steps).map((corner) => open(middle, corner)),
+  rays: ({ middle, middles, steps }) => everyOne(middles, steps).map((point) => open(middle, point)),
+  stars: ({ middles, steps }) => stars(middles, steps.skip),
 };
 
-function linedFace(corners: readonly Point[], skip: number): LinedFace {
+function linedFace(corners: readonly Point[], steps: Steps): LinedFace {
   const middles = corners.map((corner, at) => middleOf([corner, corners[(at + 1) % corners.length]!]));
-  return { corners, middle: middleOf(corners), middles, skip };
+  return { corners, middle: middleOf(corners), middles, steps };
+}
+
+/** Every so many of some points round a face, counted from the highest; of two as high, from the left one. */
+function everyOne(points: readonly Point[], { every, first }: Steps): readonly Point[] {
+  const highest = points.reduce((best, { x, y }, at) => {
+    const up = compareSurds(y, points[best]!.y);
+    return up > 0 || (up === 0 && compareSurds(x, points[best]!.x) < 0) ? at : best;
+  }, 0);
+  return points.filter((_, at) => {
+    const place = (at - highest - first) % points.length;
+    return ((place + points.length) % points.length) % every === 0;
+  });
 }
 
 function open(from: Point, to: Point): LinePath {

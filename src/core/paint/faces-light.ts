@@ -1,10 +1,11 @@
 import type { MixingTables } from '../colour/mixing.ts';
 import type { Partition } from '../faces/partition.ts';
+import type { Marks } from '../repeat/repeat-unit.ts';
 import { gridOf, SUBPIXELS } from '../shape/grid.ts';
 import { type Outline, outlineOf } from '../shape/outline-of.ts';
 import type { Place } from '../shape/places.ts';
-import type { Mark } from '../shape/shape.ts';
 import { fadePainters } from './fade-light.ts';
+import { figuresLight, type LitFigure } from './figures-light.ts';
 import { type LightPainter, NOTHING, overLine } from './light-rows.ts';
 import type { PaintWindow } from './painting.ts';
 import { type Side, sideBetween, walkAlone, walkPartition } from './partition-edges.ts';
@@ -31,18 +32,24 @@ export function facesLight(
 }
 
 /**
- * The light of marks over faces, each by its coverage.
+ * The light of marks over faces, each by its coverage: shapes of the torus first, figures over them.
  * @param pitch  lengths of one repeat in millimetres
  */
 export function marksLight(
-  { base, marks }: { readonly base: Partition; readonly marks: readonly Mark[] },
+  { base, marks, rows }: Marks,
   pitch: Place,
   window: PaintWindow,
   tables: MixingTables,
 ): readonly LightPainter[] {
   const grid = gridOf(window.tile, pitch);
   const lightAt = shadeLight(base, tables);
-  return marks.map(({ shape, shade }) => outlinePainter(outlineOf(shape, grid), lightAt(shade), window));
+  const figures: LitFigure[] = [];
+  const painters: LightPainter[] = [];
+  for (const { shape, shade } of marks) {
+    if (shape.kind === 'figure') figures.push({ shape, light: lightAt(shade) });
+    else painters.push(outlinePainter(outlineOf(shape, grid), lightAt(shade), window));
+  }
+  return figures.length === 0 ? painters : [...painters, figuresLight(figures, rows, grid, window)];
 }
 
 /** Lays the light of an outline over a line. */

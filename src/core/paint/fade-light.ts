@@ -4,21 +4,15 @@ import { cornerAt } from '../faces/check-partition.ts';
 import type { Partition } from '../faces/partition.ts';
 import type { FadeFill } from '../shape/fill.ts';
 import { SUBPIXELS } from '../shape/grid.ts';
-import { type Place, placesOf } from '../shape/places.ts';
+import { placesOf } from '../shape/places.ts';
 import type { LightPainter } from './light-rows.ts';
 import type { PaintWindow } from './painting.ts';
-import { type Edges, type Side, sideBetween } from './partition-edges.ts';
 import { accumulateRow, CHANNELS, emptySums, type Placed, type RowSums, WHOLE } from './row-sums.ts';
+import { type Standing, standAlone } from './stand-alone.ts';
 
-/** A face in subpixels from a whole pixel at its upper left, and that pixel in the repeat. */
-interface PlacedFace {
-  readonly left: number;
-  readonly top: number;
-  readonly across: number;
-  readonly down: number;
-  readonly edges: Edges;
+/** A face that stands alone, and how far along its fade each pixel lies. */
+interface PlacedFace extends Standing {
   readonly placed: Placed;
-  readonly differences: Float64Array;
   /** How far along the fade a pixel's middle lies: start at the face's first pixel, and what a pixel across and down adds. */
   readonly start: number;
   readonly perX: number;
@@ -105,54 +99,19 @@ function placeFace(corners: readonly Point[], { from, to }: FadeFill, tile: Pain
     x: Math.round(x),
     y: size.y - Math.round(y),
   }));
-  const left = Math.floor(Math.min(...places.map(({ x }) => x)) / SUBPIXELS);
-  const top = Math.floor(Math.min(...places.map(({ y }) => y)) / SUBPIXELS);
-  const local = places.map(({ x, y }) => ({ x: x - left * SUBPIXELS, y: y - top * SUBPIXELS }));
-  const [across, down] = [
-    Math.ceil(Math.max(...local.map(({ x }) => x)) / SUBPIXELS),
-    Math.ceil(Math.max(...local.map(({ y }) => y)) / SUBPIXELS),
-  ];
-  const edges = edgesAlone(local);
-  const start = { x: from.x * tile.width - left, y: (1 - from.y) * tile.height - top };
+  const face = standAlone([places]);
+  const start = { x: from.x * tile.width - face.left, y: (1 - from.y) * tile.height - face.top };
   const way = { x: (to.x - from.x) * tile.width, y: (from.y - to.y) * tile.height };
   const square = way.x * way.x + way.y * way.y;
   const [perX, perY] = square === 0 ? [0, 0] : [way.x / square, way.y / square];
   return {
-    left,
-    top,
-    across,
-    down,
-    edges,
-    placed: { edges: Uint32Array.from({ length: edges.count }, (_, edge) => edge), tops: edges.y },
-    // Walked as it stands, a side has its face on the right: it adds it where it goes down.
-    differences: Float64Array.from({ length: edges.count * CHANNELS }, (_, at) =>
-      at % CHANNELS !== 3 ? 0 : edges.ahead[Math.floor(at / CHANNELS)]! === 1 ? 1 : -1,
-    ),
+    ...face,
+    placed: {
+      edges: Uint32Array.from({ length: face.edges.count }, (_, edge) => edge),
+      tops: face.edges.y,
+    },
     start: (0.5 - start.x) * perX + (0.5 - start.y) * perY,
     perX,
     perY,
-  };
-}
-
-/** Wider than any window, so that nothing comes round. */
-const ENDLESS = 2 ** 40;
-
-/** The sides of one face, walked downward each; `ahead` is 1 where the face walks a side so. */
-function edgesAlone(places: readonly Place[]): Edges {
-  const sides: Side[] = places
-    .map((from, at) => sideBetween(from, places[(at + 1) % places.length]!, 0))
-    .filter(({ dy }) => dy !== 0);
-  const all = (read: (side: Side) => number) => Float64Array.from(sides, read);
-  const ahead = Uint16Array.from(sides, (side) => (side.ahead ? 1 : 0));
-  return {
-    width: ENDLESS,
-    height: ENDLESS,
-    count: sides.length,
-    x: all(({ x }) => x),
-    y: all(({ y }) => y),
-    dx: all(({ dx }) => dx),
-    dy: all(({ dy }) => dy),
-    ahead,
-    back: ahead.map((one) => 1 - one),
   };
 }

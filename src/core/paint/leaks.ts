@@ -1,6 +1,6 @@
-import { filledPartition } from '../faces/partition.ts';
+import { filledPartition, type Partition } from '../faces/partition.ts';
 import { marksOver, partitionIn } from '../repeat/contents.ts';
-import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Content, RepeatUnit } from '../repeat/repeat-unit.ts';
 import { type Painting, type PaintWindow, paintRows, preparePainting } from './painting.ts';
 
 /** White: whatever a pixel takes of it, it is lighter for. */
@@ -25,8 +25,12 @@ export function leaksOf(unit: RepeatUnit, tile: PaintWindow['tile']): LeaksInRow
   const isFilled = base === faces;
   const between = groundShown({ ...unit, content: base }, tile);
   if (marks.length === 0) return (row, painted) => between(row, isFilled ? painted : undefined);
-  const whole = groundShown({ ...unit, content: { kind: 'marks', base, marks } }, tile);
+  const whole = groundShown({ ...unit, content: withBase(unit.content, base) }, tile);
   return (row, painted) => Math.max(between(row), whole(row, isFilled ? painted : undefined));
+}
+
+function withBase(content: Content, base: Partition): Content {
+  return content.kind === 'marks' ? { ...content, base } : base;
 }
 
 /** Pixels that are not the same with a loud ground under them as without one. */

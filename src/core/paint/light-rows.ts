@@ -73,7 +73,14 @@ export function overLine(
 }
 
 /** Source over (W3C Compositing and Blending Level 1, 5.1): what lies below is seen as far as nothing covers it. */
-function over(line: Float64Array, at: number, red: number, green: number, blue: number, cover: number): void {
+export function over(
+  line: Float64Array,
+  at: number,
+  red: number,
+  green: number,
+  blue: number,
+  cover: number,
+): void {
   const through = cover >= LINEAR_ONE ? 0 : 1 - cover / LINEAR_ONE;
   line[at] = line[at]! * through + red;
   line[at + 1] = line[at + 1]! * through + green;

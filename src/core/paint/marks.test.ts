@@ -24,7 +24,20 @@ function floor(more: Partial<TilingOrder>): ReturnType<typeof compile> {
 }
 
 function lines(more: Partial<LinesSpec>): LinesSpec[] {
-  return [{ what: 'sides', of: null, width: '2', shade: 'B', ends: 'flat', dashes: null, skip: 1, ...more }];
+  return [
+    {
+      what: 'sides',
+      of: null,
+      width: '2',
+      shade: 'B',
+      ends: 'flat',
+      dashes: null,
+      skip: 1,
+      every: 1,
+      first: 0,
+      ...more,
+    },
+  ];
 }
 
 /** Mean light of a tile in one channel, as a share of full. */
@@ -146,7 +159,7 @@ describe('layers of any tiling', () => {
     fade: { shades: ['A', 'C', 'B'], angle: 5, turned: true, of: null },
     gaps: { by: '1/2', corner: '1', shade: 'C' },
     lines: [
-      ...lines({ what: 'stars', skip: 2, width: '1', ends: 'sharp' }),
+      ...lines({ what: 'stars', skip: 2, every: 1, first: 0, width: '1', ends: 'sharp' }),
       ...lines({ width: '1/3', ends: 'round', dashes: { count: 4, share: '2/3' } }),
       ...lines({ what: 'spokes', width: '3/4', shade: 'C' }),
     ],

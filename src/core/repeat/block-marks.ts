@@ -1,20 +1,48 @@
 import type { Point } from '../exact/plane.ts';
-import type { Shape } from '../shape/shape.ts';
+import { shiftBy } from '../shape/contour.ts';
+import { moveFigure } from '../shape/figure.ts';
+import type { Place } from '../shape/places.ts';
+import type { Mark, PlacedFigure, TorusShape } from '../shape/shape.ts';
 import type { Block } from './block-cells.ts';
 import { blockPartition } from './block-faces.ts';
 import { movedInto, placesIn } from './block-places.ts';
-import type { Marks } from './repeat-unit.ts';
+import { isUpright } from './copy-order.ts';
+import type { Marks, RowOrder } from './repeat-unit.ts';
 
-/** Marks repeated, with what lies beneath them. */
-export function blockMarks({ base, marks, ...content }: Marks, block: Block): Marks {
+/** Marks repeated, with what lies beneath them. @param pitch  lengths of one repeat in millimetres */
+export function blockMarks({ base, marks, rows, ...content }: Marks, block: Block, pitch: Place): Marks {
   return {
     ...content,
     base: blockPartition(base, block),
-    marks: marks.map(({ shape, shade }) => ({ shape: blockShape(shape, block), shade })),
+    marks: marks.flatMap(({ shape, shade }): readonly Mark[] =>
+      shape.kind === 'figure'
+        ? blockFigure(shape, { block, pitch, rows }).map((copy) => ({ shape: copy, shade }))
+        : [{ shape: blockShape(shape, block), shade }],
+    ),
+    ...(rows === undefined
+      ? {}
+      : { rows: { ...rows, count: rows.count * (isUpright(rows) ? block.down : block.across) } }),
   };
 }
 
-function blockShape(shape: Shape, block: Block): Shape {
+interface FigureBlock {
+  readonly block: Block;
+  readonly pitch: Place;
+  readonly rows: RowOrder | undefined;
+}
+
+/** A figure in each repeat of a block, in the row that it has there; one that goes on stays one. */
+function blockFigure(shape: PlacedFigure, { block, pitch, rows }: FigureBlock): readonly PlacedFigure[] {
+  const copies = placesIn(block).map(({ i, j }) => ({
+    ...shape,
+    figure: moveFigure(shape.figure, shiftBy(i * pitch.x, j * pitch.y)),
+    row: rows === undefined ? 0 : shape.row + rows.count * (isUpright(rows) ? j : i),
+  }));
+  if (!shape.endless) return copies;
+  return [{ ...shape, figure: { kind: 'join', parts: copies.map(({ figure }) => figure) } }];
+}
+
+function blockShape(shape: TorusShape, block: Block): TorusShape {
   switch (shape.kind) {
     case 'stroke':
       return {
@@ -24,6 +52,7 @@ function blockShape(shape: Shape, block: Block): Shape {
         ),
       };
     case 'cut':
+    case 'frames':
       return {
         ...shape,
         parts: copies(block, (move) =>

@@ -33,7 +33,17 @@ const UNITS: readonly (readonly [string, RepeatUnit])[] = [
         fade: { shades: ['A', 'C'], angle: 3, turned: false, of: '8' },
         gaps: { by: '1mm', corner: '2mm', shade: 'C' },
         lines: [
-          { what: 'sides', of: null, width: '0.7mm', shade: 'B', ends: 'round', dashes: null, skip: 1 },
+          {
+            what: 'sides',
+            of: null,
+            width: '0.7mm',
+            shade: 'B',
+            ends: 'round',
+            dashes: null,
+            skip: 1,
+            every: 1,
+            first: 0,
+          },
         ],
       },
     }),

@@ -1,5 +1,5 @@
 import { multiply, rational } from '../exact/rational.ts';
-import { scaleSurd } from '../exact/surd.ts';
+import { scaleSurd, surdToNumber } from '../exact/surd.ts';
 import type { Block } from './block-cells.ts';
 import { contentKind } from './contents.ts';
 import type { RepeatUnit } from './repeat-unit.ts';
@@ -15,7 +15,8 @@ export function isBlock({ content }: RepeatUnit, block: Block): boolean {
 export function blockUnit(unit: RepeatUnit, block: Block): RepeatUnit {
   if (block.across === 1 && block.down === 1) return unit;
   const { lattice, repeat, pitch, grid } = unit;
-  const content = contentKind(unit.content).block(unit.content, block);
+  const near = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
+  const content = contentKind(unit.content).block(unit.content, block, near);
   const longer = { x: rational(block.across), y: rational(block.down) };
   // What is measured in repeats has a longer one.
   if (grid.step === 'mm') {

@@ -1,6 +1,7 @@
 import type { Shade } from '../colour/shade.ts';
 import { checkPartition } from '../faces/check-partition.ts';
 import { hasClear, type Partition } from '../faces/partition.ts';
+import type { Place } from '../shape/places.ts';
 import type { Mark } from '../shape/shape.ts';
 import { type Block, blockCells, MOST_CELLS } from './block-cells.ts';
 import { blockPartition, MOST_FACES } from './block-faces.ts';
@@ -21,7 +22,8 @@ interface ContentKind<C extends Content> {
   readonly marksOf: (content: C) => readonly Mark[];
   /** Whether so many repeats are few enough to be painted as one. */
   readonly isBlock: (content: C, block: Block) => boolean;
-  readonly block: (content: C, block: Block) => C;
+  /** @param pitch  millimetres of a step of the grid */
+  readonly block: (content: C, block: Block, pitch: Place) => C;
 }
 
 const CONTENTS: { readonly [K in Content['kind']]: ContentKind<Extract<Content, { kind: K }>> } = {
@@ -54,7 +56,8 @@ const CONTENTS: { readonly [K in Content['kind']]: ContentKind<Extract<Content, 
     isClear: ({ base }) => hasClear(base),
     partitionOf: ({ base }) => base,
     marksOf: ({ marks }) => marks,
-    isBlock: ({ base }, { across, down }) => base.faces.length * across * down <= MOST_FACES,
+    isBlock: ({ base, marks }, { across, down }) =>
+      (base.faces.length + marks.length) * across * down <= MOST_FACES,
     block: blockMarks,
   },
 };

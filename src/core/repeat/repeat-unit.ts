@@ -14,6 +14,15 @@ export interface Marks {
   readonly base: Partition;
   /** Their shades are those of the base. */
   readonly marks: readonly Mark[];
+  /** Which rows of figures lie over which; left out, each mark lies over those before it, wherever it comes again. */
+  readonly rows?: RowOrder;
+}
+
+/** Rows of figures that lie over each other, the furthest that way uppermost. */
+export interface RowOrder {
+  readonly toward: 'up' | 'down' | 'right' | 'left';
+  /** Rows of one repeat. */
+  readonly count: number;
 }
 
 /** What a unit shows. */

@@ -1,11 +1,13 @@
-import { toNumber } from '../exact/rational.ts';
+import { rational, toNumber } from '../exact/rational.ts';
 import { flattenTo } from './flatten.ts';
 import type { Grid } from './grid.ts';
 import { roundedInset } from './inset.ts';
 import type { Place } from './places.ts';
-import type { Inset, Shape } from './shape.ts';
+import type { Inset, TorusShape } from './shape.ts';
 import { strokeOutline } from './stroke-outline.ts';
 import { traceInset } from './trace.ts';
+
+const ZERO = rational(0);
 
 /** A shape in subpixels: what lies inside some polygons, or everything but that. */
 export interface Outline {
@@ -15,16 +17,24 @@ export interface Outline {
   readonly polygons: readonly (readonly Place[])[];
 }
 
-/** The only way from an exact shape to polygons. They are rounded to subpixels before anything is moved. */
-export function outlineOf(shape: Shape, grid: Grid): Outline {
+/** The only way from a shape on the torus to polygons. They are rounded to subpixels before anything is moved. */
+export function outlineOf(shape: TorusShape, grid: Grid): Outline {
   switch (shape.kind) {
     case 'stroke':
       return { holes: false, polygons: strokeOutline(shape, grid) };
     case 'cut':
       return { holes: true, polygons: shape.parts.flatMap((part) => insetOutline(part, grid)) };
+    case 'frames':
+      return { holes: false, polygons: shape.parts.flatMap((part) => frameOutline(part, grid)) };
     default:
       return shape satisfies never;
   }
+}
+
+/** A polygon, and its inset the other way round, so that what is covered is the band between them. */
+function frameOutline(part: Inset, grid: Grid): readonly (readonly Place[])[] {
+  const inner = insetOutline(part, grid).map((places) => [...places].reverse());
+  return [...insetOutline({ ...part, by: ZERO, corner: ZERO }, grid), ...inner];
 }
 
 function insetOutline({ corners, by, corner }: Inset, grid: Grid): readonly (readonly Place[])[] {

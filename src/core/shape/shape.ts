@@ -1,5 +1,6 @@
 import type { Point } from '../exact/plane.ts';
 import type { Rational } from '../exact/rational.ts';
+import type { Figure } from './figure.ts';
 
 /** How lines end and meet: rounded; drawn out to a point, or past their end by half their width; or cut off. */
 export type LineEnds = 'round' | 'sharp' | 'flat';
@@ -33,8 +34,29 @@ export interface Cut {
   readonly parts: readonly Inset[];
 }
 
-/** An exact shape on the torus of one repeat, y upward. It comes again in every repeat. */
-export type Shape = Stroke | Cut;
+/** Bands inside the edges of polygons that do not overlap: what lies between each and its inset. */
+export interface Frames {
+  readonly kind: 'frames';
+  readonly parts: readonly Inset[];
+}
+
+/** A figure in millimetres from the lower left of the repeat. Its copies in other repeats lie over or under it by row. */
+export interface PlacedFigure {
+  readonly kind: 'figure';
+  readonly figure: Figure;
+  /** The row that it belongs to, where rows lie over each other; else 0. */
+  readonly row: number;
+  /** What it is part of: copies of one piece lie over each other as wholes. */
+  readonly piece: number;
+  /** Whether it goes on into other repeats: all its copies are one shape, whose rows do not lie over each other. */
+  readonly endless: boolean;
+}
+
+/** An exact shape on the torus of one repeat, y upward: all its copies are one. */
+export type TorusShape = Stroke | Cut | Frames;
+
+/** It comes again in every repeat. */
+export type Shape = TorusShape | PlacedFigure;
 
 /** A shape in one shade, an index into the shades of what it lies over. */
 export interface Mark {

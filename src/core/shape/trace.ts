@@ -1,6 +1,6 @@
 import type { RoundedInset } from './inset.ts';
 import type { Place } from './places.ts';
-import { type Arc, onArc, type Sink } from './sink.ts';
+import { type Arc, circleArc, onArc, type Sink } from './sink.ts';
 
 /** Tells a convex outline whose corners are arcs round some places; from side to side, an arc after each. */
 export function traceInset({ middles, radius }: RoundedInset, sink: Sink): void {
@@ -41,6 +41,6 @@ function arcsOf(middles: readonly Place[], radius: number): readonly Arc[] {
   return middles.map((middle, at) => {
     const from = angles.at(at - 1)!;
     const turn = (((angles[at]! - from) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
-    return { middle, radius, from, to: from + turn };
+    return circleArc(middle, radius, from, from + turn);
   });
 }

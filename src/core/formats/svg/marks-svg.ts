@@ -1,9 +1,8 @@
-import type { Shade } from '../../colour/shade.ts';
-import { toNumber } from '../../exact/rational.ts';
+import { rational, toNumber } from '../../exact/rational.ts';
 import { shiftsInto } from '../../shape/copies.ts';
 import { roundedInset } from '../../shape/inset.ts';
 import { type Place, placesOf } from '../../shape/places.ts';
-import type { Cut, LineEnds, Mark, Shape, Stroke } from '../../shape/shape.ts';
+import type { Cut, Frames, Inset, LineEnds, Stroke, TorusShape } from '../../shape/shape.ts';
 import { SHARPEST } from '../../shape/stroke-outline.ts';
 import { traceInset, tracePath } from '../../shape/trace.ts';
 import { lengthText } from './length-text.ts';
@@ -12,19 +11,20 @@ import { turnedDown, writePath } from './svg-path.ts';
 const JOINS: Readonly<Record<LineEnds, string>> = { round: 'round', sharp: 'miter', flat: 'bevel' };
 const CAPS: Readonly<Record<LineEnds, string>> = { round: 'round', sharp: 'square', flat: 'butt' };
 
-type Draw<S extends Shape> = (shape: S, hex: string, pitch: Place) => string;
+type Draw<S extends TorusShape> = (shape: S, hex: string, pitch: Place) => string;
 
-const DRAW: { readonly [K in Shape['kind']]: Draw<Extract<Shape, { kind: K }>> } = {
+const DRAW: { readonly [K in TorusShape['kind']]: Draw<Extract<TorusShape, { kind: K }>> } = {
   stroke: drawStroke,
   cut: drawCut,
+  frames: drawFrames,
 };
 
 /**
- * A mark of one repeat, in millimetres from its upper left corner.
+ * A shape of one repeat, in millimetres from its upper left corner.
  * @param pitch  lengths of one repeat in millimetres
  */
-export function drawMark({ shape, shade }: Mark, shades: readonly Shade[], pitch: Place): string {
-  return (DRAW[shape.kind] as Draw<Shape>)(shape, shades[shade]!.hex, pitch);
+export function drawShape(shape: TorusShape, hex: string, pitch: Place): string {
+  return (DRAW[shape.kind] as Draw<TorusShape>)(shape, hex, pitch);
 }
 
 /** Lines stay lines, so that their width can still be changed. */
@@ -48,12 +48,25 @@ function drawStroke({ paths, width, ends }: Stroke, hex: string, pitch: Place): 
 
 /** The whole repeat, and in it the parts as holes. */
 function drawCut({ parts }: Cut, hex: string, pitch: Place): string {
-  const holes = parts.flatMap(({ corners, by, corner }) => {
-    const inset = roundedInset(corners, pitch, toNumber(by), toNumber(corner));
-    return shiftsInto(turnedDown(inset.middles, pitch), pitch, inset.radius).map((shift) =>
-      writePath(pitch, shift, (sink) => traceInset(inset, sink)),
-    );
-  });
+  const holes = parts.flatMap((part) => insetPaths(part, pitch));
   const box = `M0 0H${lengthText(pitch.x)}V${lengthText(pitch.y)}H0z`;
   return `<path fill="${hex}" fill-rule="evenodd" d="${box}${holes.join('')}"/>`;
+}
+
+/** Each polygon, and its inset as a hole in it. */
+function drawFrames({ parts }: Frames, hex: string, pitch: Place): string {
+  const zero = rational(0);
+  const paths = parts.flatMap((part) => [
+    ...insetPaths({ ...part, by: zero, corner: zero }, pitch),
+    ...insetPaths(part, pitch),
+  ]);
+  return `<path fill="${hex}" fill-rule="evenodd" d="${paths.join('')}"/>`;
+}
+
+/** An inset wherever it comes into the repeat. */
+function insetPaths({ corners, by, corner }: Inset, pitch: Place): readonly string[] {
+  const inset = roundedInset(corners, pitch, toNumber(by), toNumber(corner));
+  return shiftsInto(turnedDown(inset.middles, pitch), pitch, inset.radius).map((shift) =>
+    writePath(pitch, shift, (sink) => traceInset(inset, sink)),
+  );
 }

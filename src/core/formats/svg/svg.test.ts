@@ -1,10 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../../tests/sample-design.ts';
 import { compile } from '../../design/compile-design.ts';
+import { rational } from '../../exact/rational.ts';
 import { cellAt } from '../../thread/cells.ts';
 import { sizeOfSheet } from '../picture-order.ts';
 import { parseSheet } from '../sheet.ts';
 import { unitToSvg } from './unit-svg.ts';
+
+/** Millimetres of a pixel at 300 dpi, each way. */
+const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
 
 const UNIT = compile(sampleDesign(SAMPLE));
 
@@ -34,7 +38,7 @@ describe('unitToSvg', () => {
   });
 
   it('fills a sheet with one repeat as a pattern', () => {
-    const svg = unitToSvg(UNIT, 'Sample', { sheet: sizeOfSheet(UNIT, parseSheet('254 x 127', 'mm')) });
+    const svg = unitToSvg(UNIT, 'Sample', { sheet: sizeOfSheet(UNIT, parseSheet('254 x 127', 'mm', PIXEL)) });
     expect(svg).toContain('width="254mm" height="127mm" viewBox="0 0 240 120"');
     expect(svg).toContain('<pattern id="repeat" width="24" height="24" patternUnits="userSpaceOnUse">');
   });

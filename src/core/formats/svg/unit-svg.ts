@@ -2,14 +2,13 @@ import { CoreError } from '../../error.ts';
 import { divide, ONE, type Rational, toDecimal, toNumber } from '../../exact/rational.ts';
 import { nearFraction } from '../../exact/surd.ts';
 import type { Rectangle, Vector } from '../../exact/vector.ts';
-import type { Partition } from '../../faces/partition.ts';
-import { type Content, nearSize, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
-import type { Mark } from '../../shape/shape.ts';
+import { type Content, type Marks, nearSize, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
 import { drawCells } from './cells-svg.ts';
 import { escapeXml } from './escape-xml.ts';
 import { drawFades } from './fades-svg.ts';
+import { drawFigures, type ShadedFigure } from './figures-svg.ts';
 import { PLACES } from './length-text.ts';
-import { drawMark } from './marks-svg.ts';
+import { drawShape } from './marks-svg.ts';
 import { drawPartition } from './partition-svg.ts';
 
 /** How much is drawn, and how. */
@@ -103,8 +102,8 @@ const DRAWERS: {
     const height = String(content.height);
     return { shapes: drawCells(content), width, height, step, crisp: true };
   },
-  partition: (unit, underlap) => drawFaces(unit, [], underlap),
-  marks: (unit, underlap) => drawFaces({ ...unit, content: unit.content.base }, unit.content.marks, underlap),
+  partition: (unit, underlap) => drawFaces(unit, { base: unit.content, marks: [] }, underlap),
+  marks: (unit, underlap) => drawFaces(unit, unit.content, underlap),
 };
 
 function drawUnit(unit: RepeatUnit, underlap: Rational | undefined): Drawing {
@@ -112,17 +111,21 @@ function drawUnit(unit: RepeatUnit, underlap: Rational | undefined): Drawing {
 }
 
 function drawFaces(
-  unit: RepeatUnit<Partition>,
-  marks: readonly Mark[],
+  unit: RepeatUnit,
+  { base, marks, rows }: Omit<Marks, 'kind'>,
   underlap: Rational | undefined,
 ): Drawing {
-  const { content } = unit;
   const size = nearSize(repeatSize(unit)!);
   const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
   const shapes = (function* () {
-    yield* drawPartition(content, size, underlap);
-    yield* drawFades(content, lengths);
-    for (const mark of marks) yield `${drawMark(mark, content.shades, lengths)}\n`;
+    yield* drawPartition(base, size, underlap);
+    yield* drawFades(base, lengths);
+    const figures: ShadedFigure[] = [];
+    for (const { shape, shade } of marks) {
+      if (shape.kind === 'figure') figures.push({ shape, shade });
+      else yield `${drawShape(shape, base.shades[shade]!.hex, lengths)}\n`;
+    }
+    yield* drawFigures(figures, rows, base.shades, lengths);
   })();
   const width = toDecimal(size.width, PLACES);
   const height = toDecimal(size.height, PLACES);
