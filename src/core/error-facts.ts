@@ -78,6 +78,16 @@ export interface ErrorFacts {
   'file/too-large': Of<'size' | 'most'>;
   'file/unwritable': Of<'name'>;
 
+  'figure/band': Of<'band' | 'most'>;
+  'figure/bend': Of<'radius' | 'most'>;
+  'figure/capsule': Of<'width' | 'most'>;
+  'figure/inner': Of<'inner' | 'most'>;
+  'figure/points': Of<'points' | 'least'>;
+  'figure/radius': Of<'radius' | 'most'>;
+  'figure/same-point': Of<'point'>;
+  'figure/sector': Of<'turn'>;
+  'figure/star': Of<'points' | 'skip'>;
+
   'growth/gaps': Of<'open'>;
   'growth/no-shift': None;
   'growth/one-way': None;
@@ -85,6 +95,7 @@ export interface ErrorFacts {
   'growth/side': Of<'face'>;
   'growth/taken': Of<'face'>;
 
+  'length/negative': Of<'text'>;
   'length/not-positive': Of<'text'>;
 
   'loom/absent': Of<'port'>;
@@ -97,6 +108,20 @@ export interface ErrorFacts {
   'loom/silent': None;
   'loom/stopped': None;
   'loom/words': None;
+
+  'revision/missing': Of<'id'>;
+  'motif/box': Of<'text'>;
+  'motif/circular': Of<'piece'>;
+  'motif/copies': Of<'copies' | 'most'>;
+  'motif/degrees': Of<'text' | 'most'>;
+  'motif/far': Of<'text' | 'most'>;
+  'motif/lay': None;
+  'motif/missing': Of<'piece' | 'other'>;
+  'motif/part': Of<'text'>;
+  'motif/radii': Of<'text'>;
+  'motif/too-large': Of<'width' | 'height' | 'most'>;
+  'motif/too-many': Of<'figures' | 'most'>;
+  'motif/vanished': Of<'piece'>;
 
   'notation/band': Of<'word' | 'at' | 'length'>;
   'notation/count': Of<'word' | 'count' | 'most'> & Partial<Of<'at' | 'length'>>;

@@ -52,6 +52,8 @@ export interface Banded<C> {
   readonly sequenceOf: (construction: C, direction: Direction, context: Context) => Sequence;
   /** The construction with another sequence. A shared one changes for both. */
   readonly withSequence: (construction: C, direction: Direction, sequence: Sequence, context: Context) => C;
+  /** Whether a band may be printed at a strength of its own. */
+  readonly hasStrengths?: (construction: C) => boolean;
   /** Left out where bands are counted in threads. */
   readonly measured?: MeasuredBands<C>;
 }

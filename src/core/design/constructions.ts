@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import type { ConstructionKind } from './construction.ts';
+import { MOTIF } from './motif/motif-kind.ts';
+import type { Motif } from './motif/motif-schema.ts';
 import { PLAID } from './plaid/plaid-kind.ts';
 import type { Plaid } from './plaid/plaid-schema.ts';
 import { STRIPE } from './stripe/stripe-kind.ts';
@@ -12,12 +14,14 @@ export interface ByKind {
   plaid: Plaid;
   stripe: Stripe;
   tiling: TilingSpec;
+  motif: Motif;
 }
 
 export const KINDS: { readonly [K in keyof ByKind]: ConstructionKind<ByKind[K]> } = {
   plaid: PLAID,
   stripe: STRIPE,
   tiling: TILING,
+  motif: MOTIF,
 };
 
 export type Construction = ByKind[keyof ByKind];

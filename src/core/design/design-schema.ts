@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { HEX } from '../colour/hex.ts';
 import { MAX_SHADES, SHADE_KEY } from '../colour/shade.ts';
-import { cleanText } from '../formats/clean-text.ts';
+import { cleanLines, cleanText } from '../formats/clean-text.ts';
 import { parseResolution } from '../units/resolution.ts';
 import { type Construction, constructionSchema } from './constructions.ts';
 import { exactText } from './exact-text.ts';
 import { type Lay, laySchema } from './lay.ts';
+import type { Motif } from './motif/motif-schema.ts';
 import type { Plaid } from './plaid/plaid-schema.ts';
 import { shadesUsed } from './shades-used.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
@@ -14,10 +15,13 @@ import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 9;
+export const DESIGN_VERSION = 11;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;
+
+/** Longest notes. */
+export const MAX_NOTES = 10_000;
 
 /** A name on one line that every file can hold. */
 const nameSchema = z.string().overwrite(cleanText).trim().min(1).max(MAX_NAME);
@@ -49,6 +53,8 @@ export const designSchema = z
     version: z.literal(DESIGN_VERSION),
     name: nameSchema,
     number: z.string().overwrite(cleanText).max(MAX_NAME),
+    /** What its maker wants to remember of it; lines of text. */
+    notes: z.string().overwrite(cleanLines).max(MAX_NOTES),
     shades: z.array(shadeSchema).min(1).max(MAX_SHADES),
     colourways: z.array(colourwaySchema).max(MAX_COLOURWAYS),
     // Start points are written as text that is read by this schema, so either module may be loaded first.
@@ -89,3 +95,4 @@ export type DesignOf<C> = Design & { construction: C };
 export type PlaidDesign = DesignOf<Plaid>;
 export type StripeDesign = DesignOf<Stripe>;
 export type TilingDesign = DesignOf<TilingSpec>;
+export type MotifDesign = DesignOf<Motif>;

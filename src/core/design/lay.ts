@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { divide, ONE } from '../exact/rational.ts';
+import { divide, ONE, type Rational } from '../exact/rational.ts';
 import type { Vector } from '../exact/vector.ts';
 import type { BandScale } from '../units/band-width.ts';
 import { DENSITY_BASES, parseDensity, threadPitch } from '../units/density.ts';
@@ -33,6 +33,11 @@ export function bandScale({
 }): BandScale {
   return {
     thread: pitchOf(lay).x,
-    pixel: divide(toMillimetres(ONE, 'in'), parseResolution(resolution)),
+    pixel: pixelOf(resolution),
   };
+}
+
+/** Millimetres of a pixel. @throws CoreError as `parseResolution` */
+export function pixelOf(resolution: string): Rational {
+  return divide(toMillimetres(ONE, 'in'), parseResolution(resolution));
 }

@@ -14,6 +14,8 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   6: addTilings,
   7: addLayers,
   8: sayTurnsAndPlies,
+  9: addNotes,
+  10: addMotifs,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -112,8 +114,55 @@ function bracketed(yarn: unknown): unknown {
   return byWeight && fraction ? { ...Object(yarn), count: `(${count.trim()})` } : yarn;
 }
 
+/**
+ * Version 9 had no notes, printed on white, measured a tiling by what its form calls 1, and drew lines to all corners of
+ * a face.
+ */
+function addNotes(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const { format, version: _, name, number, ...rest } = document;
+  const construction = Object(document['construction']) as Record<string, unknown>;
+  return {
+    format,
+    version: 10,
+    name,
+    number,
+    notes: '',
+    ...rest,
+    construction: newerConstruction(construction),
+  };
+}
+
+/** Version 10 knew no motifs; everything else is as it was. */
+function addMotifs(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  return { ...document, version: 11 };
+}
+
+function newerConstruction(construction: Record<string, unknown>): unknown {
+  switch (construction['kind']) {
+    case 'plaid':
+      return { ...construction, print: { ...Object(construction['print']), ground: null } };
+    case 'tiling': {
+      const { lines, measured } = construction;
+      const all = { every: 1, first: 0 };
+      return {
+        ...construction,
+        measured: measured === 'side' && !hasSidesOfOne(construction) ? 'one' : measured,
+        lines: Array.isArray(lines) ? lines.map((each: unknown) => ({ ...Object(each), ...all })) : lines,
+      };
+    }
+    default:
+      return construction;
+  }
+}
+
+/** Whether every side of a tiling is 1, so that its size is that of a side. */
+function hasSidesOfOne({ form, dual }: Record<string, unknown>): boolean {
+  const { kind } = Object(form) as { kind?: unknown };
+  return dual === false && (kind === 'regular' || kind === 'two-kinds' || kind === 'grown');
+}
+
 /** How a plaid is printed that was never printed: at half strength, the warp on top. */
-export const USUAL_PRINT = { blend: 'normal', strength: '1/2', top: 'warp' } as const;
+export const USUAL_PRINT = { blend: 'normal', strength: '1/2', top: 'warp', ground: null } as const;
 
 /**
  * Brings a stored document to the newest version; one that is new already is returned as it is.

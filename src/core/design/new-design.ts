@@ -7,15 +7,17 @@ import {
   DESIGN_VERSION,
   type Design,
   type Lay,
+  type MotifDesign,
   type PlaidDesign,
   type StripeDesign,
   type TilingDesign,
 } from './design-schema.ts';
 import { USUAL_PRINT } from './migrate-design.ts';
+import type { Motif } from './motif/motif-schema.ts';
 import type { PrintChoice } from './plaid/plaid-schema.ts';
 import type { Weave } from './plaid/weave-schema.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
-import type { TilingColours, TilingSpec } from './tiling/tiling-schema.ts';
+import type { LinesSpec, TilingColours, TilingSpec } from './tiling/tiling-schema.ts';
 import { USUAL_YARN } from './yarn-schema.ts';
 
 /** What every new design is made of; what is left out takes the usual value. */
@@ -83,9 +85,15 @@ export function newStripe(order: StripeOrder): StripeDesign {
 /** What a new tiling is made of; what is left out takes the usual value: sides of 20 mm, faces alike by their sides. */
 export type TilingOrder = CommonOrder &
   Pick<TilingSpec, 'form'> &
-  Partial<Omit<TilingSpec, 'kind' | 'form' | 'colours'>> & {
+  Partial<Omit<TilingSpec, 'kind' | 'form' | 'colours' | 'lines'>> & {
+    readonly lines?: readonly LinesOrder[];
     readonly colours?: TilingSpec['colours'] | PlainColours;
   };
+
+/** Lines that go to every corner unless something else is said. */
+export type LinesOrder = Omit<LinesSpec, 'every' | 'first'> & Partial<Pick<LinesSpec, 'every' | 'first'>>;
+
+const ALL_CORNERS = { every: 1, first: 0 } as const;
 
 /** Colours that need no more than their name. */
 export type PlainColours = Exclude<TilingColours, 'rows' | 'hand'>;
@@ -111,7 +119,28 @@ export function newTiling(order: TilingOrder): TilingDesign {
       rings: (order.rings ?? []).map((ring) => ({ ...ring })),
       fade: order.fade ?? null,
       gaps: order.gaps ?? null,
-      lines: (order.lines ?? []).map((each) => ({ ...each })),
+      lines: (order.lines ?? []).map((each) => ({ ...ALL_CORNERS, ...each })),
+    },
+  };
+}
+
+/** What a new motif is made of; what is left out takes the usual value: steps of 5 mm, straight, later pieces on top. */
+export type MotifOrder = CommonOrder &
+  Pick<Motif, 'box' | 'pieces'> &
+  Partial<Pick<Motif, 'step' | 'ground' | 'overlap'>> & { readonly boxes?: Motif['lay'] };
+
+/** A motif's design document, checked later where it is read. */
+export function newMotif(order: MotifOrder): MotifDesign {
+  return {
+    ...beginning(order),
+    construction: {
+      kind: 'motif',
+      step: order.step ?? '5 mm',
+      box: { ...order.box },
+      ground: order.ground ?? null,
+      pieces: JSON.parse(JSON.stringify(order.pieces)) as Motif['pieces'],
+      lay: { ...(order.boxes ?? { kind: 'straight' }) },
+      overlap: order.overlap ?? 'pieces',
     },
   };
 }
@@ -123,6 +152,7 @@ function beginning(order: CommonOrder): Omit<Design, 'construction'> {
     version: DESIGN_VERSION,
     name: order.name,
     number: order.number ?? '',
+    notes: '',
     shades: order.shades.map((shade) => ({ ...shade })),
     colourways: [],
     lay: { kind: 'straight', ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },

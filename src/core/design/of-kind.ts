@@ -7,3 +7,8 @@ export function asKind<K extends keyof ByKind>(kind: K, design: Design): DesignO
   if (construction.kind !== kind) throw new Error(`expected a ${kind}, got a ${construction.kind}`);
   return design as unknown as DesignOf<ByKind[K]>;
 }
+
+/** Whether a design is of one construction. */
+export function isKind<K extends keyof ByKind>(kind: K, design: Design): design is DesignOf<ByKind[K]> {
+  return design.construction.kind === kind;
+}

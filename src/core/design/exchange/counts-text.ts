@@ -1,8 +1,9 @@
 import { BLENDS } from '../../colour/blend.ts';
+import { cardWith } from '../../colour/shade-words.ts';
 import { CoreError } from '../../error.ts';
 import { parseCountsText } from '../../formats/counts-text.ts';
 import { parseShadeList } from '../../formats/shade-list.ts';
-import { parseThreadCount } from '../../formats/thread-count.ts';
+import { parseThreadCount, shadeWords } from '../../formats/thread-count.ts';
 import { MAX_COUNT } from '../../thread/band.ts';
 import { parseStrength } from '../../thread/print.ts';
 import { parseWeave } from '../../thread/weaves/weave-text.ts';
@@ -11,37 +12,33 @@ import { USUAL_PRINT } from '../migrate-design.ts';
 import { newPlaid } from '../new-design.ts';
 import type { PrintChoice } from '../plaid/plaid-schema.ts';
 import { stripeFromFields } from './stripe-text.ts';
-import {
-  checkPivots,
-  keyOf,
-  type Pivots,
-  parseDensityPair,
-  pivotsOf,
-  placed,
-  starterShades,
-} from './text-parts.ts';
+import { checkPivots, type Pivots, parseDensityPair, pivotsOf, placed } from './text-parts.ts';
 
 /**
- * A new design from a thread-count text. Letters that the text gives no colour take one of `STARTERS`.
+ * A new design from a thread-count text. Letters that the text gives no colour take those of `shadeOfLetter`.
  * @throws CoreError of the parts, their places counted in the whole text
  */
 export function designFromText(text: string, name: string): Design {
   const fields = parseCountsText(text);
   if (fields.stripe !== undefined) return stripeFromFields(fields, fields.stripe, name);
   const [warpPivots, weftPivots] = pivotPair(fields.pivots?.value);
-  const listed = fields.shades === undefined ? undefined : parseShadeList(fields.shades.value);
+  const shades =
+    fields.shades === undefined
+      ? cardWith(
+          [],
+          [fields.warp, fields.weft].flatMap((field) => (field === undefined ? [] : shadeWords(field.value))),
+        )
+      : parseShadeList(fields.shades.value);
   const read = (field: 'warp' | 'weft', pivots: Pivots) => {
     const found = fields[field];
-    return (
-      found && placed(found.at, () => parseThreadCount(found.value, { keys: listed?.map(keyOf), pivots }))
-    );
+    return found && placed(found.at, () => parseThreadCount(found.value, { card: shades, pivots }));
   };
   const warp = read('warp', warpPivots)!;
   const weft = read('weft', weftPivots);
   checkPivots([warpPivots, weftPivots], [warp.mirror, weft?.mirror ?? 'none']);
   return newPlaid({
     name: fields.name?.value.trim().slice(0, 120) || name,
-    shades: listed ?? starterShades([...warp.bands, ...(weft?.bands ?? [])].map((band) => band.shade)),
+    shades,
     warp,
     weft,
     turn: fields.turn && parseTurn(fields.turn.value),
@@ -58,15 +55,18 @@ function pivotPair(text: string | undefined): readonly [Pivots, Pivots] {
 }
 
 /**
- * Reads how stripes are printed: a blend, a strength and the set on top, "multiply 1 warp"; what is left out is usual.
+ * Reads how stripes are printed: a blend, a strength, the set on top and the ground, "multiply 1 warp on C"; what is left
+ * out is usual.
  * @throws CoreError "print/text" {text, blends}, or as `parseStrength`
  */
 export function parsePrint(text: string): PrintChoice {
   const print: { -readonly [part in keyof PrintChoice]: PrintChoice[part] } = { ...USUAL_PRINT };
-  for (const word of text.trim().toLowerCase().split(/\s+/)) {
+  const [, how, ground] = /^(.*?)(?:\bon\s+([a-z]{1,3}))?\s*$/i.exec(text)!;
+  if (ground !== undefined) print.ground = ground.toUpperCase();
+  for (const word of how!.trim().toLowerCase().split(/\s+/)) {
     if (Object.hasOwn(BLENDS, word)) print.blend = word as PrintChoice['blend'];
     else if (word === 'warp' || word === 'weft') print.top = word;
-    else if (/^[\d./]+$/.test(word)) {
+    else if (/^[\d./]+%?$/.test(word)) {
       parseStrength(word);
       print.strength = word;
     } else throw new CoreError('print/text', { text: word, blends: Object.keys(BLENDS) });

@@ -69,8 +69,17 @@ describe('thread-count text', () => {
 
   it('keeps the strength of a print as it was typed', () => {
     const design = sampleDesign('warp: A4 B4\nprint: multiply 0.5 weft');
-    expect(design.construction.print).toEqual({ blend: 'multiply', strength: '0.5', top: 'weft' });
+    expect(design.construction.print).toEqual({
+      blend: 'multiply',
+      strength: '0.5',
+      top: 'weft',
+      ground: null,
+    });
     expect(designToText(design)).toContain('print: multiply 0.5 weft');
+    const own = sampleDesign('warp: A4@60% B4\nprint: normal 1 warp on B');
+    expect(own.construction.warp.bands[0]).toEqual({ shade: 'A', count: 4, strength: '60%' });
+    expect(designToText(own)).toContain('print: normal 1 warp on B');
+    expect(designToText(own)).toContain('warp: A4@60% B4');
   });
 
   it('refuses pivots of another convention', () => {
@@ -106,9 +115,9 @@ describe('stripe text', () => {
   });
 
   it('counts the place of an error in the whole text', () => {
-    const text = 'name: Blind\nstripe: A12 B6x\n';
+    const text = 'name: Blind\nstripe: A12 B6- x4\n';
     expect(() => designFromText(text, 'x')).toThrow(
-      expect.objectContaining({ facts: expect.objectContaining({ at: text.indexOf('6x'), length: 2 }) }),
+      expect.objectContaining({ facts: expect.objectContaining({ at: text.indexOf('6-'), length: 2 }) }),
     );
   });
 

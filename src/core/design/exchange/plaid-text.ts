@@ -25,6 +25,6 @@ export function plaidToText({ name, construction, shades, lay }: PlaidDesign): s
   });
 }
 
-function formatPrint({ blend, strength, top }: PrintChoice): string {
-  return `${blend} ${strength.replace(/\s+/g, '')} ${top}`;
+function formatPrint({ blend, strength, top, ground }: PrintChoice): string {
+  return `${blend} ${strength.replace(/\s+/g, '')} ${top}${ground === null ? '' : ` on ${ground}`}`;
 }

@@ -1,31 +1,24 @@
+import { cardWith } from '../../colour/shade-words.ts';
 import { CoreError } from '../../error.ts';
 import { LEVEL, parseSlope, type Slope, UPRIGHT } from '../../exact/slope.ts';
 import type { CountsField, CountsFields } from '../../formats/counts-text.ts';
 import { parseShadeList } from '../../formats/shade-list.ts';
-import { splitBands } from '../../formats/thread-count.ts';
+import { shadeWords, splitBands, type ThreadCountContext } from '../../formats/thread-count.ts';
 import { BAND_UNITS, type BandUnit, readWidth } from '../../units/band-width.ts';
 import type { StripeDesign } from '../design-schema.ts';
 import { newStripe } from '../new-design.ts';
 import { MEASURED, type Measured, type Stripe, type WideBand } from '../stripe/stripe-schema.ts';
-import {
-  checkPivots,
-  keyOf,
-  type Pivots,
-  parseDensityPair,
-  pivotsOf,
-  placed,
-  starterShades,
-} from './text-parts.ts';
+import { checkPivots, parseDensityPair, pivotsOf, placed } from './text-parts.ts';
 
 /**
- * Reads the bands of a stripe: `A12.5 B1/3 C3/4in`, with a slash before the two pivots: `A/12 B6 C/4`.
+ * Reads the bands of a stripe: `A12.5 B1/3 C3/4in`, `white 10 green 5 mm`, with a slash before the two pivots: `A/12 B6 C/4`.
  * @throws CoreError as `splitBands`, or "notation/width" {word, width, at, length}
  */
 export function parseBandWidths(
   text: string,
-  { keys, pivots }: { readonly keys: readonly string[] | undefined; readonly pivots: Pivots },
+  { card, pivots }: ThreadCountContext,
 ): Pick<Stripe, 'bands' | 'mirror'> {
-  const words = splitBands(text, keys);
+  const words = splitBands(text, card);
   const bands = words.map(({ word, shade, rest, at, restAt }): WideBand => {
     try {
       readWidth(rest);
@@ -41,14 +34,16 @@ export function parseBandWidths(
 
 /** A new stripe from the fields of a text. */
 export function stripeFromFields(fields: CountsFields, stripe: CountsField, name: string): StripeDesign {
-  const shades = fields.shades === undefined ? undefined : parseShadeList(fields.shades.value);
+  const shades =
+    fields.shades === undefined
+      ? cardWith([], shadeWords(stripe.value))
+      : parseShadeList(fields.shades.value);
   const pivots = pivotsOf(fields.pivots?.value ?? 'shared');
-  const keys = shades?.map(keyOf);
-  const read = placed(stripe.at, () => parseBandWidths(stripe.value, { keys, pivots }));
+  const read = placed(stripe.at, () => parseBandWidths(stripe.value, { card: shades, pivots }));
   checkPivots([pivots], [read.mirror]);
   return newStripe({
     name: fields.name?.value.trim().slice(0, 120) || name,
-    shades: shades ?? starterShades(read.bands.map((band) => band.shade)),
+    shades,
     ...read,
     unit: parseBandUnit(fields.unit?.value ?? 'mm'),
     slope: parseDirection(fields.slope?.value ?? 'down'),

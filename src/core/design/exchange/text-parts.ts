@@ -1,4 +1,3 @@
-import type { Shade } from '../../colour/shade.ts';
 import { CoreError, errorFrom } from '../../error.ts';
 import type { Mirror } from '../../thread/sequence.ts';
 import { DENSITY_BASES, parseDensity } from '../../units/density.ts';
@@ -37,31 +36,6 @@ export function parseDensityPair(text: string): Pick<Lay, 'ends' | 'picks' | 'pe
   parseDensity(ends);
   parseDensity(picks);
   return { ends, picks, per };
-}
-
-/** Shades for letters that come without colours: far apart, calm, dark and light in turn. */
-const STARTERS = [
-  ['Pine', '#24402f'],
-  ['Cream', '#efe6cf'],
-  ['Madder', '#8c2f25'],
-  ['Ochre', '#c79a3b'],
-  ['Slate', '#2e4c63'],
-  ['Mist', '#7f96a3'],
-  ['Black', '#262b2d'],
-  ['Copper', '#b86f52'],
-] as const;
-
-/** One shade for each different letter, in order of appearance. */
-export function starterShades(letters: readonly string[]): readonly Shade[] {
-  return [...new Set(letters)].map((key, index) => {
-    const [name, hex] = STARTERS[index % STARTERS.length]!;
-    // Where there are more letters than starters, the letter tells them apart.
-    return { key, name: index < STARTERS.length ? name : `${name} ${key}`, hex };
-  });
-}
-
-export function keyOf(shade: Shade): string {
-  return shade.key;
 }
 
 /** Runs a reader of a part and moves the places in its errors to those in the whole. */

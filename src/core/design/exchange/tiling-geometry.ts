@@ -6,6 +6,7 @@ import { formatTable } from '../../formats/table.ts';
 import { partitionIn } from '../../repeat/contents.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
 import type { TilingDesign } from '../design-schema.ts';
+import { pixelOf } from '../lay.ts';
 import { compileTiling } from '../tiling/compile-tiling.ts';
 
 type Doubles = readonly [x: number, y: number];
@@ -36,7 +37,10 @@ export interface TilingGeometry {
 
 /** @throws CoreError as `compileTiling` */
 export function tilingGeometry(design: TilingDesign): TilingGeometry {
-  const { content, pitch } = compileTiling(design.construction, design.shades);
+  const { content, pitch } = compileTiling(design.construction, {
+    shades: design.shades,
+    pixel: pixelOf(design.resolution),
+  });
   const base = partitionIn({ content });
   const placed = ({ x, y }: Point) => [multiplySurds(x, pitch.x), multiplySurds(y, pitch.y)] satisfies Exact;
   const [right, up] = [

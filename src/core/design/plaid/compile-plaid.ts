@@ -1,8 +1,11 @@
 import type { Shade } from '../../colour/shade.ts';
+import { CoreError } from '../../error.ts';
+import { toText } from '../../exact/rational.ts';
+import type { Band } from '../../thread/band.ts';
 import type { Cells } from '../../thread/cells.ts';
 import { cross } from '../../thread/cross.ts';
-import { type Print, parseStrength, printOver } from '../../thread/print.ts';
-import { type Sequence, threadsOf } from '../../thread/sequence.ts';
+import { type Ink, type Print, parseStrength, printOver } from '../../thread/print.ts';
+import { type Sequence, threadsBy, threadsOf } from '../../thread/sequence.ts';
 import { turnThreads } from '../../thread/turn.ts';
 import { leastWeave } from '../../thread/weaves/least-repeat.ts';
 import type { Plaid, PrintChoice } from './plaid-schema.ts';
@@ -31,17 +34,43 @@ export function threadsOfPlaid(
 
 /** @throws CoreError of `threadsOf`, `leastWeave`, `cross` and `printOver` */
 export function compilePlaid(plaid: Plaid, shades: readonly Shade[]): Cells {
-  const threads = threadsOfPlaid(plaid, shades);
   switch (plaid.crossing) {
     case 'woven':
-      return cross({ shades, ...threads, interlacing: leastWeave(plaid.weave) });
+      return cross({ shades, ...threadsOfPlaid(plaid, shades), interlacing: leastWeave(plaid.weave) });
     case 'printed':
-      return printOver({ shades, ...threads, print: printOf(plaid.print) });
+      return printOver({ ...inksOfPlaid(plaid, shades), print: printOf(plaid.print, shades) });
     default:
       return plaid.crossing satisfies never;
   }
 }
 
-function printOf({ blend, strength, top }: PrintChoice): Print {
-  return { blend, strength: parseStrength(strength), top };
+/** The inks of a print, and the index of one a thread. @throws CoreError as `threadsOf` */
+export function inksOfPlaid(
+  plaid: Plaid,
+  shades: readonly Shade[],
+): { readonly inks: readonly Ink[]; readonly warp: Uint16Array; readonly weft: Uint16Array } {
+  const inks: Ink[] = [];
+  const known = new Map<string, number>();
+  const indexOf = ({ shade: key, strength: typed }: Band) => {
+    const strength = typed === undefined ? undefined : parseStrength(typed);
+    const name = `${key}@${strength === undefined ? '' : toText(strength)}`;
+    const found = known.get(name);
+    if (found !== undefined) return found;
+    const shade = shades.find((each) => each.key === key);
+    if (shade === undefined) throw new CoreError('band/shade', { shade: key });
+    known.set(name, inks.length);
+    return inks.push({ shade, strength }) - 1;
+  };
+  const warp = threadsBy(plaid.warp, indexOf);
+  const sequence = weftOf(plaid);
+  const weft = sequence === plaid.warp ? warp : threadsBy(sequence, indexOf);
+  return { inks, warp, weft: turnThreads(weft, turnOf(plaid)) };
 }
+
+function printOf({ blend, strength, top, ground }: PrintChoice, shades: readonly Shade[]): Print {
+  const under = ground === null ? WHITE : shades.find(({ key }) => key === ground)?.hex;
+  if (under === undefined) throw new CoreError('band/shade', { shade: ground! });
+  return { blend, strength: parseStrength(strength), top, ground: under };
+}
+
+const WHITE = '#ffffff';

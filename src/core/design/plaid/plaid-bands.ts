@@ -7,6 +7,7 @@ import type { Plaid } from './plaid-schema.ts';
 export const PLAID_BANDS: Banded<Plaid> = {
   railsOf: () => ['warp', 'weft'],
   isShared: ({ weft }) => weft.follows,
+  hasStrengths: ({ crossing }) => crossing === 'printed',
   // A weft of its own has the bands that it had before, or the warp's to begin with.
   withShared: (plaid, follows) => {
     const { warp, weft } = plaid;

@@ -24,9 +24,11 @@ export const PLAID: ConstructionKind<Plaid> = {
     return ends + picks;
   },
   mapShades: (plaid, to) => {
-    const { warp, weft } = plaid;
+    const { warp, weft, print } = plaid;
+    const { ground } = print;
     return {
       ...plaid,
+      print: ground === null ? print : { ...print, ground: to(ground, ['print', 'ground']) },
       warp: mapBands(warp, ['warp'], to),
       weft: { ...weft, own: weft.own && mapBands(weft.own, ['weft', 'own'], to) },
     };

@@ -10,6 +10,8 @@ import { weaveSchema } from './weave-schema.ts';
 const bandSchema = z.strictObject({
   shade: z.string().regex(SHADE_KEY),
   count: z.int().min(1).max(MAX_COUNT),
+  /** How strongly it is printed; left out, as its set of stripes is. */
+  strength: exactText(parseStrength).optional(),
 });
 
 const sequenceSchema = z.strictObject({
@@ -25,6 +27,8 @@ const printSchema = z.strictObject({
   blend: z.enum(Object.keys(BLENDS) as [Blend, ...Blend[]]),
   strength: exactText(parseStrength),
   top: z.enum(['warp', 'weft']),
+  /** The shade that lies under everything; null is white. */
+  ground: z.string().regex(SHADE_KEY).nullable(),
 });
 
 export type PrintChoice = z.infer<typeof printSchema>;

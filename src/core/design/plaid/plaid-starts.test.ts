@@ -27,7 +27,7 @@ describe('start points', () => {
 
   it('print flat gingham in the tones of the formulas: c·c/255, c and white', () => {
     const { content } = compile(designFromStart('plaid', 'flat-gingham'));
-    expect(content.shades.map((shade) => shade.hex)).toEqual(['#9e372c', '#c9766a', '#c9766a', '#ffffff']);
+    expect(content.shades.map((shade) => shade.hex)).toEqual(['#b95d64', '#d99aa0', '#d99aa0', '#ffffff']);
   });
 
   it('are refused by a name that nobody knows', () => {

@@ -1,7 +1,7 @@
 import type { Shade } from '../../colour/shade.ts';
 import { buildWeave } from '../../thread/weaves/build-weave.ts';
 import { threadKinds } from '../../thread/weaves/thread-kinds.ts';
-import { threadsOfPlaid } from './compile-plaid.ts';
+import { inksOfPlaid, threadsOfPlaid } from './compile-plaid.ts';
 import type { Plaid } from './plaid-schema.ts';
 
 /**
@@ -13,9 +13,9 @@ export function missesOfPlaid(
   shades: readonly Shade[],
   { ends, picks }: { readonly ends: number; readonly picks: number },
 ): readonly [number, number] {
-  const { warp, weft } = threadsOfPlaid(plaid, shades);
-  const woven =
-    plaid.crossing === 'woven' ? buildWeave(plaid.weave) : { ends: 1, picks: 1, up: Uint8Array.of(1) };
+  const isWoven = plaid.crossing === 'woven';
+  const { warp, weft } = isWoven ? threadsOfPlaid(plaid, shades) : inksOfPlaid(plaid, shades);
+  const woven = isWoven ? buildWeave(plaid.weave) : { ends: 1, picks: 1, up: Uint8Array.of(1) };
   const kinds = threadKinds(woven);
   return [misses(warp, kinds.ends, ends), misses(weft, kinds.picks, picks)];
 }

@@ -1,7 +1,7 @@
 import type { Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
 import type { Point } from '../../exact/plane.ts';
-import { compare, rational, toDecimal } from '../../exact/rational.ts';
+import { compare, type Rational, rational, toDecimal } from '../../exact/rational.ts';
 import { multiplySurds, nearFraction, type Surd, surdToNumber } from '../../exact/surd.ts';
 import { fadeAcross } from '../../faces/fades.ts';
 import type { Partition } from '../../faces/partition.ts';
@@ -11,23 +11,30 @@ import type { Place } from '../../shape/places.ts';
 import { partitionOf } from '../../tiling/upright-partition.ts';
 import { indexOf } from './index-of.ts';
 import { type ColouredTiling, layTiling } from './lay-tiling.ts';
-import { marksOf } from './marks-of-tiling.ts';
+import { type MarksScale, marksOf } from './marks-of-tiling.ts';
 import { sideOf } from './side-of.ts';
 import { parseShare } from './tiling-numbers.ts';
 import type { TilingSpec } from './tiling-schema.ts';
 
 /** @throws CoreError as `layTiling`, `compileLaid` */
-export function compileTiling(spec: TilingSpec, shades: readonly Shade[]): RepeatUnit<Partition | Marks> {
-  return compileLaid(spec, layTiling(spec, shades), shades);
+export function compileTiling(spec: TilingSpec, scale: TilingScale): RepeatUnit<Partition | Marks> {
+  return compileLaid(spec, layTiling(spec, scale.shades), scale);
+}
+
+/** What a tiling is made with. */
+export interface TilingScale {
+  readonly shades: readonly Shade[];
+  /** Millimetres of a pixel. */
+  readonly pixel: Rational;
 }
 
 /** @throws CoreError "tiling/too-large" {width, height, most}, or as `sideOf`, `marksOf` */
 export function compileLaid(
   spec: TilingSpec,
   laid: ColouredTiling,
-  shades: readonly Shade[],
+  { shades, pixel }: TilingScale,
 ): RepeatUnit<Partition | Marks> {
-  const one = sideOf(spec, laid);
+  const one = sideOf(spec, laid, pixel);
   const pitch = { x: multiplySurds(laid.width, one), y: multiplySurds(laid.height, one) };
   checkSize(pitch);
   const near = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
@@ -46,7 +53,7 @@ export function compileLaid(
     repeat: { width: whole, height: whole },
     pitch,
     grid: { step: 'mm' },
-    content: withMarks(spec, laid, base, near),
+    content: withMarks(spec, laid, base, { pitch: near, pixel }),
   };
 }
 
@@ -61,10 +68,15 @@ function fillOf(fade: TilingSpec['fade'], shades: readonly Shade[], pitch: Place
       : { kind: 'shade', shade };
 }
 
-function withMarks(spec: TilingSpec, laid: ColouredTiling, base: Partition, pitch: Place): Partition | Marks {
+function withMarks(
+  spec: TilingSpec,
+  laid: ColouredTiling,
+  base: Partition,
+  scale: MarksScale,
+): Partition | Marks {
   if (spec.gaps === null && spec.lines.length === 0) return base;
   const faces = spec.rings.length === 0 ? base : partitionOf(laid, laid.shades);
-  return { kind: 'marks', base, marks: marksOf(spec, faces, laid.shades, pitch) };
+  return { kind: 'marks', base, marks: marksOf(spec, faces, laid.shades, scale) };
 }
 
 /** Longest side of a repeat, in millimetres. */

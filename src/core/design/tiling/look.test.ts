@@ -34,7 +34,17 @@ const FULL = tiling(OCTAGONS, {
   fade: { shades: ['A', 'C'], angle: 3, turned: true, of: '8' },
   gaps: { by: '1/2', corner: '2 mm', shade: 'D' },
   lines: [
-    { what: 'stars', of: '8', width: '1', shade: 'B', ends: 'sharp', dashes: null, skip: 3 },
+    {
+      what: 'stars',
+      of: '8',
+      width: '1',
+      shade: 'B',
+      ends: 'sharp',
+      dashes: null,
+      skip: 3,
+      every: 1,
+      first: 0,
+    },
     {
       what: 'sides',
       of: '4|8',
@@ -43,6 +53,8 @@ const FULL = tiling(OCTAGONS, {
       ends: 'flat',
       dashes: { count: 3, share: '1/2' },
       skip: 1,
+      every: 1,
+      first: 0,
     },
   ],
 });

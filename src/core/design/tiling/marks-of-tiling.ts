@@ -1,6 +1,7 @@
 import type { Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
-import { toNumber } from '../../exact/rational.ts';
+import type { Point } from '../../exact/plane.ts';
+import { type Rational, rational, toNumber } from '../../exact/rational.ts';
 import { cornerAt, type TorusFaces } from '../../faces/check-partition.ts';
 import { faceLines } from '../../faces/face-lines.ts';
 import { insetPolygon } from '../../shape/inset.ts';
@@ -13,30 +14,50 @@ import type { LinesSpec, TilingSpec } from './tiling-schema.ts';
 /**
  * What lies over a tiling's faces: the gaps, then lines in their order.
  * @param faces  without their rings
- * @param pitch  lengths of one repeat in millimetres
  * @throws CoreError "tiling/vanished" where no face is left between the gaps
  */
 export function marksOf(
   { gaps, lines }: Pick<TilingSpec, 'gaps' | 'lines'>,
   faces: TorusFaces,
   shades: readonly Shade[],
-  pitch: Place,
+  scale: MarksScale,
 ): readonly Mark[] {
   return [
-    ...(gaps === null ? [] : [gapsMark(gaps, faces, shades, pitch)]),
-    ...lines.map((each) => linesMark(each, faces, shades, pitch)),
+    ...(gaps === null ? [] : [gapsMark(gaps, faces, shades, scale)]),
+    ...lines.map((each) => linesMark(each, faces, shades, scale)),
   ];
 }
 
+/** What marks are measured by. */
+export interface MarksScale {
+  /** Lengths of one repeat in millimetres. */
+  readonly pitch: Place;
+  /** Millimetres of a pixel. */
+  readonly pixel: Rational;
+}
+
+/** The corners of faces of so many sides, or of all. */
+function facesOfKind(torus: TorusFaces, of: string | null): readonly (readonly Point[])[] {
+  return torus.faces
+    .filter(({ corners }) => of === null || String(corners.length) === of)
+    .map(({ corners }) => corners.map((each) => cornerAt(torus, each)));
+}
+
 function linesMark(
-  { what, of, dashes, skip, width, ends, shade }: LinesSpec,
+  { what, of, dashes, skip, every, first, width, ends, shade }: LinesSpec,
   faces: TorusFaces,
   shades: readonly Shade[],
-  pitch: Place,
+  { pitch, pixel }: MarksScale,
 ): Mark {
+  const wide = parseSize(width, pixel);
+  const index = indexOf(shade, shades);
+  if (what === 'frames') {
+    const parts = facesOfKind(faces, of).map((corners) => ({ corners, by: wide, corner: rational(0) }));
+    return { shape: { kind: 'frames', parts }, shade: index };
+  }
   const broken = dashes && { count: dashes.count, share: parseNarrow(dashes.share) };
-  const paths = faceLines(faces, { what, of, dashes: broken, skip }, pitch);
-  return { shape: { kind: 'stroke', paths, width: parseSize(width), ends }, shade: indexOf(shade, shades) };
+  const paths = faceLines(faces, { what, of, dashes: broken, skip, every, first }, pitch);
+  return { shape: { kind: 'stroke', paths, width: wide, ends }, shade: index };
 }
 
 /** All that is left when each face is made smaller. */
@@ -44,11 +65,11 @@ function gapsMark(
   { by, corner, shade }: NonNullable<TilingSpec['gaps']>,
   torus: TorusFaces,
   shades: readonly Shade[],
-  pitch: Place,
+  { pitch, pixel }: MarksScale,
 ): Mark {
-  const distance = parseSize(by);
-  const round = parseLengthOrNone(corner);
-  const faces = torus.faces.map(({ corners }) => corners.map((each) => cornerAt(torus, each)));
+  const distance = parseSize(by, pixel);
+  const round = parseLengthOrNone(corner, pixel);
+  const faces = facesOfKind(torus, null);
   const left = faces.some((corners) => insetPolygon(corners, pitch, toNumber(distance)).length > 0);
   if (!left) throw new CoreError('tiling/vanished', { by });
   const parts = faces.map((corners) => ({ corners, by: distance, corner: round }));

@@ -24,7 +24,7 @@ export function tilingOf(spec: ShapeSpec): Tiling {
 export type ShapeSpec = Pick<TilingSpec, 'form' | 'dual' | 'turn' | 'stretch' | 'shear' | 'diagonal'>;
 
 /** A form, or its dual. @throws CoreError "growth/…" where what was grown does not close */
-function plainTiling({ form, dual }: Pick<TilingSpec, 'form' | 'dual'>): Tiling {
+export function plainTiling({ form, dual }: Pick<TilingSpec, 'form' | 'dual'>): Tiling {
   const plain = form.kind === 'grown' ? closedGrowth(form.faces) : buildTiling(formOf(form));
   return dual ? dualOf(plain) : plain;
 }

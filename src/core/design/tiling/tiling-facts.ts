@@ -1,7 +1,7 @@
 import type { Shade } from '../../colour/shade.ts';
 import { cellArea, latticePoint, pointsIn } from '../../exact/lattice.ts';
 import { addPoints, type Point } from '../../exact/plane.ts';
-import { equals, ONE, toNumber } from '../../exact/rational.ts';
+import { equals, ONE, type Rational, toNumber } from '../../exact/rational.ts';
 import {
   addSurds,
   equalSurds,
@@ -23,6 +23,7 @@ import { keptOneOf, MOST_FACES, type PlaneSymmetry, planeSymmetry } from '../../
 import type { Tiling } from '../../tiling/tiling-form.ts';
 import { type FaceColours, MAX_FACES } from '../../tiling/upright-partition.ts';
 import type { TilingDesign } from '../design-schema.ts';
+import { pixelOf } from '../lay.ts';
 import { compileLaid, compileTiling } from './compile-tiling.ts';
 import { layTiling } from './lay-tiling.ts';
 import { parsePart, parseProportion, parseSize } from './tiling-numbers.ts';
@@ -53,11 +54,14 @@ export interface TilingFacts {
  * @param most  faces of a repeat
  * @throws CoreError as `compileTiling`
  */
-export function tilingFacts({ construction, shades }: TilingDesign, most: number = MAX_FACES): TilingFacts {
+export function tilingFacts(
+  { construction, shades, resolution }: TilingDesign,
+  most: number = MAX_FACES,
+): TilingFacts {
   const laid = layTiling(construction, shades, most);
   const { tiling, classes, colours } = laid;
   const torus = foldTiling(tiling);
-  const { content, pitch } = compileLaid(construction, laid, shades);
+  const { content, pitch } = compileLaid(construction, laid, { shades, pixel: pixelOf(resolution) });
   const base = partitionIn({ content });
   const areas = base.shades.map((): Surd => ZERO_SURD);
   for (const face of base.faces) {
@@ -113,7 +117,7 @@ function keepsLengths({ stretch, shear }: TilingSpec): boolean {
  * How much of a laid out tiling does not follow from what it is called, counted without looking at how it was laid out:
  * vertices whose faces are not those of its name, and sides that are not as long as they were typed.
  */
-export function missesOfTiling(spec: TilingSpec, unit: RepeatUnit): number {
+export function missesOfTiling(spec: TilingSpec, unit: RepeatUnit, pixel: Rational): number {
   const { form, dual, size, measured } = spec;
   if ((form.kind !== 'regular' && form.kind !== 'two-kinds') || dual) return 0;
   const { pitch } = unit;
@@ -121,10 +125,12 @@ export function missesOfTiling(spec: TilingSpec, unit: RepeatUnit): number {
   if (whole === undefined) throw new Error('expected faces, got cells');
   // Rings have vertices of their own: without them, in the same size, the tiling is looked at itself.
   const content =
-    spec.rings.length === 0 ? whole : partitionIn(compileTiling({ ...spec, ...NOTHING_OVER }, whole.shades));
+    spec.rings.length === 0
+      ? whole
+      : partitionIn(compileTiling({ ...spec, ...NOTHING_OVER }, { shades: whole.shades, pixel }));
   const strange = configurations(content).filter((name) => !form.name.split(/, | \+ /).includes(name)).length;
-  if (measured !== 'side' || !keepsLengths(spec)) return strange;
-  const side = surd(parseSize(size));
+  if ((measured !== 'side' && measured !== 'one') || !keepsLengths(spec)) return strange;
+  const side = surd(parseSize(size, pixel));
   const square = multiplySurds(side, side);
   const wrong = content.faces.flatMap(({ corners }) =>
     corners.filter((from, at) => {

@@ -1,5 +1,6 @@
 import type { ConstructionKind } from '../construction.ts';
 import { tilingGeometry, tilingToCsv } from '../exchange/tiling-geometry.ts';
+import { pixelOf } from '../lay.ts';
 import { compileTiling } from './compile-tiling.ts';
 import { missesOfTiling, symmetryReport } from './tiling-facts.ts';
 import { type TilingSpec, tilingSchema } from './tiling-schema.ts';
@@ -8,8 +9,8 @@ import { TILING_STARTS } from './tiling-starts.ts';
 /** Polygons that cover the plane. */
 export const TILING: ConstructionKind<TilingSpec> = {
   schema: tilingSchema,
-  compile: (tiling, { shades }) => compileTiling(tiling, shades),
-  misses: (tiling, _, unit) => missesOfTiling(tiling, unit),
+  compile: (tiling, { shades, resolution }) => compileTiling(tiling, { shades, pixel: pixelOf(resolution) }),
+  misses: (tiling, { resolution }, unit) => missesOfTiling(tiling, unit, pixelOf(resolution)),
   mapShades: (tiling, to) => {
     const { faces, rings, colours, fade, gaps, lines } = tiling;
     return {

@@ -1,5 +1,6 @@
 import { CoreError } from '../../error.ts';
 import { parseExact } from '../../exact/parse-exact.ts';
+import { parsePortion } from '../../exact/parse-portion.ts';
 import { compare, ONE, type Rational, rational, toText } from '../../exact/rational.ts';
 import { parseLength } from '../../units/length.ts';
 
@@ -11,7 +12,7 @@ const MOST_PROPORTION = 100;
  * @throws CoreError as `parseExact`, or "tiling/proportion" {text, most}
  */
 export function parseProportion(text: string): Rational {
-  const value = parseExact(text);
+  const value = parsePortion(text);
   const most = BigInt(MOST_PROPORTION);
   if (!(value.n > 0n && value.n <= most * value.d && value.d <= most)) {
     throw new CoreError('tiling/proportion', { text, most: MOST_PROPORTION });
@@ -24,7 +25,7 @@ export function parseProportion(text: string): Rational {
  * @throws CoreError as `parseExact`, or "tiling/part" {text}
  */
 export function parsePart(text: string): Rational {
-  const value = parseExact(text);
+  const value = parsePortion(text);
   if (value.n < 0n || compare(value, ONE) >= 0 || value.d > 1000n)
     throw new CoreError('tiling/part', { text });
   return value;
@@ -32,7 +33,7 @@ export function parsePart(text: string): Rational {
 
 /** Reads a small square's side beside one of 1: above 0, at most 1. @throws CoreError "tiling/part" {text} */
 export function parseSmall(text: string): Rational {
-  const value = parseExact(text);
+  const value = parsePortion(text);
   if (value.n <= 0n || compare(value, ONE) > 0 || value.d > 1000n)
     throw new CoreError('tiling/part', { text });
   return value;
@@ -47,9 +48,13 @@ export const MAX_RINGS = 8;
 /** Longest side or repeat, in millimetres. */
 const MAX_SIZE = 100_000;
 
-/** Reads a size; a bare number is in millimetres. @throws CoreError as `parseLength`, or "tiling/size" {text, most} */
-export function parseSize(text: string): Rational {
-  const size = parseLength(text, 'mm');
+/**
+ * Reads a size; a bare number is in millimetres.
+ * @param pixel  millimetres of a pixel
+ * @throws CoreError as `parseLength`, or "tiling/size" {text, most}
+ */
+export function parseSize(text: string, pixel: Rational): Rational {
+  const size = parseLength(text, 'mm', pixel);
   if (compare(size, rational(MAX_SIZE)) > 0)
     throw new CoreError('tiling/size', { text, most: MAX_SIZE / 1000 });
   return size;
@@ -57,7 +62,7 @@ export function parseSize(text: string): Rational {
 
 /** Reads a part of a whole between two others, both left out. @throws CoreError "tiling/between" {text, low, high} */
 function parseBetween(text: string, low: Rational, high: Rational): Rational {
-  const value = parseExact(text);
+  const value = parsePortion(text);
   if (compare(value, low) <= 0 || compare(value, high) >= 0 || value.d > 1000n) {
     throw new CoreError('tiling/between', { text, low: toText(low), high: toText(high) });
   }
@@ -93,6 +98,6 @@ export function parseDiagonal(text: string): Rational {
 }
 
 /** Reads a length that may be none. @throws CoreError as `parseLength`, or "tiling/size" {text, most} */
-export function parseLengthOrNone(text: string): Rational {
-  return /^\s*0+(\.0+)?\s*(mm|cm|in)?\s*$/i.test(text) ? rational(0) : parseSize(text);
+export function parseLengthOrNone(text: string, pixel: Rational): Rational {
+  return /^\s*0+(\.0+)?\s*(mm|cm|in|px|pt)?\s*$/i.test(text) ? rational(0) : parseSize(text, pixel);
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MAX_SHADES, SHADE_KEY } from '../../colour/shade.ts';
-import { compare } from '../../exact/rational.ts';
+import { compare, rational } from '../../exact/rational.ts';
 import { exactText } from '../exact-text.ts';
 import { formSchema } from './form-schema.ts';
 import {
@@ -15,6 +15,11 @@ import {
 } from './tiling-numbers.ts';
 
 const proportion = exactText(parseProportion);
+
+/** A document is right at any resolution: what a pixel measures is said beside it. */
+const SOME_PIXEL = rational(1, 10);
+const size = exactText((text) => parseSize(text, SOME_PIXEL));
+const sizeOrNone = exactText((text) => parseLengthOrNone(text, SOME_PIXEL));
 
 export const TILING_COLOURS = ['sides', 'directions', 'neighbours', 'faces', 'rows', 'hand'] as const;
 export type TilingColours = (typeof TILING_COLOURS)[number];
@@ -47,15 +52,18 @@ const coloursSchema = z.discriminatedUnion('by', [
   }),
 ]);
 
-/** Lines over the faces: along their sides, from their middles to corners or to middles of sides, or between those. */
+/**
+ * Lines over the faces: along their sides, inside their sides all round, from their middles to corners or to middles of
+ * sides, or between those.
+ */
 const linesSchema = z.strictObject({
-  what: z.enum(['sides', 'spokes', 'rays', 'stars']),
+  what: z.enum(['sides', 'frames', 'spokes', 'rays', 'stars']),
   /** Only sides between faces of those numbers of sides ("4|8"), or lines in faces of that many ("8"); null for all. */
   of: z
     .string()
     .regex(/^\d{1,3}(\|\d{1,3})?$/)
     .nullable(),
-  width: exactText(parseSize),
+  width: size,
   shade: shadeKey,
   /** How they end and meet: round, drawn out to a point or past their end, or cut off. */
   ends: z.enum(['round', 'sharp', 'flat']),
@@ -63,6 +71,9 @@ const linesSchema = z.strictObject({
   dashes: z.strictObject({ count: z.int().min(1).max(60), share: exactText(parseNarrow) }).nullable(),
   /** For stars: each middle of a side is joined to that many further on. */
   skip: z.int().min(1).max(20),
+  /** For spokes and rays: to every so many of them, from the first, 0 being the highest; counterclockwise. */
+  every: z.int().min(1).max(60),
+  first: z.int().min(0).max(59),
 });
 
 /** Most sorts of lines. */
@@ -81,6 +92,9 @@ const fadeSchema = z.strictObject({
     .nullable(),
 });
 
+/** What a tiling's size may be of. */
+export const MEASURED_SIZES = ['side', 'width', 'height', 'flats', 'corners', 'repeat', 'one'] as const;
+
 /** Polygons that cover the plane. */
 export const tilingSchema = z.strictObject({
   kind: z.literal('tiling'),
@@ -95,12 +109,12 @@ export const tilingSchema = z.strictObject({
   shear: exactText(parsePart),
   /** Repeats up/across whose diagonal is then made level; 0 for none. */
   diagonal: exactText(parseDiagonal),
-  size: exactText(parseSize),
+  size,
   /**
-   * What the size is of: a side of 1 before it is stretched, the width of so many upright repeats, or the width of the
-   * face with the most sides across its flats or across its corners.
+   * What the size is of: the longest side before it is stretched; what the form's numbers call 1; the width of so many
+   * upright repeats; or of the face with the most sides its width, its height, or its width across its flats or corners.
    */
-  measured: z.enum(['side', 'repeat', 'flats', 'corners']),
+  measured: z.enum(MEASURED_SIZES),
   repeats: z.int().min(1).max(10_000),
   colours: coloursSchema,
   /** A shade for each kind of face, in their order; they begin again where there are more kinds than shades. */
@@ -125,9 +139,7 @@ export const tilingSchema = z.strictObject({
     .refine((rings) => rings.every(({ share }, at) => at === 0 || isSmaller(share, rings[at - 1]!.share))),
   fade: fadeSchema.nullable(),
   /** Gaps between faces: each is taken in by a distance, its corners rounded by a radius. */
-  gaps: z
-    .strictObject({ by: exactText(parseSize), corner: exactText(parseLengthOrNone), shade: shadeKey })
-    .nullable(),
+  gaps: z.strictObject({ by: size, corner: sizeOrNone, shade: shadeKey }).nullable(),
   lines: z.array(linesSchema).max(MAX_LINES),
 });
 

@@ -1,3 +1,4 @@
+import { shadeOfLetter } from '../../colour/letter-shades.ts';
 import { CoreError } from '../../error.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../tiling/forms/archimedean.ts';
 import { TWO_KINDS, type TwoKinds } from '../../tiling/forms/two-kinds.ts';
@@ -9,14 +10,8 @@ type TilingStart = Omit<StartPoint<TilingDesign>, 'design'> & {
   readonly order: Pick<TilingOrder, 'form'> & Partial<Pick<TilingOrder, 'dual' | 'colours' | 'size'>>;
 };
 
-const SHADES = [
-  { key: 'A', name: 'Slate', hex: '#2e4c63' },
-  { key: 'B', name: 'Cream', hex: '#efe6cf' },
-  { key: 'C', name: 'Ochre', hex: '#c79a3b' },
-  { key: 'D', name: 'Brick', hex: '#8c4a35' },
-  { key: 'E', name: 'Moss', hex: '#5f6b43' },
-  { key: 'F', name: 'Mist', hex: '#b4c5c6' },
-] as const;
+/** Far apart, dark and light in turn. */
+const SHADES = [...'BCOUMZ'].map(shadeOfLetter);
 
 const REGULAR: Readonly<Record<Archimedean, readonly [name: string, what: string]>> = {
   '4.4.4.4': ['Squares', 'Four squares round every corner, two shades in turn.'],
@@ -36,7 +31,7 @@ const OTHERS: readonly TilingStart[] = [
   {
     key: 'cubes',
     name: 'Isometric cubes',
-    what: 'Rhombuses in three tones, one for each way that they lie: the dual of 3.6.3.6.',
+    what: 'Diamonds in three tones, one for each way that they lie: the dual of 3.6.3.6.',
     order: { form: { kind: 'regular', name: '3.6.3.6' }, dual: true, colours: 'directions' },
   },
   {
@@ -66,7 +61,7 @@ const OTHERS: readonly TilingStart[] = [
   {
     key: 'diamonds',
     name: 'Diamonds',
-    what: 'Rhombuses whose diagonals are as 3 to 4, two shades in turn.',
+    what: 'Diamonds whose diagonals are as 3 to 4, two shades in turn.',
     order: { form: { kind: 'rhombus', across: '3', up: '4' }, colours: 'neighbours' },
   },
   {
@@ -148,6 +143,20 @@ export const TILING_STARTS: readonly StartPoint<TilingDesign>[] = ORDERS.map(({ 
   design: () => newTiling({ name: start.name, shades: SHADES, ...order }),
 }));
 
+/** Every tiling that is not said by a family's numbers alone: the start points, then the others with two kinds of corners. */
+export const ALL_TILINGS: readonly StartPoint<TilingDesign>[] = [
+  ...TILING_STARTS,
+  ...(Object.keys(TWO_KINDS) as TwoKinds[])
+    .filter(
+      (name) => !ORDERS.some(({ order }) => order.form.kind === 'two-kinds' && order.form.name === name),
+    )
+    .map((name) => ({ key: name, name, what: 'Two kinds of corners.', design: () => twoKinds(name) })),
+];
+
+function twoKinds(name: TwoKinds): TilingDesign {
+  return newTiling({ name, shades: SHADES, form: { kind: 'two-kinds', name }, colours: 'sides' });
+}
+
 /**
  * A tiling by the key of its start, or by the kinds of its vertices.
  * @throws CoreError "tiling/unknown" {text, known}
@@ -157,8 +166,7 @@ export function tilingFromStart(key: string): TilingDesign {
   if (start !== undefined) return start.design(0);
   const kinds = Object.keys(TWO_KINDS) as TwoKinds[];
   const name = kinds.find((each) => withoutBlanks(each) === withoutBlanks(key));
-  if (name !== undefined)
-    return newTiling({ name, shades: SHADES, form: { kind: 'two-kinds', name }, colours: 'sides' });
+  if (name !== undefined) return twoKinds(name);
   const known = [...TILING_STARTS.map((each) => each.key), ...kinds.map((each) => `“${each}”`)];
   throw new CoreError('tiling/unknown', { text: key, known });
 }

@@ -89,7 +89,9 @@ describe('proportions', () => {
       ['100', '1/97'],
     ] as const) {
       expect(tilingFacts(tiling({ kind: 'rhombus', across, up })).proof.closed).toBe(true);
-      expect(tilingFacts(tiling({ kind: 'hexagons', across, up })).proof.closed).toBe(true);
+      expect(tilingFacts(tiling({ kind: 'hexagons', across, up }, { measured: 'one' })).proof.closed).toBe(
+        true,
+      );
     }
     for (const text of ['0', '-1', '101', '1/101', '1/9999999']) {
       expect(() => parseProportion(text)).toThrow('tiling/proportion');
@@ -105,6 +107,17 @@ describe('a tiling compiled', () => {
     const cubes: FormSpec = { kind: 'regular', name: '3.6.3.6' };
     const order = { dual: true, size: '30', measured: 'repeat', colours: 'directions' } as const;
     expect(sides(compile(tiling(cubes, order)))).toEqual(['30', '30√3']);
+    // An edge of a cube is as long as it is typed, though the tiling that it is the dual of has shorter sides.
+    const edges = { ...order, measured: 'side' } as const;
+    expect(sides(compile(tiling(cubes, edges)))).toEqual(['30√3', '90']);
+    // At 300 dpi, 720 pixels are 60.96 mm.
+    expect(sides(compile(tiling({ kind: 'regular', name: '4.4.4.4' }, { size: '720 px' })))[0]).toBe(
+      '1524/25',
+    );
+    const diamonds: FormSpec = { kind: 'rhombus', across: '2', up: '3' };
+    const wide = sides(compile(tiling(diamonds, { size: '20', measured: 'width' })));
+    expect(wide).toEqual(['20', '30']);
+    expect(sides(compile(tiling(diamonds, { size: '30', measured: 'height' })))).toEqual(wide);
   });
 
   it('has an upright repeat at some turns; at others it says at which', () => {
@@ -154,15 +167,17 @@ describe('a tiling compiled', () => {
   });
 });
 
+const PIXEL = rational(254, 3000);
+
 describe('the proof of a tiling', () => {
   it('fails where sides are not as long as they were typed, or vertices are others than its name says', () => {
     const design = tiling(FLOOR);
     const unit = compile(design);
-    expect(missesOfTiling(design.construction, unit)).toBe(0);
+    expect(missesOfTiling(design.construction, unit, PIXEL)).toBe(0);
     const stretched = { ...unit, pitch: { ...unit.pitch, x: root(rational(50)) } };
-    expect(missesOfTiling(design.construction, stretched)).toBeGreaterThan(0);
+    expect(missesOfTiling(design.construction, stretched, PIXEL)).toBeGreaterThan(0);
     const misnamed = { ...design.construction, form: { kind: 'regular', name: '4.4.4.4' } } as const;
-    expect(missesOfTiling(misnamed, unit)).toBeGreaterThan(0);
+    expect(missesOfTiling(misnamed, unit, PIXEL)).toBeGreaterThan(0);
     expect(checkDesign(tiling(FLOOR, { rings: [{ share: '1/2', shade: 'C' }] })).numbers.closed).toBe(true);
   });
 

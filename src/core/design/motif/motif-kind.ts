@@ -1,0 +1,51 @@
+import type { ConstructionKind, ShadePath } from '../construction.ts';
+import { pixelOf } from '../lay.ts';
+import { compileMotif } from './compile-motif.ts';
+import type { Making } from './making-schema.ts';
+import { motifReport } from './motif-facts.ts';
+import { type Motif, motifSchema, type Piece } from './motif-schema.ts';
+import { MOTIF_STARTS } from './motif-starts.ts';
+import { missesOfMotif } from './prove-motif.ts';
+
+type Map = (key: string, path: ShadePath) => string;
+
+/** Pieces on a grid. */
+export const MOTIF: ConstructionKind<Motif> = {
+  schema: motifSchema,
+  compile: (motif, { shades, resolution }) => compileMotif(motif, { shades, pixel: pixelOf(resolution) }),
+  misses: (_, __, unit) => missesOfMotif(unit),
+  mapShades: (motif, to) => ({
+    ...motif,
+    ground: motif.ground === null ? null : to(motif.ground, ['ground']),
+    pieces: motif.pieces.map((piece, index) => mapPiece(piece, index, to)),
+  }),
+  kindOf: () => 'motif',
+  density: 'nothing',
+  underlap: false,
+  isClear: ({ ground }) => ground === null,
+  starts: () => MOTIF_STARTS,
+  filesOf: () => ({}),
+  reportOf: (design) => ({ motif: motifReport(design) }),
+};
+
+function mapPiece(piece: Piece, index: number, to: Map): Piece {
+  const at = (path: ShadePath): ShadePath => ['pieces', index, ...path];
+  return {
+    ...piece,
+    made: piece.made.map((making, place) =>
+      mapMaking(making, (key, path) => to(key, at(['made', place, ...path]))),
+    ),
+    shade: piece.shade === null ? null : to(piece.shade, at(['shade'])),
+    outline: piece.outline && { ...piece.outline, shade: to(piece.outline.shade, at(['outline', 'shade'])) },
+  };
+}
+
+function mapMaking(making: Making, to: Map): Making {
+  if (making.kind !== 'bands') return making;
+  return {
+    ...making,
+    bands: making.bands.map((band, index) =>
+      band.shade === null ? band : { ...band, shade: to(band.shade, ['bands', index, 'shade']) },
+    ),
+  };
+}

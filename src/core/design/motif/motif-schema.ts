@@ -1,0 +1,113 @@
+import { z } from 'zod';
+import { SHADE_KEY } from '../../colour/shade.ts';
+import { cleanText } from '../../formats/clean-text.ts';
+import { parseLength } from '../../units/length.ts';
+import { exactText } from '../exact-text.ts';
+import { makingSchema } from './making-schema.ts';
+import {
+  parseDegrees,
+  parseStepPart,
+  parseSteps,
+  parseStepsOrNone,
+  parseWay,
+  SOME_SCALE,
+} from './motif-numbers.ts';
+import { type NumberShape, numberShapeSchemas } from './shapes.ts';
+
+const steps = exactText((text) => parseSteps(text, SOME_SCALE));
+const stepsOrNone = exactText((text) => parseStepsOrNone(text, SOME_SCALE));
+const way = exactText((text) => parseWay(text, SOME_SCALE));
+const shadeKey = z.string().regex(SHADE_KEY);
+
+/** Most pieces of a motif, and most points of a line. */
+export const MAX_PIECES = 2_000;
+export const MAX_POINTS = 200;
+
+/** Stretched alike, so that they go a whole number of times. */
+const dashesSchema = z.strictObject({ length: steps, gap: steps });
+
+/** A line through points, from the piece's place. Without a width it is a shape, which a closed one encloses. */
+const lineSchema = z.strictObject({
+  kind: z.literal('line'),
+  points: z
+    .array(z.strictObject({ x: way, y: way, bend: z.enum(['corner', 'curve']), radius: stepsOrNone }))
+    .min(2)
+    .max(MAX_POINTS),
+  run: z.enum(['open', 'closed', 'onward']),
+  width: steps.nullable(),
+  ends: z.enum(['round', 'sharp', 'flat']),
+  dashes: dashesSchema.nullable(),
+});
+
+export type LineShape = z.infer<typeof lineSchema>;
+
+/** A line along the edge of a piece. */
+const outlineSchema = z.strictObject({
+  width: steps,
+  shade: shadeKey,
+  side: z.enum(['inside', 'on', 'outside']),
+  ends: z.enum(['round', 'sharp', 'flat']),
+  dashes: dashesSchema.nullable(),
+});
+
+/** A piece: a shape where it lies, what is made of it further, and how it is painted. */
+const pieceSchema = z.strictObject({
+  /** By which other pieces are made with it. */
+  id: z.int().min(1).max(1_000_000),
+  name: z.string().overwrite(cleanText).max(120),
+  shape: z.discriminatedUnion('kind', [lineSchema, ...numberShapeSchemas] as never) as unknown as z.ZodType<
+    LineShape | NumberShape
+  >,
+  /** Its middle, or where a line's numbers count from, from the lower left of the box. */
+  x: way,
+  y: way,
+  /** Degrees, counterclockwise; mirrored left to right before. */
+  turn: exactText(parseDegrees),
+  mirrored: z.boolean(),
+  made: z.array(makingSchema).max(20),
+  shade: shadeKey.nullable(),
+  outline: outlineSchema.nullable(),
+  hidden: z.boolean(),
+  locked: z.boolean(),
+});
+
+/** How boxes are set side by side. */
+const laySchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('straight') }),
+  /** Each box to the right lies a part of its height higher. */
+  z.strictObject({ kind: z.literal('half-drop'), by: exactText(parseStepPart) }),
+  /** Each row upward lies a part of a box's width further to the right. */
+  z.strictObject({ kind: z.literal('brick'), by: exactText(parseStepPart) }),
+]);
+
+/** What lies over what where pieces overlap: a later piece over all earlier ones, or rows over each other. */
+export const OVERLAPS = ['pieces', 'up', 'down', 'right', 'left'] as const;
+
+/** Pieces on a grid, in a box that comes again and again. */
+export const motifSchema = z.strictObject({
+  kind: z.literal('motif'),
+  step: exactText((text) => parseLength(text, 'mm', SOME_SCALE.pixel)),
+  box: z.strictObject({ width: steps, height: steps }),
+  /** What lies beneath; null: nothing. */
+  ground: shadeKey.nullable(),
+  /** In painting order. */
+  pieces: z
+    .array(pieceSchema)
+    .max(MAX_PIECES)
+    .superRefine((pieces, context) => {
+      const ids = pieces.map(({ id }) => id);
+      ids.forEach((id, index) => {
+        if (ids.indexOf(id) < index) {
+          context.addIssue({ code: 'custom', path: [index, 'id'], message: 'piece/twice' });
+        }
+      });
+    }),
+  lay: laySchema,
+  overlap: z.enum(OVERLAPS),
+});
+
+export type Motif = z.infer<typeof motifSchema>;
+export type Piece = Motif['pieces'][number];
+export type PieceShape = Piece['shape'];
+export type PieceOutline = NonNullable<Piece['outline']>;
+export type MotifLay = Motif['lay'];
