@@ -8,3 +8,8 @@ const LONE_SURROGATES = /\p{Cs}/gu;
 export function cleanText(text: string): string {
   return text.replace(CONTROLS, ' ').replace(LONE_SURROGATES, '\uFFFD');
 }
+
+/** The same for text of several lines. */
+export function cleanLines(text: string): string {
+  return text.split(/\r?\n/).map(cleanText).join('\n');
+}

@@ -5,6 +5,9 @@ import { rational, toText } from '../exact/rational.ts';
 import { orderPicture, parsePerStep, wholeBlocks } from './picture-order.ts';
 import { parseRepeats, parseSheet } from './sheet.ts';
 
+/** Millimetres of a pixel at 300 dpi, each way. */
+const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
+
 const UNIT = compile(sampleDesign(SAMPLE));
 
 describe('orderPicture', () => {
@@ -23,13 +26,13 @@ describe('orderPicture', () => {
   });
 
   it('gives a sheet that need not hold whole repeats', () => {
-    const sheet = parseSheet('300 x 200 mm', 'mm');
+    const sheet = parseSheet('300 x 200 mm', 'mm', PIXEL);
     const order = orderPicture(UNIT, { dpi: rational(150) }, sheet);
     expect(order).toMatchObject({ tile: { width: 150, height: 150 }, width: 1772, height: 1181 });
   });
 
   it('takes 3 m at 600 dpi and refuses more than a file holds', () => {
-    const large = parseSheet('3000mm', 'mm');
+    const large = parseSheet('3000mm', 'mm', PIXEL);
     expect(orderPicture(UNIT, { dpi: rational(600) }, large).width).toBe(70_866);
     expect(() => orderPicture(UNIT, { dpi: rational(1200) }, large)).toThrow('send/too-large');
     expect(() => orderPicture(UNIT, { dpi: rational(1, 100) }, undefined)).toThrow('send/vanishes');
@@ -57,21 +60,24 @@ describe('a sheet', () => {
   });
 
   it('by size holds whole repeats, or says which sizes would', () => {
-    const whole = orderPicture(ELEVENTHS, dpi, parseSheet('12in x 1in', 'mm'));
+    const whole = orderPicture(ELEVENTHS, dpi, parseSheet('12in x 1in', 'mm', PIXEL));
     expect(whole.holds.x.whole).toBe(11);
-    const cut = orderPicture(UNIT, dpi, parseSheet('90 x 120 mm', 'mm'));
+    const cut = orderPicture(UNIT, dpi, parseSheet('90 x 120 mm', 'mm', PIXEL));
     expect(cut.holds.x.whole).toBeUndefined();
     // 90 mm are 3.54 repeats of 25.4 mm, 120 mm are 4.72.
     expect(wholeBlocks(cut)).toEqual([
       { across: 4, down: 5 },
       { across: 3, down: 4 },
     ]);
-    expect(wholeBlocks(orderPicture(UNIT, dpi, parseSheet('80 x 120 mm', 'mm')))).toEqual([
+    expect(wholeBlocks(orderPicture(UNIT, dpi, parseSheet('80 x 120 mm', 'mm', PIXEL)))).toEqual([
       { across: 3, down: 5 },
       { across: 3, down: 4 },
       { across: 4, down: 5 },
     ]);
-    expect(orderPicture(UNIT, dpi, parseSheet('2in', 'mm'))).toMatchObject({ width: 600, height: 600 });
+    expect(orderPicture(UNIT, dpi, parseSheet('2in', 'mm', PIXEL))).toMatchObject({
+      width: 600,
+      height: 600,
+    });
   });
 });
 

@@ -2,6 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { rational, toText } from '../exact/rational.ts';
 import { parseRepeats, parseSheet } from './sheet.ts';
 
+/** Millimetres of a pixel at 300 dpi, each way. */
+const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
+
 describe('parseSheet', () => {
   it.each([
     ['12inx12in', 'mm', '1524/5', '1524/5'],
@@ -28,7 +31,7 @@ describe('parseSheet', () => {
     ['0 x 5', 'length/not-positive'],
     ['wide', 'number/syntax'],
   ])('refuses %j', (text, code) => {
-    expect(() => parseSheet(text, 'mm')).toThrow(expect.objectContaining({ code }));
+    expect(() => parseSheet(text, 'mm', PIXEL)).toThrow(expect.objectContaining({ code }));
   });
 });
 

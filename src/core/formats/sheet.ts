@@ -1,6 +1,5 @@
 import { CoreError } from '../error.ts';
 import { parseExact } from '../exact/parse-exact.ts';
-import { multiply, type Rational } from '../exact/rational.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
 import type { Block } from '../repeat/block-unit.ts';
 import { type LengthUnit, parseLength } from '../units/length.ts';
@@ -24,19 +23,15 @@ const MOST_REPEATS = 100_000;
  * @param pixel  millimetres of a pixel, each way
  * @throws CoreError "send/size" {text}, or as `parseLength`
  */
-export function parseSheet(text: string, unit: LengthUnit, pixel?: Vector): Sheet {
+export function parseSheet(text: string, unit: LengthUnit, pixel: Vector): Sheet {
   const parts = text.split(PARTED).map((part) => part.trim());
   if (parts.length > 2 || parts.includes('')) throw new CoreError('send/size', { text });
   const last = /(mm|cm|m|in|"|px)$/i.exec(parts.at(-1)!)?.[1] ?? '';
   const whole = parts.map((part) => (/[a-z"]$/i.test(part) ? part : `${part} ${last}`));
-  const side = (part: string, one: Rational | undefined) => {
-    const pixels = /^(.*?)\s*px$/i.exec(part);
-    if (pixels === null || one === undefined) return parseLength(part, unit);
-    const value = parseExact(pixels[1]!);
-    if (value.n <= 0n) throw new CoreError('length/not-positive', { text: part });
-    return multiply(value, one);
+  const size = {
+    width: parseLength(whole[0]!, unit, pixel.x),
+    height: parseLength(whole.at(-1)!, unit, pixel.y),
   };
-  const size = { width: side(whole[0]!, pixel?.x), height: side(whole.at(-1)!, pixel?.y) };
   return { kind: 'size', size };
 }
 

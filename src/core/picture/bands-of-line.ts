@@ -6,7 +6,7 @@ import type { Piece } from './blocks-on-line.ts';
 
 /** What is made of the blocks under a line. */
 export interface LineWish {
-  /** Neighbours that differ by less become one band, CIEDE2000; 0 merges none. */
+  /** Colours that differ by less become one, CIEDE2000, wherever they lie; 0 merges none. */
   readonly merge: number;
   /** Most different shades; ≥ 1. */
   readonly shades: number;
@@ -25,11 +25,12 @@ const labOf = converter('lab65');
 const SEED = 1;
 
 /**
- * The bands that the blocks under a line make. Neighbours that are nearly alike are joined first, then the colours
- * are clustered in Lab when there are more than are wished; a cluster's colour is the mean light of what is in it.
+ * The bands that the blocks under a line make. Neighbours that are nearly alike are joined first, then colours
+ * that are alike wherever they lie, then colours are clustered in Lab when there are more than are wished; a cluster's
+ * colour is the mean light of what is in it.
  */
 export function bandsOfLine(pieces: readonly Piece[], { merge, shades }: LineWish): readonly LineBand[] {
-  const merged = joinNear(pieces, merge);
+  const merged = joinAlike(joinNear(pieces, merge), merge);
   const clustered = cluster(merged, shades);
   const bands: { hex: string; length: number }[] = [];
   for (const { light, length } of clustered) {
@@ -51,6 +52,52 @@ function joinNear(pieces: readonly Piece[], limit: number): readonly Piece[] {
     } else joined.push(piece);
   }
   return joined;
+}
+
+/** Pieces of one colour, and the mean of their light. */
+interface Group {
+  readonly members: readonly number[];
+  readonly mean: Piece;
+}
+
+/** The same pieces, those that differ by less than `limit` in one colour, wherever they lie. */
+function joinAlike(pieces: readonly Piece[], limit: number): readonly Piece[] {
+  let groups: readonly Group[] = pieces.map((mean, at) => ({ members: [at], mean }));
+  // Means move when groups join, so that some may come nearer than the limit to each other.
+  for (;;) {
+    const joined = groupAlike(groups, limit);
+    if (joined.length === groups.length) break;
+    groups = joined;
+  }
+  const lights = new Map(
+    groups.flatMap(({ members, mean }) => members.map((at) => [at, mean.light] as const)),
+  );
+  return pieces.map(({ length }, at) => ({ light: lights.get(at)!, length }));
+}
+
+/** Joins each group to the nearest longer one within the limit. */
+function groupAlike(groups: readonly Group[], limit: number): readonly Group[] {
+  const joined: { group: Group; lightness: number }[] = [];
+  for (const group of [...groups].sort((a, b) => b.mean.length - a.mean.length)) {
+    const lightness = labOf(colourOf(group.mean.light))!.l;
+    let nearest: { group: Group; lightness: number } | undefined;
+    let least = limit;
+    for (const other of joined) {
+      // A difference of lightness counts at least half in CIEDE2000 (S_L ≤ 1.75, Sharma, Wu, Dalal 2005, eq. 15).
+      if (Math.abs(other.lightness - lightness) > 2 * limit) continue;
+      const apart = difference(colourOf(other.group.mean.light), colourOf(group.mean.light));
+      if (apart < least) {
+        nearest = other;
+        least = apart;
+      }
+    }
+    if (nearest === undefined) joined.push({ group, lightness });
+    else {
+      const mean = meanOf([nearest.group.mean, group.mean]);
+      nearest.group = { members: [...nearest.group.members, ...group.members], mean };
+    }
+  }
+  return joined.map(({ group }) => group);
 }
 
 /** The same pieces in at most so many colours. */

@@ -6,6 +6,8 @@ export interface Band {
   readonly shade: string;
   /** Threads, whole, 1 … MAX_COUNT. */
   readonly count: number;
+  /** How strongly it is printed, as typed; left out, as strongly as its set of stripes. */
+  readonly strength?: string | undefined;
 }
 
 /** Most threads of one band, and of one sequence laid out. */

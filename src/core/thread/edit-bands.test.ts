@@ -8,6 +8,7 @@ import {
   removeBand,
   setCount,
   setShade,
+  setStrength,
   splitBand,
   tradeThreads,
 } from './edit-bands.ts';
@@ -42,6 +43,13 @@ describe('edits of bands', () => {
     ['give a shade', setShade(THREE, 2, 'A'), 'A4 B2 A6'],
   ])('%s', (_, bands, expected) => {
     expect(text(bands)).toBe(expected);
+  });
+
+  it('gives one band a strength, and takes it away', () => {
+    const strong = setStrength(THREE, 1, '60%');
+    expect(strong[1]).toEqual({ ...THREE[1], strength: '60%' });
+    expect(setStrength(strong, 1, undefined)).toEqual(THREE);
+    expect(setStrength(strong, 1, '60%')).toBe(strong);
   });
 
   it('returns the same object when nothing changes', () => {

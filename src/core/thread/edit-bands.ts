@@ -54,6 +54,16 @@ export function insertBand(bands: Bands, at: number, band: Band): Bands {
   return [...bands.slice(0, at), band, ...bands.slice(at)];
 }
 
+/** Gives one band a strength of its own, as typed; undefined takes it away. */
+export function setStrength(bands: Bands, at: number, strength: string | undefined): Bands {
+  if (!(at in bands) || bands[at]!.strength === strength) return bands;
+  return bands.map((band, index) => {
+    if (index !== at) return band;
+    const { strength: _, ...rest } = band;
+    return strength === undefined ? rest : { ...rest, strength };
+  });
+}
+
 /** Gives one band another shade. */
 export function setShade(bands: Bands, at: number, shade: string): Bands {
   if (!(at in bands) || bands[at]!.shade === shade) return bands;

@@ -72,7 +72,7 @@ describe('reworking', () => {
     ['rotate', rotateBands(THREE, 1), 'B2 C6 A4'],
     ['rotate back', rotateBands(THREE, -1), 'C6 A4 B2'],
     ['repeat', repeatBands(THREE, 2), 'A4 B2 C6 A4 B2 C6'],
-    ['space', spaceBands(THREE, { shade: 'D', count: 1 }), 'A4 D1 B2 D1 C6'],
+    ['space', spaceBands(THREE, { shade: 'D', count: 1 }, false), 'A4 D1 B2 D1 C6'],
     ['trade shades', tradeShades(THREE, 'A', 'B'), 'B4 A2 C6'],
     ['scale', scaleBands(THREE, rational(3, 2)), 'A6 B3 C9'],
     ['scale with rounding', scaleBands(THREE, rational(5, 4)), 'A5 B3 C7'],

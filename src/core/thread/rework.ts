@@ -21,9 +21,10 @@ export function repeatBands(bands: Bands, times: number): Bands {
   return Array.from({ length: times }, () => bands).flat();
 }
 
-/** Puts a spacer between each two bands. */
-export function spaceBands(bands: Bands, spacer: Band): Bands {
-  return bands.flatMap((band, index) => (index === 0 ? [band] : [spacer, band]));
+/** Puts a spacer between each two bands, and after the last where the bands begin again. */
+export function spaceBands(bands: Bands, spacer: Band, atWrap: boolean): Bands {
+  const spaced = bands.flatMap((band, index) => (index === 0 ? [band] : [spacer, band]));
+  return atWrap ? [...spaced, spacer] : spaced;
 }
 
 /** Every band of one shade takes the other, and the other way round. */

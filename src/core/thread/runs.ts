@@ -9,7 +9,7 @@ export type Growth =
   | { readonly kind: 'fibonacci'; readonly first: Rational; readonly second: Rational };
 
 /**
- * A graduated run: widths by the rule, in whole threads, the shades in turn. Edges are rounded, not widths, so that
+ * Graduated bands: widths by the rule, in whole threads, the shades in turn. Edges are rounded, not widths, so that
  * the total is the exact total, rounded once.
  *
  * @throws CoreError "run/bands" {bands, most} | "run/zero" {band} | "sequence/threads"

@@ -82,11 +82,16 @@ export function checkSequence(sequence: Sequence): void {
  * @throws CoreError as `layOut`, or "band/shade" {shade}
  */
 export function threadsOf(sequence: Sequence, keys: readonly string[]): Uint16Array {
+  return threadsBy(sequence, ({ shade }) => {
+    const index = keys.indexOf(shade);
+    if (index < 0) throw new CoreError('band/shade', { shade });
+    return index;
+  });
+}
+
+/** The same with an index of anything that is said of a band. @throws CoreError as `layOut` */
+export function threadsBy(sequence: Sequence, indexOf: (band: Band) => number): Uint16Array {
   const threads = new Uint16Array(threadCount(sequence));
-  for (const band of layOut(sequence)) {
-    const shade = keys.indexOf(band.shade);
-    if (shade < 0) throw new CoreError('band/shade', { shade: band.shade });
-    threads.fill(shade, band.start, band.start + band.count);
-  }
+  for (const band of layOut(sequence)) threads.fill(indexOf(band), band.start, band.start + band.count);
   return threads;
 }

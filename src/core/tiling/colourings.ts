@@ -58,6 +58,12 @@ function isShifted(a: readonly Point[], b: readonly Point[]): boolean {
 export const ROW_WAYS = { first: [0, 1], second: [1, 0], diagonal: [1, 1] } as const;
 export type RowWay = keyof typeof ROW_WAYS;
 
+/** The vector along which the cells of one row lie. */
+export function rowVector([first, second]: PlaneLattice, way: RowWay): Point {
+  if (way === 'diagonal') return subtractPoints(first, second);
+  return way === 'first' ? first : second;
+}
+
 /** Rows of cells, so many shades in turn. */
 export function byRows({ lattice }: Tiling, way: RowWay, count: number): Colouring {
   const [across, up] = ROW_WAYS[way];

@@ -1,7 +1,7 @@
 import { CoreError } from '../error.ts';
 import { parseExact } from '../exact/parse-exact.ts';
 import { divide, multiply, type Rational, rational } from '../exact/rational.ts';
-import { toMillimetres } from './length.ts';
+import { POINT, toMillimetres } from './length.ts';
 
 /** What the bands of a stripe are measured in. */
 export const BAND_UNITS = ['mm', 'cm', 'in', 'pt', 'px', 'thread'] as const;
@@ -15,9 +15,6 @@ export interface BandScale {
 
 /** Widest band that is accepted, in millimetres: 100 m. */
 export const MAX_WIDTH = 100_000;
-
-/** A printer's point: 1/72 in. Source: PostScript Language Reference, 3rd ed. 1999, §4.3.1. */
-const POINT = rational(254, 720);
 
 /** Exact millimetres of one unit. */
 export function unitMillimetres(unit: BandUnit, { pixel, thread }: BandScale): Rational {

@@ -13,6 +13,9 @@ const MILLIMETRES: Readonly<Record<LengthUnit, Rational>> = {
   in: rational(254, 10),
 };
 
+/** A printer's point in millimetres: 1/72 in. Source: PostScript Language Reference, 3rd ed. 1999, §4.3.1. */
+export const POINT = rational(254, 720);
+
 /** Millimetres in one of whatever may stand behind a number. */
 const READ: Readonly<Record<string, Rational>> = {
   ...MILLIMETRES,
@@ -20,6 +23,7 @@ const READ: Readonly<Record<string, Rational>> = {
   inch: MILLIMETRES.in,
   inches: MILLIMETRES.in,
   '"': MILLIMETRES.in,
+  pt: POINT,
 };
 
 /** Exact length in `unit` of a length in millimetres. */
@@ -33,13 +37,15 @@ export function toMillimetres(value: Rational, unit: LengthUnit): Rational {
 }
 
 /**
- * Reads "12in", "0.35 cm", "3 m", `3/4"`; a bare number is in `unit`.
+ * Reads "12in", "0.35 cm", "3 m", `3/4"`, "720 px", "6 pt"; a bare number is in `unit`.
+ * @param pixel  millimetres of a pixel
  * @returns millimetres
  * @throws CoreError as `parseExact`, or "length/not-positive"
  */
-export function parseLength(text: string, unit: LengthUnit): Rational {
-  const match = /^(.*?)\s*(mm|cm|m|in|inch|inches|")?$/i.exec(text.trim())!;
-  const value = multiply(parseExact(match[1]!), READ[(match[2] ?? unit).toLowerCase()]!);
+export function parseLength(text: string, unit: LengthUnit, pixel: Rational): Rational {
+  const match = /^(.*?)\s*(mm|cm|m|in|inch|inches|"|px|pt)?$/i.exec(text.trim())!;
+  const named = (match[2] ?? unit).toLowerCase();
+  const value = multiply(parseExact(match[1]!), named === 'px' ? pixel : READ[named]!);
   if (value.n <= 0n) throw new CoreError('length/not-positive', { text });
   return value;
 }

@@ -12,16 +12,16 @@ describe('lengths', () => {
     ['10', 'cm', '100'],
     ['2 inches', 'mm', '254/5'],
   ] as const)('%s, bare numbers in %s, is %s mm', (text, unit, millimetres) => {
-    expect(toText(parseLength(text, unit))).toBe(millimetres);
+    expect(toText(parseLength(text, unit, rational(1, 10)))).toBe(millimetres);
   });
 
   it('refuses nothing and less', () => {
-    expect(() => parseLength('0 mm', 'mm')).toThrow('length/not-positive');
-    expect(() => parseLength('-1in', 'mm')).toThrow('length/not-positive');
+    expect(() => parseLength('0 mm', 'mm', rational(1))).toThrow('length/not-positive');
+    expect(() => parseLength('-1in', 'mm', rational(1))).toThrow('length/not-positive');
   });
 
   it('goes back to its unit', () => {
-    expect(toText(fromMillimetres(parseLength('7/9 in', 'mm'), 'in'))).toBe('7/9');
+    expect(toText(fromMillimetres(parseLength('7/9 in', 'mm', rational(1)), 'in'))).toBe('7/9');
   });
 });
 

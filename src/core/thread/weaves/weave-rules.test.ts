@@ -72,3 +72,30 @@ describe('kinds of threads', () => {
     );
   });
 });
+
+describe('weaves by the words that people use', () => {
+  it.each([
+    ['plain weave', 'plain'],
+    ['Plain', 'plain'],
+    ['2/2 twill', '2/2Z'],
+    ['2/2 twill S', '2/2S'],
+    ['twill 3/1', '3/1Z'],
+    ['Twill 3/1/1/2 S', '3/1/1/2S'],
+    ['8-end satin', 'satin 8/3'],
+    ['8 end satin', 'satin 8/3'],
+    ['8 shaft satin', 'satin 8/3'],
+    ['satin 8', 'satin 8/3'],
+    ['5-end sateen', 'sateen 5/2'],
+    ['hopsack 2 weave', 'hopsack 2'],
+  ])('%s is %s', (words, text) => {
+    expect(formatWeave(parseWeave(words))).toBe(text);
+  });
+
+  it.each([
+    ['6-end satin', 'weave/satin'],
+    ['twill', 'weave/text'],
+    ['satin', 'weave/text'],
+  ])('%s is refused with %s', (words, code) => {
+    expect(() => parseWeave(words)).toThrow(expect.objectContaining({ code }));
+  });
+});

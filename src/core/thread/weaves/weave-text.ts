@@ -1,6 +1,7 @@
 import { CoreError } from '../../error.ts';
 import { formatTwill, parseTwill, twillName } from '../weave.ts';
 import { buildWeave } from './build-weave.ts';
+import { satinSteps } from './satin-steps.ts';
 import type { SimpleWeave, WeaveSpec } from './weave-spec.ts';
 
 /** One way of writing a weave: the form it has, and the spec that it says. */
@@ -11,6 +12,18 @@ interface Notation {
 
 function line(text: string): number[] {
   return text.split('/').map(Number);
+}
+
+/** A satin by its ends alone takes the smallest step that there is; where there is none, building it says so. */
+function usualSatin(name: string, ends: number): SimpleWeave {
+  const face = name.toLowerCase() === 'satin' ? 'warp' : 'weft';
+  return { kind: 'satin', ends, step: satinSteps(ends)[0] ?? 1, face };
+}
+
+/** The words "weave" and "twill" say nothing more where the line is said: "2/2 twill Z", "plain weave". */
+function withoutFiller(text: string): string {
+  const plain = text.replace(/\s+weave$/i, '');
+  return /^(twill\b|.*\/.*\btwill\b)/i.test(plain) ? plain.replace(/\btwill\b/i, '').trim() : plain;
 }
 
 const LINE = String.raw`\d{1,3}(?:\s*/\s*\d{1,3})+`;
@@ -59,6 +72,14 @@ const NOTATIONS: readonly Notation[] = [
       run: Number(run),
       turn: name!.toLowerCase() === 'pointed' ? 'point' : kept === undefined ? 'complemented' : 'kept',
     }),
+  },
+  {
+    form: /^(satin|sateen)\s+(\d{1,3})$/i,
+    specOf: ([, name, ends]) => usualSatin(name!, Number(ends)),
+  },
+  {
+    form: /^(\d{1,3})[\s-]*(?:ends?|shafts?)[\s-]+(satin|sateen)$/i,
+    specOf: ([, ends, name]) => usualSatin(name!, Number(ends)),
   },
   {
     form: /^(satin|sateen)\s+(\d{1,3})\s*\/\s*(\d{1,3})$/i,
@@ -140,14 +161,14 @@ function parseBlocks(text: string): WeaveSpec | undefined {
 const MAX_TEXT = 600_000;
 
 /**
- * Reads a weave: "plain", "2/2 Z", "3/1/1/2 S step 2", "steps 3/3: 1 1 2", "warp rib 2/2", "hopsack 2", "herringbone
- * 2/2 8", "herringbone 2/1 6 kept", "pointed 2/2 8", "satin 8/3", "sateen 5/2", "honeycomb 6", "crepe 12 seed 3 floats 3", "shaded 8/3 in 5",
+ * Reads a weave: "plain", "2/2 Z", "2/2 twill S", "3/1/1/2 S step 2", "steps 3/3: 1 1 2", "warp rib 2/2", "hopsack 2", "herringbone
+ * 2/2 8", "herringbone 2/1 6 kept", "pointed 2/2 8", "satin 8/3", "8-end satin", "sateen 5/2", "honeycomb 6", "crepe 12 seed 3 floats 3", "shaded 8/3 in 5",
  * "double", "double stitched", "blocks AB BA; A = satin 5/2; B = sateen 5/2", "rows ##.. .##. ..## #..#", "draft threading; tie-up, a treadle each; treadling".
  *
  * @throws CoreError "weave/text" {text}, or as `buildWeave`
  */
 export function parseWeave(text: string): WeaveSpec {
-  const plain = text.trim().slice(0, MAX_TEXT);
+  const plain = withoutFiller(text.trim().slice(0, MAX_TEXT));
   if (/^plain$/i.test(plain)) return { kind: 'twill', over: 1, under: 1, hand: 'Z' };
   const inBlocks = parseBlocks(plain);
   if (inBlocks !== undefined) {
