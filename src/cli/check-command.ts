@@ -6,11 +6,11 @@ import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { wordsFor } from '../wording/construction-words.ts';
 import { ppmText, sizeText } from '../wording/measures.ts';
 import {
-  leaksSentence,
-  numbersSentence,
+  hairlineTest,
+  numbersTest,
   offerSentence,
-  paintedSentence,
   perThreadText,
+  seamTest,
   verdictSentence,
 } from '../wording/verdict.ts';
 import { jsonReport } from './json-report.ts';
@@ -39,9 +39,9 @@ function wordReport(design: Design, report: RepeatReport): string {
     size && `Size: ${sizeText(size, unit)}`,
     fit &&
       `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${inThreads(design) ? `, ${perThreadText(pixels)}` : ''}`,
-    numbersSentence(report),
-    paintedSentence(report),
-    leaksSentence(report),
+    ...[numbersTest, seamTest, hairlineTest]
+      .map((test) => test(report))
+      .map((words) => words && `${words.meaning} ${words.details}`),
     ...report.offers.map((offer) => `Offer: ${offerSentence(offer)}`),
   ];
   return lines.filter((line) => typeof line === 'string').join('\n');

@@ -1,43 +1,63 @@
 import { asWoven } from '../core/design/design-facts.ts';
+import type { MotifDesign, PlaidDesign } from '../core/design/design-schema.ts';
+import { motifReport } from '../core/design/motif/motif-facts.ts';
+import { isKind } from '../core/design/of-kind.ts';
 import { weaveFacts } from '../core/design/weave-facts.ts';
 import { yarnNeeds } from '../core/design/yarn.ts';
 import { toNumber } from '../core/exact/rational.ts';
-import { floatsText, hangsText } from '../wording/weave-words.ts';
+import { percentText } from '../wording/measures.ts';
+import { floatsText, loosenessText } from '../wording/weave-words.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT } from './run.ts';
 
-/** `vetro facts`: floats, soundness and what a loom needs, in words or as JSON. */
+/** `vetro facts`: of a weave its floats, soundness and what a loom needs, of a motif its shares; in words or as JSON. */
 export function factsCommand(path: string, options: { json?: boolean }): number {
-  const design = asWoven(readDesignFile(path));
-  const facts = weaveFacts(design);
-  const { floats, layers, warpShare, intersections, shafts, treadles } = facts;
-  const text =
-    options.json === true
-      ? JSON.stringify(
-          {
-            floats,
-            hangsTogether: layers.length === 1,
-            layers: layers.length,
-            warpShare: toNumber(warpShare),
-            shafts,
-            treadles,
-            intersections,
-            yarn: yarnNeeds(design).map(({ direction, shade, threads, metres, grams }) => ({
-              direction,
-              shade: shade.name,
-              threads,
-              metres: toNumber(metres),
-              grams: toNumber(grams),
-            })),
-          },
-          null,
-          2,
-        )
-      : [
-          hangsText(facts),
-          floatsText(facts),
-          `Intersections: ${intersections} in ${facts.ends} × ${facts.picks}.`,
-        ].join('\n');
+  const design = readDesignFile(path);
+  const asJson = options.json === true;
+  const text = isKind('motif', design) ? motifText(design, asJson) : weaveText(asWoven(design), asJson);
   process.stdout.write(`${text}\n`);
   return EXIT.fine;
+}
+
+function motifText(design: MotifDesign, asJson: boolean): string {
+  const report = motifReport(design);
+  if (asJson) return JSON.stringify(report, null, 2);
+  return [
+    `Pieces: ${report.pieces}.`,
+    ...report.crossings.map(
+      ({ piece, edges }) => `${piece} goes over ${edges.join(', ')} and comes in again.`,
+    ),
+    ...Object.entries(report.shares).map(([key, share]) => `${key}: ${percentText(share)}`),
+  ].join('\n');
+}
+
+function weaveText(design: PlaidDesign, asJson: boolean): string {
+  const facts = weaveFacts(design);
+  const { floats, layers, warpShare, intersections, shafts, treadles } = facts;
+  return asJson
+    ? JSON.stringify(
+        {
+          floats,
+          hangsTogether: layers.length === 1,
+          layers: layers.length,
+          warpShare: toNumber(warpShare),
+          shafts,
+          treadles,
+          intersections,
+          yarn: yarnNeeds(design).map(({ direction, shade, threads, metres, grams }) => ({
+            direction,
+            shade: shade.name,
+            threads,
+            metres: toNumber(metres),
+            grams: toNumber(grams),
+          })),
+        },
+        null,
+        2,
+      )
+    : [
+        loosenessText(facts),
+        floatsText(facts),
+        `Intersections: ${intersections} in ${facts.ends} × ${facts.picks}.`,
+      ].join('\n');
 }

@@ -1,20 +1,16 @@
 import type { Command } from 'commander';
+import { cardWith } from '../core/colour/shade-words.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { parsePrint, parseTurn } from '../core/design/exchange/counts-text.ts';
-import {
-  checkPivots,
-  parseDensityPair,
-  pivotsOf,
-  starterShades,
-} from '../core/design/exchange/text-parts.ts';
+import { checkPivots, parseDensityPair, pivotsOf } from '../core/design/exchange/text-parts.ts';
 import { newPlaid } from '../core/design/new-design.ts';
 import { PLAID_STARTS } from '../core/design/plaid/plaid-starts.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { designFromStart } from '../core/design/starts.ts';
 import { CoreError } from '../core/error.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';
-import { parseThreadCount } from '../core/formats/thread-count.ts';
+import { parseThreadCount, shadeWords } from '../core/formats/thread-count.ts';
 import { parseWeave } from '../core/thread/weaves/weave-text.ts';
 import { density } from './density-option.ts';
 import { EXIT, run, writeText } from './run.ts';
@@ -97,18 +93,18 @@ function plaidFrom(options: NewPlaidOptions): Design {
 
 function fromCounts(options: NewPlaidOptions): Design {
   const pivots = pivotsOf(options.pivots);
-  const listed = options.shades === undefined ? undefined : parseShadeList(options.shades);
-  const read = (text: string) => parseThreadCount(text, { keys: listed?.map(({ key }) => key), pivots });
+  const words = [options.warp, options.weft].flatMap((counts) => shadeWords(counts ?? ''));
+  const shades = options.shades === undefined ? cardWith([], words) : parseShadeList(options.shades);
+  const read = (text: string) => parseThreadCount(text, { card: shades, pivots });
   if (options.warp === undefined) throw new CoreError('start/nothing');
   const warp = read(options.warp);
   const weft = options.weft === undefined ? undefined : read(options.weft);
   checkPivots([pivots], [warp.mirror, weft?.mirror ?? 'none']);
-  const letters = [...warp.bands, ...(weft?.bands ?? [])].map(({ shade }) => shade);
   const design = readDesign(
     newPlaid({
       name: options.name ?? 'Untitled',
       number: options.number ?? '',
-      shades: listed ?? starterShades(letters),
+      shades,
       warp,
       weft,
       turn: options.turn === undefined ? 0 : parseTurn(options.turn),

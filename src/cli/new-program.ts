@@ -1,6 +1,7 @@
 import type { Command } from 'commander';
 import { type ByKind, KINDS } from '../core/design/constructions.ts';
 import { addNewFromStart } from './new-from-start.ts';
+import { addNewMotif } from './new-motif.ts';
 import { addNewPlaid } from './new-plaid.ts';
 import { addNewStripe } from './new-stripe.ts';
 import { addNewTiling } from './new-tiling.ts';
@@ -11,6 +12,7 @@ const COMMANDS: { readonly [K in keyof ByKind]?: (make: Command) => void } = {
   plaid: addNewPlaid,
   stripe: addNewStripe,
   tiling: addNewTiling,
+  motif: addNewMotif,
 };
 
 /** The commands below `vetro new`: their help names every start point, so they are loaded only when they are asked for. */

@@ -1,4 +1,5 @@
 import { type Command, Option } from 'commander';
+import { cardWith } from '../core/colour/shade-words.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { StripeDesign } from '../core/design/design-schema.ts';
 import {
@@ -7,12 +8,7 @@ import {
   parseDirection,
   parseMeasured,
 } from '../core/design/exchange/stripe-text.ts';
-import {
-  checkPivots,
-  parseDensityPair,
-  pivotsOf,
-  starterShades,
-} from '../core/design/exchange/text-parts.ts';
+import { checkPivots, parseDensityPair, pivotsOf } from '../core/design/exchange/text-parts.ts';
 import { newStripe } from '../core/design/new-design.ts';
 import { asKind } from '../core/design/of-kind.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
@@ -24,6 +20,7 @@ import { CoreError } from '../core/error.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import { type Slope, slopeDegrees } from '../core/exact/slope.ts';
 import { parseShadeList } from '../core/formats/shade-list.ts';
+import { shadeWords } from '../core/formats/thread-count.ts';
 import { linesText, missText } from '../wording/lines.ts';
 import { density } from './density-option.ts';
 import { EXIT, run, tell, writeText } from './run.ts';
@@ -110,15 +107,15 @@ function changedStripe(from: string, { name, number, resolution }: NewStripeOpti
 
 function fromWidths(options: NewStripeOptions): StripeDesign {
   if (options.bands === undefined) throw new CoreError('start/no-bands');
-  const shades = options.shades === undefined ? undefined : parseShadeList(options.shades);
-  const keys = shades?.map(({ key }) => key);
+  const shades =
+    options.shades === undefined ? cardWith([], shadeWords(options.bands)) : parseShadeList(options.shades);
   const pivots = pivotsOf(options.pivots);
-  const bands = parseBandWidths(options.bands, { keys, pivots });
+  const bands = parseBandWidths(options.bands, { card: shades, pivots });
   checkPivots([pivots], [bands.mirror]);
   const order = newStripe({
     name: options.name ?? 'Untitled',
     number: options.number ?? '',
-    shades: shades ?? starterShades(bands.bands.map(({ shade }) => shade)),
+    shades,
     ...bands,
     unit: parseBandUnit(options.unit),
     slope: parseDirection(options.slope ?? 'down'),

@@ -1,5 +1,6 @@
 import { type Command, Option } from 'commander';
 import { compile } from '../core/design/compile-design.ts';
+import { pixelOf } from '../core/design/lay.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { parseProportion, parseSize } from '../core/design/tiling/tiling-numbers.ts';
 import { TILING_COLOURS } from '../core/design/tiling/tiling-schema.ts';
@@ -24,9 +25,9 @@ export function addNewTiling(make: Command): void {
     .option('--repeat <length>', 'width of one upright repeat')
     .option('--turn <degrees>', 'in steps of 15')
     .option('--stretch <times>', 'what heights are multiplied by, such as 3/4')
-    .option('--lean <part>', 'part of its width by which each repeat lies to the right of the one below')
-    .option('--level <slope>', 'repeats up/across whose diagonal is made level, such as 1/2')
-    .option('--gaps <length>', 'how far every face is taken in')
+    .option('--slant <part>', 'part of its width by which each repeat lies to the right of the one below')
+    .option('--straighten <slope>', 'repeats up/across whose diagonal is made level, such as 1/2')
+    .option('--gaps <length>', 'how far every face is inset')
     .option('--lines <length>', 'lines of that width along all sides')
     .addOption(new Option('--colours <how>', 'which faces are alike').choices(TILING_COLOURS.slice(0, 4)))
     .option('--shades <list>', 'shades, such as "A=#20304a,B=#c8a24a Signal ochre"')
@@ -48,8 +49,8 @@ interface NewTilingOptions {
   readonly repeat?: string;
   readonly turn?: string;
   readonly stretch?: string;
-  readonly lean?: string;
-  readonly level?: string;
+  readonly slant?: string;
+  readonly straighten?: string;
   readonly gaps?: string;
   readonly lines?: string;
   readonly colours?: string;
@@ -61,12 +62,12 @@ interface NewTilingOptions {
 /** `vetro new tiling`: a design document from a tiling and the length of its sides. */
 function newTilingCommand(options: NewTilingOptions): number {
   const { config, from, rhombus, side, repeat, turn, colours, name, number, resolution } = options;
-  const { stretch, lean, level, gaps, lines } = options;
+  const { stretch, slant, straighten, gaps, lines } = options;
   const said = [config, from, rhombus].filter((each) => each !== undefined);
   if (said.length !== 1) throw new CoreError('start/tiling', { ways: said.length });
   const start = tilingFromStart(config ?? from ?? 'diamonds');
   const shades = options.shades === undefined ? start.shades : parseShadeList(options.shades);
-  parseSize(side ?? repeat ?? start.construction.size);
+  parseSize(side ?? repeat ?? start.construction.size, pixelOf(start.resolution));
   // What lies over the faces takes the last shade.
   const over = shades.at(-1)!.key;
   const design = readDesign({
@@ -84,8 +85,8 @@ function newTilingCommand(options: NewTilingOptions): number {
       ...(turn === undefined ? {} : { turn: parseTurned(turn) }),
       ...(colours === undefined ? {} : { colours: { by: colours } }),
       ...(stretch === undefined ? {} : { stretch }),
-      ...(lean === undefined ? {} : { shear: lean }),
-      ...(level === undefined ? {} : { diagonal: level }),
+      ...(slant === undefined ? {} : { shear: slant }),
+      ...(straighten === undefined ? {} : { diagonal: straighten }),
       ...(gaps === undefined ? {} : { gaps: { by: gaps, corner: '0', shade: over } }),
       ...(lines === undefined ? {} : { lines: [{ ...SIDE_LINES, width: lines, shade: over }] }),
       faces: shades.map(({ key }) => key),
@@ -97,7 +98,15 @@ function newTilingCommand(options: NewTilingOptions): number {
 }
 
 /** Lines along all sides, whole and round at their ends. */
-const SIDE_LINES = { what: 'sides', of: null, ends: 'round', dashes: null, skip: 1 } as const;
+const SIDE_LINES = {
+  what: 'sides',
+  of: null,
+  ends: 'round',
+  dashes: null,
+  skip: 1,
+  every: 1,
+  first: 0,
+} as const;
 
 function rhombusOf(text: string): { kind: 'rhombus'; across: string; up: string } {
   const [across = '', up = '1'] = text.split(':');

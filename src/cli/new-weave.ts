@@ -1,5 +1,6 @@
 import type { Command } from 'commander';
-import { parseDensityPair, starterShades } from '../core/design/exchange/text-parts.ts';
+import { cardWith } from '../core/colour/shade-words.ts';
+import { parseDensityPair } from '../core/design/exchange/text-parts.ts';
 import { newPlaid } from '../core/design/new-design.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
@@ -46,7 +47,7 @@ interface NewWeaveOptions {
 function newWeaveCommand(options: NewWeaveOptions): number {
   const weave = weaveOf(options);
   const { ends, picks } = buildWeave(weave);
-  const shades = options.shades === undefined ? starterShades(['A', 'B']) : parseShadeList(options.shades);
+  const shades = options.shades === undefined ? cardWith([], ['G', 'C']) : parseShadeList(options.shades);
   const warp = shades[0]!.key;
   const weft = (shades[1] ?? shades[0]!).key;
   const design = readDesign(

@@ -7,7 +7,7 @@ import { inColourway } from '../core/design/colourway.ts';
 import { compile } from '../core/design/compile-design.ts';
 import { wovenOf } from '../core/design/design-facts.ts';
 import type { Design } from '../core/design/design-schema.ts';
-import { pitchOf } from '../core/design/lay.ts';
+import { pitchOf, pixelOf } from '../core/design/lay.ts';
 import { parseLengthOrNone } from '../core/design/tiling/tiling-numbers.ts';
 import { CoreError } from '../core/error.ts';
 import type { Rational } from '../core/exact/rational.ts';
@@ -47,7 +47,7 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
   const sheet = sheetOf(design, options);
   refuseIdle(options, design);
   if (/\.svg$/i.test(options.output)) {
-    const wish = { sheet: sizeOfSheet(unit, sheet), underlap: underlapOf(options) };
+    const wish = { sheet: sizeOfSheet(unit, sheet), underlap: underlapOf(options, design) };
     await writeStream(options.output, unitToSvgPieces(unit, design.name, wish));
   } else if (/\.png$/i.test(options.output)) {
     const order = orderPicture(unit, scale, sheet);
@@ -85,8 +85,8 @@ function refuseIdle(options: RenderOptions, design: Design): void {
   if (found !== undefined) throw new CoreError('option/idle', { option: found[0], why: found[2] });
 }
 
-function underlapOf({ underlap }: RenderOptions): Rational | undefined {
-  return underlap === undefined ? undefined : parseLengthOrNone(underlap);
+function underlapOf({ underlap }: RenderOptions, design: Design): Rational | undefined {
+  return underlap === undefined ? undefined : parseLengthOrNone(underlap, pixelOf(design.resolution));
 }
 
 function scaleOf(design: Design, { perThread, dpi }: RenderOptions): PictureScale {

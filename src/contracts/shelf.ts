@@ -15,6 +15,7 @@ export const summarySchema = z.object({
   /** Its area in square millimetres. */
   area: z.number(),
   search: z.string(),
+  favourite: z.boolean(),
   updatedAt: z.string(),
 });
 export type Summary = z.infer<typeof summarySchema>;
@@ -23,9 +24,19 @@ export type Summary = z.infer<typeof summarySchema>;
 export const rangeSchema = z.object({ id: z.string(), name: z.string(), designs: z.array(summarySchema) });
 export type Range = z.infer<typeof rangeSchema>;
 
+/** A design in the bin. */
+export const binnedSchema = summarySchema.extend({ deletedAt: z.string() });
+export type Binned = z.infer<typeof binnedSchema>;
+
+export const binAnswer = z.array(binnedSchema);
+
+export const favouriteRequest = z.strictObject({ favourite: z.boolean() });
+
 export const shelfSchema = z.object({
   title: z.string(),
   ranges: z.array(rangeSchema),
+  /** How many lie in the bin. */
+  binned: z.int(),
   /** Designs that are stored but cannot be read. */
   unreadable: z.int(),
 });

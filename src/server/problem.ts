@@ -7,6 +7,7 @@ import { databaseTrouble } from './db/database-trouble.ts';
 const STATUS: Readonly<Record<string, number>> = {
   'design/missing': 404,
   'range/missing': 404,
+  'revision/missing': 404,
   'request/missing': 404,
   'design/stale': 409,
   'request/too-large': 413,

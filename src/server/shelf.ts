@@ -6,6 +6,7 @@ import type { Design } from '../core/design/design-schema.ts';
 import {
   findDesign,
   insertDesign,
+  listBin,
   listDesigns,
   listUnproven,
   nextNumber,
@@ -14,7 +15,9 @@ import {
   type StoredDesign,
   updateDesign,
 } from './db/design-table.ts';
+import { inTransaction } from './db/in-transaction.ts';
 import { ensureRange, listRanges, placeInRange, rangeOf } from './db/range-table.ts';
+import { keepEarlier, keepStored } from './db/revision-table.ts';
 import type { Database } from './db/schema.ts';
 import { readSetting } from './db/setting-table.ts';
 import type { Store } from './store.ts';
@@ -35,6 +38,7 @@ export async function readShelf(db: Kysely<Database>): Promise<Shelf> {
       ...ranges.filter((range) => range.designs.length > 0),
       { id: '', name: '', designs: loose },
     ].filter((range) => range.designs.length > 0),
+    binned: (await listBin(db)).length,
     unreadable,
   };
 }
@@ -47,6 +51,9 @@ export async function openStored(
   return { ...(await findDesign(db, id)), range: await rangeOf(db, id) };
 }
 
+/** What the numbers of a person's own designs begin with. */
+const PREFIX = 'V';
+
 /** Adds a design, in a range if one is named; one without a number gets the next one. @throws CoreError "range/missing" */
 export async function addDesign(
   store: Store,
@@ -56,9 +63,8 @@ export async function addDesign(
   const id = randomUUID();
   const proven = await prover.soon(id, design);
   // The number is looked for and taken in one transaction, so that nobody else takes it in between.
-  const { saved, numbered } = await db.transaction().execute(async (within) => {
-    const prefix = (await readSetting(within, 'number-prefix')) ?? 'V';
-    const number = design.number === '' ? await nextNumber(within, prefix) : design.number;
+  const { saved, numbered } = await inTransaction(db, async (within) => {
+    const number = design.number === '' ? await nextNumber(within, PREFIX) : design.number;
     const numbered = { ...design, number };
     const saved = await insertDesign(within, { id, design: numbered, proven, now });
     if (rangeId !== undefined) await placeInRange(within, id, rangeId);
@@ -74,7 +80,10 @@ export async function saveDesign(
   { id, version, design, now }: { id: string; design: Design; now: string } & Pick<SaveRequest, 'version'>,
 ): Promise<Saved> {
   const proven = await store.prover.soon(id, design);
-  const saved = await updateDesign(store.db, { id, version, design, proven, now });
+  const saved = await inTransaction(store.db, async (within) => {
+    await keepEarlier(within, { designId: id, id: randomUUID(), now });
+    return updateDesign(within, { id, version, design, proven, now });
+  });
   if (proven === undefined) recordLater(store, design, saved);
   return saved;
 }
@@ -111,8 +120,16 @@ export async function renameDesign(store: Store, id: string, name: string, now: 
 
 /** Hangs a design in the range of that name, made when there is none; an empty name is no range. */
 export async function moveDesign(db: Kysely<Database>, id: string, range: string): Promise<void> {
-  await db.transaction().execute(async (within) => {
+  await inTransaction(db, async (within) => {
     await findDesign(within, id);
     await placeInRange(within, id, range === '' ? undefined : await ensureRange(within, range, randomUUID()));
   });
+}
+
+/** Keeps what is stored of a design now under a name. @throws CoreError "design/missing" */
+export async function keepVersion(
+  db: Kysely<Database>,
+  { id, name, now }: { readonly id: string; readonly name: string; readonly now: string },
+): Promise<void> {
+  await inTransaction(db, (within) => keepStored(within, { designId: id, id: randomUUID(), name, now }));
 }

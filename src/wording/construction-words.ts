@@ -2,11 +2,16 @@ import type { Kind } from '../core/design/construction.ts';
 import type { ByKind, Construction } from '../core/design/constructions.ts';
 import type { DesignOf } from '../core/design/design-schema.ts';
 import { plaidThreads } from '../core/design/plaid/plaid-threads.ts';
+import { tilingOf } from '../core/design/tiling/shape-of-tiling.ts';
+import type { TilingSpec } from '../core/design/tiling/tiling-schema.ts';
 import { threadCount } from '../core/thread/sequence.ts';
+import { formatWeave } from '../core/thread/weaves/weave-text.ts';
+import { valueIfAny } from './attempt.ts';
 import { crossingName } from './crossing.ts';
 import { linesText } from './lines.ts';
 import { plural } from './measures.ts';
-import { tilingText } from './tiling-words.ts';
+import { layText, motifText, SHAPE_NAMES } from './motif-words.ts';
+import { polygonText, tilingText } from './tiling-words.ts';
 import { directionSentence } from './verdict.ts';
 
 /** A name and what it says. */
@@ -18,19 +23,27 @@ interface ConstructionWords<C extends Construction> {
   readonly built: (construction: C) => string;
   /** How it is made, on one line of the ticket. */
   readonly made: (construction: C) => Named;
+  /** How its repeats lie side by side, in a word or two. */
+  readonly laid: (construction: C) => string;
   /** What follows from its numbers, for the check in words. @throws CoreError of `compile` */
   readonly checked: (design: DesignOf<C>) => readonly Named[];
   /** Said where no cloth follows from its numbers. */
   readonly refused: string;
+  /** Words by which it is found, beside its names and shades. */
+  readonly found: (construction: C) => readonly string[];
   /** Several designs, by the kinds that the shelf has for them. */
   readonly several: Readonly<Partial<Record<Kind, string>>>;
-  /** Where a design is begun: what it is made of, and what comes of it. */
+  /** Where a design is begun: what it is, and what it is made of in one line. */
   readonly begun: string;
+  readonly about: string;
 }
+
+const straight = () => 'Straight';
 
 export const WORDS: { readonly [K in keyof ByKind]: ConstructionWords<ByKind[K]> } = {
   plaid: {
     built: (plaid) => `${plural(threadCount(plaid.warp), 'end')}, ${plaid.crossing} ${crossingName(plaid)}`,
+    laid: straight,
     made: (plaid) => [plaid.crossing === 'woven' ? 'Woven' : 'Printed', crossingName(plaid)],
     checked: (design) => {
       const { warp, weft } = plaidThreads(design);
@@ -39,27 +52,61 @@ export const WORDS: { readonly [K in keyof ByKind]: ConstructionWords<ByKind[K]>
         ['Weft', directionSentence(weft, 'pick')],
       ];
     },
+    found: (plaid) => [
+      plaid.crossing,
+      crossingName(plaid),
+      ...(plaid.crossing === 'woven' ? [formatWeave(plaid.weave)] : ['print']),
+    ],
     refused: 'Cannot be woven',
     several: { plaid: 'Plaids', weave: 'Weaves' },
-    begun: 'Threads: a plaid, a check, a weave',
+    begun: 'Plaid or weave',
+    about: 'Threads counted in two directions, crossed by a weave, or printed.',
   },
   stripe: {
     built: ({ bands, slope }) => `${plural(bands.length, 'band')}, ${linesText(slope)}`,
+    laid: straight,
     made: ({ slope }) => ['Lines', linesText(slope)],
     checked: ({ construction }) => [['Lines', linesText(construction.slope)]],
+    found: ({ slope }) => [linesText(slope), ...(slope.rise !== 0 && slope.run !== 0 ? ['diagonal'] : [])],
     refused: 'Cannot be made',
     several: { stripe: 'Stripes' },
-    begun: 'Bands: a stripe, at any angle',
+    begun: 'Stripe',
+    about: 'Bands in exact widths, down, across or at an angle that repeats.',
   },
   tiling: {
     built: tilingText,
+    laid: straight,
     made: (tiling) => ['Tiling', tilingText(tiling)],
     checked: ({ construction }) => [['Tiling', tilingText(construction)]],
+    found: (tiling) => [tilingText(tiling), ...polygonsOf(tiling)],
     refused: 'Cannot be made',
     several: { tiling: 'Tilings' },
-    begun: 'Faces: a tiling of polygons',
+    begun: 'Tiling',
+    about: 'Hexagons, diamonds, cubes, bricks: polygons that fit without a gap.',
+  },
+  motif: {
+    built: motifText,
+    made: (motif) => ['Motif', motifText(motif)],
+    laid: ({ lay }) => layText(lay),
+    checked: ({ construction }) => [
+      ['Motif', `${motifText(construction)}, ${layText(construction.lay).toLowerCase()}`],
+    ],
+    found: ({ pieces, lay }) => [
+      ...new Set(pieces.map(({ shape }) => SHAPE_NAMES[shape.kind].toLowerCase())),
+      layText(lay).toLowerCase(),
+    ],
+    refused: 'Cannot be made',
+    several: { motif: 'Motifs' },
+    begun: 'Motif',
+    about: 'Pieces on a grid, from numbers: scales, waves, chevrons, bars that lock.',
   },
 };
+
+/** Its faces by their numbers of sides: "hexagons", "triangles". */
+function polygonsOf(tiling: TilingSpec): readonly string[] {
+  const faces = valueIfAny(() => tilingOf(tiling).faces) ?? [];
+  return [...new Set(faces.map(({ length }) => length))].map(polygonText);
+}
 
 /** What the shelf calls each kind of cloth. */
 export const KIND_NAMES = Object.fromEntries(

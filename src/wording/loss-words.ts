@@ -8,7 +8,7 @@ const WORDS: Readonly<Record<Loss, string>> = {
   weave: 'the weave',
   print: 'how it is printed',
   direction: 'the direction of the stripes',
-  clear: 'which bands are clear',
+  clear: 'which bands are transparent',
   density: 'the density',
   resolution: 'the resolution',
   colourways: 'the colourways',

@@ -4,6 +4,7 @@ import type { Sentence, Sentences } from './sentence.ts';
 import { COMMAND_LINE } from './sentences/command-line.ts';
 import { FILES } from './sentences/files.ts';
 import { LOOMS } from './sentences/looms.ts';
+import { MOTIFS } from './sentences/motifs.ts';
 import { NOTATION } from './sentences/notation.ts';
 import { NUMBERS } from './sentences/numbers.ts';
 import { PICTURES } from './sentences/pictures.ts';
@@ -24,6 +25,7 @@ const SENTENCES: Sentences = {
   ...NUMBERS,
   ...THREADS,
   ...TILINGS,
+  ...MOTIFS,
   ...COMMAND_LINE,
   ...PICTURES,
   ...LOOMS,

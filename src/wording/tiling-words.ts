@@ -16,9 +16,9 @@ interface FamilyWords<K extends FamilyName> {
 
 const FAMILY_WORDS: { readonly [K in FamilyName]: FamilyWords<K> } = {
   rhombus: {
-    name: 'Rhombuses',
+    name: 'Diamonds',
     labels: { across: 'Across', up: 'Up' },
-    text: ({ across, up }) => `rhombuses ${across} : ${up}`,
+    text: ({ across, up }) => `diamonds ${across} : ${up}`,
   },
   bricks: {
     name: 'Bricks',
@@ -41,9 +41,9 @@ const FAMILY_WORDS: { readonly [K in FamilyName]: FamilyWords<K> } = {
     text: ({ slant }) => `octagons and squares, 1 : ${slant}`,
   },
   angled: {
-    name: 'Rhombuses by angle',
+    name: 'Diamonds by angle',
     labels: { rise: 'Angle to the left and right' },
-    text: ({ rise }) => `rhombuses of ${rise * 30}°`,
+    text: ({ rise }) => `diamonds of ${rise * 30}°`,
   },
   parallelograms: {
     name: 'Parallelograms',
@@ -111,8 +111,12 @@ function formText(form: FormSpec): string {
 }
 
 /** A typed size in millimetres: "3/4 in" is "19.05 mm". @throws CoreError as its reader */
-export function inMillimetres(text: string, read: (text: string) => Rational = parseSize): string {
-  return `${lengthText(read(text), 'mm')} mm`;
+export function inMillimetres(
+  text: string,
+  pixel: Rational,
+  read: (text: string, pixel: Rational) => Rational = parseSize,
+): string {
+  return `${lengthText(read(text, pixel), 'mm')} mm`;
 }
 
 /** "dual of 3.6.3.6, turned by 90°". */
@@ -127,13 +131,36 @@ export function tilingText({
   return [
     `${dual ? 'dual of ' : ''}${formText(form)}`,
     turn === 0 ? '' : `turned by ${turn * 15}°`,
-    stretch === '1' ? '' : `heights × ${stretch}`,
-    shear === '0' ? '' : `leaning ${shear}`,
-    diagonal === '0' ? '' : `diagonal ${diagonal} level`,
+    stretch === '1' ? '' : `stretched × ${stretch}`,
+    shear === '0' ? '' : `slanted ${shear}`,
+    diagonal === '0' ? '' : `diagonal ${diagonal} straightened`,
   ]
     .filter((part) => part !== '')
     .join(', ');
 }
+
+/** Where rows go along a vector: "Level rows", "Rows rising to the right, 60°". */
+export function rowText({ x, y }: { readonly x: number; readonly y: number }): string {
+  const degrees = (Math.atan2(y, x) * 180) / Math.PI;
+  // A line goes both ways, so that it rises by less than half a turn.
+  const rise = Number((((degrees % 180) + 180) % 180).toFixed(1));
+  if (rise === 0 || rise === 180) return 'Level rows';
+  if (rise === 90) return 'Upright rows';
+  return rise < 90
+    ? `Rows rising to the right, ${rise}°`
+    : `Rows rising to the left, ${Number((180 - rise).toFixed(1))}°`;
+}
+
+/** What a tiling's size is of. */
+export const SIZE_NAMES: Readonly<Record<TilingSpec['measured'], string>> = {
+  side: 'Side length',
+  width: 'Width of a face',
+  height: 'Height of a face',
+  flats: 'A face across its flats',
+  corners: 'A face across its corners',
+  repeat: 'Width of the repeats',
+  one: 'Length of 1 in its numbers',
+};
 
 const POLYGONS: Readonly<Record<number, string>> = {
   3: 'Triangles',
@@ -146,9 +173,10 @@ const POLYGONS: Readonly<Record<number, string>> = {
 
 /** "sides" of lines and other parts of a tiling, in words. */
 export const LINE_NAMES = {
-  sides: 'Sides of faces',
-  spokes: 'Middles to corners',
-  rays: 'Middles to sides',
+  sides: 'Along the sides',
+  frames: 'A ring inside the sides',
+  spokes: 'Spokes to corners',
+  rays: 'Spokes to sides',
   stars: 'Between middles of sides',
 } as const;
 

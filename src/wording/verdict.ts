@@ -29,30 +29,36 @@ const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
   'pixels-too-many': ({ dpi }) =>
     `At ${toDecimal(dpi, 3)} dpi one repeat has more pixels than a file can hold.`,
   painted: ({ painted }) =>
-    `Painted twice, half a tile apart, ${grouped(painted?.differingBytes ?? 0)} bytes differ.`,
+    `Its join can be seen: painted twice, half a repeat apart, ${grouped(painted?.differingBytes ?? 0)} bytes differ.`,
   leaks: ({ painted }) =>
-    `Painted over a loud ground, ${grouped(painted?.leakingPixels ?? 0)} pixels take some of it.`,
+    `The ground shows between faces, in ${grouped(painted?.leakingPixels ?? 0)} pixels.`,
 };
+
+/** What a test found: first what that means, then the numbers that it rests on. */
+export interface TestWords {
+  readonly meaning: string;
+  readonly details: string;
+}
 
 /** What is said of a proof of numbers. */
 interface ProofWords<P extends NumberProof> {
   readonly open: (proof: P) => string;
-  readonly reason: (proof: P) => string;
+  readonly details: (proof: P) => string;
 }
 
 const PROOFS: { readonly [K in NumberProof['kind']]: ProofWords<Extract<NumberProof, { kind: K }>> } = {
   cells: {
     open: ({ differing: [across, up], misses }) =>
       `${grouped(across + up + misses)} places differ one step of the lattice away.`,
-    reason: ({ compared }) => `In numbers: each of ${grouped(compared)} cells equals the one a repeat away.`,
+    details: ({ compared }) => `Each of ${grouped(compared)} crossings equals the one a repeat away.`,
   },
   partition: {
     open: ({ loose, turned, misses }) => `${grouped(loose + turned + misses)} of its parts do not close.`,
-    reason: ({ vertices, edges, faces, loose, closed }) => {
+    details: ({ vertices, edges, faces, loose, closed }) => {
       const sum = `${vertices} − ${edges} + ${faces} = ${vertices - edges + faces}`;
       return closed
-        ? `In numbers: ${grouped(faces)} faces cover the repeat once, each of ${grouped(edges)} edges has one on either side (${sum}).`
-        : `In numbers: ${grouped(faces)} faces do not cover the repeat as they should; ${grouped(loose)} of ${grouped(edges)} edges lack one on a side (${sum}).`;
+        ? `${plural(faces, 'face')} cover the repeat once; each of ${plural(edges, 'edge')} has a face on either side (${sum}).`
+        : `${plural(faces, 'face')} do not cover the repeat as they should; ${grouped(loose)} of ${plural(edges, 'edge')} lack a face on one side (${sum}).`;
     },
   },
 };
@@ -62,8 +68,11 @@ function proofWords<P extends NumberProof>(proof: P): ProofWords<P> {
 }
 
 /** What proves that the numbers close. */
-export function numbersSentence({ numbers }: RepeatReport): string {
-  return proofWords(numbers).reason(numbers);
+export function numbersTest({ numbers }: RepeatReport): TestWords {
+  return {
+    meaning: `Numbers: ${numbers.closed ? 'the repeat closes exactly.' : 'the repeat does not close.'}`,
+    details: proofWords(numbers).details(numbers),
+  };
 }
 
 /** Why one direction's repeat is as long as it is: "24 ends laid out; with the weave’s 4 they come round after 24." */
@@ -88,20 +97,24 @@ export function lateSentence({ period, weave, repeat }: DirectionFacts, one: str
   return `The weave’s ${weave} do not fit into ${grouped(period)}: the cloth repeats only after ${grouped(repeat)} ${one}s, ${timesText(repeat / period)} as many.`;
 }
 
-/** What was painted and compared. */
-export function paintedSentence({ painted }: RepeatReport): string {
-  if (painted === null) return 'Not painted.';
+/** Whether the painted repeat shows where it joins itself; undefined where nothing was painted. */
+export function seamTest({ painted }: RepeatReport): TestWords | undefined {
+  if (painted === null) return undefined;
   const { width, height, comparedBytes, differingBytes } = painted;
-  return `Painted twice at ${width} × ${height} px, half a tile apart, and rolled back: ${grouped(differingBytes)} of ${grouped(comparedBytes)} bytes differ.`;
+  return {
+    meaning: `Seam test: ${differingBytes === 0 ? 'no visible join.' : 'the join can be seen.'}`,
+    details: `Painted twice at ${width} × ${height} px, half a repeat apart, and rolled back: ${grouped(differingBytes)} of ${grouped(comparedBytes)} bytes differ.`,
+  };
 }
 
 /** Whether anything shows between faces; undefined where there are none, or nothing was painted. */
-export function leaksSentence({ painted }: RepeatReport): string | undefined {
+export function hairlineTest({ painted }: RepeatReport): TestWords | undefined {
   if (painted === null || painted.leakingPixels === null) return undefined;
   const { leakingPixels, width, height } = painted;
-  return leakingPixels === 0
-    ? 'Painted over a loud ground: no pixel takes any of it, so no hairline shows between faces.'
-    : `Painted over a loud ground: ${grouped(leakingPixels)} of ${grouped(width * height)} pixels take some of it.`;
+  return {
+    meaning: `Hairline test: ${leakingPixels === 0 ? 'nothing shows between faces.' : 'the ground shows between faces.'}`,
+    details: `Painted over a loud ground: ${leakingPixels === 0 ? 'none' : grouped(leakingPixels)} of ${grouped(width * height)} pixels take any of it.`,
+  };
 }
 
 /** "12 px a thread", "12.5 × 13.636 px a thread". */

@@ -4,8 +4,8 @@ import { MAX_SHAFTS, MAX_TREADLES } from '../core/thread/weaves/weave-spec.ts';
 import { plural } from './measures.ts';
 
 /** Whether a structure is one piece, and if not, what comes away. */
-export function hangsText({ layers }: Pick<WeaveFacts, 'layers'>): string {
-  if (layers.length === 1) return 'It hangs together.';
+export function loosenessText({ layers }: Pick<WeaveFacts, 'layers'>): string {
+  if (layers.length === 1) return 'No loose threads.';
   const [upper] = layers;
   const count = upper!.ends.length + upper!.picks.length;
   const threads = [

@@ -5,7 +5,7 @@ import { rational } from '../core/exact/rational.ts';
 import { clockText, lengthText, perMetreText, plural, ppmText } from './measures.ts';
 import { grouped, hasSentence, sentenceFor } from './sentences.ts';
 import { directionSentence, lateSentence, perThreadText } from './verdict.ts';
-import { hangsText } from './weave-words.ts';
+import { loosenessText } from './weave-words.ts';
 
 const SOURCE = join(import.meta.dirname, '..');
 
@@ -61,8 +61,8 @@ describe('sentences', () => {
       ends: Array.from({ length: ends }, (_, at) => at),
       picks: Array.from({ length: picks }, (_, at) => at),
     });
-    expect(hangsText({ layers: [layer(0, 1), layer(4, 3)] })).toContain('1 pick comes away');
-    expect(hangsText({ layers: [layer(2, 1), layer(4, 3)] })).toContain('2 ends and 1 pick come away');
+    expect(loosenessText({ layers: [layer(0, 1), layer(4, 3)] })).toContain('1 pick comes away');
+    expect(loosenessText({ layers: [layer(2, 1), layer(4, 3)] })).toContain('2 ends and 1 pick come away');
   });
 });
 

@@ -7,6 +7,7 @@ import { readDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import type { Proven } from '../proving/proven.ts';
 import type { Database } from './schema.ts';
+import { searchText } from './search-text.ts';
 
 export interface StoredDesign {
   readonly id: string;
@@ -52,9 +53,7 @@ function columnsOf({ design, proven }: Pick<Written, 'design' | 'proven'>) {
 
 function provenColumns(design: Design, proven: Proven | undefined) {
   const { verdict, size, area } = proven ?? { verdict: 'Checking', size: '', area: 0 };
-  const shades = design.shades.map((shade) => shade.name).join(' ');
-  const words = [design.name, design.number, kindOf(design), shades, size, size.replaceAll(' × ', 'x')];
-  return { verdict, size, area, search: words.join(' ').toLowerCase() };
+  return { verdict, size, area, search: searchText(design, size) };
 }
 
 /** Every design that is not in the bin, oldest first, and how many rows could not be read. */
@@ -63,14 +62,77 @@ export async function listDesigns(
 ): Promise<{ readonly designs: readonly Summary[]; readonly unreadable: number }> {
   const rows = await db
     .selectFrom('design')
-    .select(['id', 'name', 'number', 'kind', 'version', 'verdict', 'size', 'area', 'search'])
-    .select('updated_at as updatedAt')
+    .select(SUMMARY)
     .where('deleted_at', 'is', null)
     .orderBy('created_at')
     .orderBy('id')
     .execute();
-  const designs = rows.flatMap((row) => summarySchema.safeParse(row).data ?? []);
+  const designs = summariesOf(rows);
   return { designs, unreadable: rows.length - designs.length };
+}
+
+const SUMMARY = [
+  'id',
+  'name',
+  'number',
+  'kind',
+  'version',
+  'verdict',
+  'size',
+  'area',
+  'search',
+  'favourite',
+  'updated_at as updatedAt',
+] as const;
+
+function summariesOf(rows: readonly { readonly favourite: number }[]): readonly Summary[] {
+  return rows.flatMap(
+    (row) => summarySchema.safeParse({ ...row, favourite: row.favourite === 1 }).data ?? [],
+  );
+}
+
+/** The designs in the bin, the last deleted first. */
+export async function listBin(db: Kysely<Database>): Promise<readonly (Summary & { deletedAt: string })[]> {
+  const rows = await db
+    .selectFrom('design')
+    .select([...SUMMARY, 'deleted_at'])
+    .where('deleted_at', 'is not', null)
+    .orderBy('deleted_at', 'desc')
+    .orderBy('id')
+    .execute();
+  const deletedAt = new Map(rows.map((row) => [row.id, row.deleted_at ?? '']));
+  return summariesOf(rows).map((summary) => ({ ...summary, deletedAt: deletedAt.get(summary.id)! }));
+}
+
+/** The document of a design in the bin. @throws CoreError "design/missing", or of `readDesignText` */
+export async function findBinned(db: Kysely<Database>, id: string): Promise<Design> {
+  const row = await db
+    .selectFrom('design')
+    .select('document')
+    .where('id', '=', id)
+    .where('deleted_at', 'is not', null)
+    .executeTakeFirst();
+  if (row === undefined) throw new CoreError('design/missing', { id: id.slice(0, 60) });
+  return readDesignText(row.document);
+}
+
+/** Deletes one design of the bin, or all of them, for ever. @throws CoreError "design/missing" for one that is not there */
+export async function emptyBin(db: Kysely<Database>, id?: string): Promise<void> {
+  const all = db.deleteFrom('design').where('deleted_at', 'is not', null);
+  const { numDeletedRows } = await (id === undefined ? all : all.where('id', '=', id)).executeTakeFirst();
+  if (id !== undefined && numDeletedRows !== 1n)
+    throw new CoreError('design/missing', { id: id.slice(0, 60) });
+}
+
+/** Marks a design as a favourite, or as none. @throws CoreError "design/missing" */
+export async function markFavourite(db: Kysely<Database>, id: string, favourite: boolean): Promise<void> {
+  const { numUpdatedRows } = await db
+    .updateTable('design')
+    .set({ favourite: favourite ? 1 : 0 })
+    .where('id', '=', id)
+    .where('deleted_at', 'is', null)
+    .executeTakeFirst();
+  if (numUpdatedRows !== 1n) throw new CoreError('design/missing', { id: id.slice(0, 60) });
 }
 
 /** The designs whose check had not ended when Vetro did. */

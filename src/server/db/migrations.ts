@@ -1,6 +1,8 @@
 import type { Kysely, Migration, MigrationProvider } from 'kysely';
+import { readDesignText } from '../../core/design/read-design.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { parseDensity } from '../../core/units/density.ts';
+import { searchText } from './search-text.ts';
 
 /** Kysely does not wrap SQLite migrations in a transaction of their own, so each body is. */
 function atomic(body: Migration['up']): Migration {
@@ -65,7 +67,54 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
     await db.schema.alterTable('design').dropColumn('ends').execute();
     await db.schema.alterTable('design').dropColumn('picks').execute();
   }),
+  '003-revisions-and-favourites': atomic(async (db: Kysely<Newer>) => {
+    await db.schema
+      .createTable('design_revision')
+      .addColumn('id', 'text', (column) => column.primaryKey())
+      .addColumn('design_id', 'text', (column) =>
+        column.notNull().references('design.id').onDelete('cascade'),
+      )
+      .addColumn('version', 'integer', (column) => column.notNull())
+      .addColumn('name', 'text', (column) => column.notNull())
+      .addColumn('document', 'text', (column) => column.notNull())
+      .addColumn('at', 'text', (column) => column.notNull())
+      .addColumn('kept_at', 'text', (column) => column.notNull())
+      .execute();
+    await db.schema
+      .createIndex('design_revision_of')
+      .on('design_revision')
+      .columns(['design_id', 'at'])
+      .execute();
+    await db.schema
+      .alterTable('design')
+      .addColumn('favourite', 'integer', (column) => column.notNull().defaultTo(0))
+      .execute();
+    // Numbers of one's own began with the demo's letters.
+    await db.deleteFrom('setting').where('key', '=', 'number-prefix').execute();
+    for (const { id, document, size } of await db
+      .selectFrom('design')
+      .select(['id', 'document', 'size'])
+      .execute()) {
+      const search = searchIn(document, size);
+      if (search !== undefined) await db.updateTable('design').set({ search }).where('id', '=', id).execute();
+    }
+  }),
 };
+
+/** What the third migration reads and writes. */
+interface Newer {
+  design: { id: string; document: string; size: string; search: string; favourite: number };
+  setting: { key: string };
+}
+
+/** What the shelf finds a design by, now that it finds weaves and polygons; undefined where it cannot be read. */
+function searchIn(document: string, size: string): string | undefined {
+  try {
+    return searchText(readDesignText(document), size);
+  } catch {
+    return undefined;
+  }
+}
 
 /** The columns that the second migration reads and writes. */
 interface Older {

@@ -3,6 +3,7 @@ import type { Generated } from 'kysely';
 /** Times are ISO 8601 in UTC. JSON columns are text and are parsed with their schema on the way out. */
 export interface Database {
   design: DesignTable;
+  design_revision: DesignRevisionTable;
   range: RangeTable;
   range_design: RangeDesignTable;
   setting: SettingTable;
@@ -27,8 +28,24 @@ export interface DesignTable {
   search: string;
   created_at: string;
   updated_at: string;
+  /** 1 for those that somebody marked as favourites. */
+  favourite: Generated<number>;
   /** Set while it lies in the bin. */
   deleted_at: string | null;
+}
+
+/** Earlier states of designs. */
+export interface DesignRevisionTable {
+  id: string;
+  design_id: string;
+  /** The design's version that it was. */
+  version: number;
+  /** Empty while nobody has named it. */
+  name: string;
+  document: string;
+  /** Since when the design was so, and when this was kept. */
+  at: string;
+  kept_at: string;
 }
 
 export interface RangeTable {

@@ -2,7 +2,7 @@ import type { Kysely } from 'kysely';
 import type { Database } from './schema.ts';
 
 /** Settings of one database. */
-export type SettingKey = 'shelf-title' | 'number-prefix' | 'demo-hung' | 'passphrase' | `loom:${string}`;
+export type SettingKey = 'shelf-title' | 'demo-hung' | 'passphrase' | `loom:${string}`;
 
 export async function readSetting(db: Kysely<Database>, key: SettingKey): Promise<string | undefined> {
   const row = await db.selectFrom('setting').select('value').where('key', '=', key).executeTakeFirst();

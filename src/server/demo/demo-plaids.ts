@@ -203,7 +203,7 @@ const PLAIDS: readonly DemoDesign[] = [
 
 /** The document of one demo design; it lists the shades that it uses, in order of appearance. */
 function designOf({ name, number, warp, weft, weave, print, pivots, density }: DemoDesign): Design {
-  const read = (text: string) => parseThreadCount(text, { keys: undefined, pivots: pivots ?? 'shared' });
+  const read = (text: string) => parseThreadCount(text, { card: undefined, pivots: pivots ?? 'shared' });
   const sequences = [read(warp), ...(weft === undefined ? [] : [read(weft)])] as const;
   const shades = lineShades(sequences.flatMap(({ bands }) => bands));
   return readDesign(

@@ -48,7 +48,7 @@ const STRIPES: readonly DemoStripe[] = [
 
 /** The document of one demo stripe. */
 function stripeOf({ name, number, bands, slope, asked, measured }: DemoStripe): Design {
-  const read = parseBandWidths(bands, { keys: undefined, pivots: 'shared' });
+  const read = parseBandWidths(bands, { card: undefined, pivots: 'shared' });
   return readDesign(
     newStripe({
       name,

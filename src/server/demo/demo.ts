@@ -1,4 +1,5 @@
 import type { Design } from '../../core/design/design-schema.ts';
+import { DEMO_MOTIFS } from './demo-motifs.ts';
 import { DEMO_PLAIDS } from './demo-plaids.ts';
 import { DEMO_STRIPES } from './demo-stripes.ts';
 import { DEMO_TILINGS } from './demo-tilings.ts';
@@ -11,5 +12,5 @@ export interface Demo {
   readonly design: () => Design;
 }
 
-/** The Larkmere Light Railway's cloth: an invented line's carriages, stations, uniform and tea room. */
-export const LARKMERE: readonly Demo[] = [...DEMO_PLAIDS, ...DEMO_STRIPES, ...DEMO_TILINGS];
+/** The Larkmere Light Railway's cloth: an invented line's carriages, stations, uniform, tea room and boathouse. */
+export const LARKMERE: readonly Demo[] = [...DEMO_PLAIDS, ...DEMO_STRIPES, ...DEMO_TILINGS, ...DEMO_MOTIFS];

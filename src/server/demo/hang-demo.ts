@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Kysely } from 'kysely';
 import { insertDesign } from '../db/design-table.ts';
+import { inTransaction } from '../db/in-transaction.ts';
 import { ensureRange, placeInRange } from '../db/range-table.ts';
 import type { Database } from '../db/schema.ts';
 import { readSetting, writeSetting } from '../db/setting-table.ts';
@@ -14,13 +15,12 @@ import { LARKMERE } from './demo.ts';
 export async function hangDemo(db: Kysely<Database>, now: string): Promise<number> {
   if ((await readSetting(db, 'demo-hung')) !== undefined) return 0;
   await writeSetting(db, 'shelf-title', 'Larkmere Light Railway');
-  await writeSetting(db, 'number-prefix', 'LLR');
   const start = Date.parse(now);
   for (const [index, { range, design: make }] of LARKMERE.entries()) {
     const design = make();
     const at = new Date(start + index).toISOString();
     const proven = provenOf(design);
-    await db.transaction().execute(async (within) => {
+    await inTransaction(db, async (within) => {
       const { id } = await insertDesign(within, { id: randomUUID(), design, proven, now: at });
       await placeInRange(within, id, await ensureRange(within, range, randomUUID()));
     });

@@ -1,3 +1,4 @@
+import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
 import type { StoredDesign } from '../db/design-table.ts';
 import { sharedPools } from '../work/shared-pools.ts';
@@ -22,5 +23,12 @@ export async function answerFile(
   if (saved && meant !== null && !same) throw new CoreError('design/stale', { version, updatedAt });
   const response = await sharedPools().file(document, file, query);
   response.headers.set('cache-control', same && !saved ? FOR_EVER : 'no-store');
+  return response;
+}
+
+/** A crop of an earlier state of a design, which never changes. @throws CoreError "server/busy", or as `sendFile` */
+export async function answerSwatch(document: Design, query: URLSearchParams): Promise<Response> {
+  const response = await sharedPools().file(document, 'swatch.png', query);
+  response.headers.set('cache-control', FOR_EVER);
   return response;
 }

@@ -6,7 +6,7 @@ import { asWoven } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { structureOf } from '../../core/design/exchange/structure-files.ts';
 import { writeFile } from '../../core/design/exchange/write-file.ts';
-import { pitchOf } from '../../core/design/lay.ts';
+import { pitchOf, pixelOf } from '../../core/design/lay.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { CoreError } from '../../core/error.ts';
@@ -52,7 +52,7 @@ const SENDERS: Readonly<Record<string, Sender>> = {
   'tile.svg': (design, query) => {
     const unit = compile(design);
     const sheet = sizeOfSheet(unit, sheetOf(design, query));
-    return drawing(unitToSvgPieces(unit, design.name, { sheet, underlap: underlapOf(query) }));
+    return drawing(unitToSvgPieces(unit, design.name, { sheet, underlap: underlapOf(query, design) }));
   },
   'swatch.png': (design, query) => picture(swatch(design, query)),
   'design.json': (design) => text('application/json', writeDesignText(design)),
@@ -71,9 +71,9 @@ function textSenders(): Readonly<Record<string, Sender>> {
 }
 
 /** How far faces run under their neighbours; left out, as far as does no harm. */
-function underlapOf(query: URLSearchParams): Rational | undefined {
+function underlapOf(query: URLSearchParams, design: Design): Rational | undefined {
   const underlap = query.get('underlap') ?? '';
-  return underlap === '' ? undefined : parseLengthOrNone(underlap);
+  return underlap === '' ? undefined : parseLengthOrNone(underlap, pixelOf(design.resolution));
 }
 
 /**

@@ -45,6 +45,14 @@ export type PoolName = keyof typeof LIMITS;
 /** Milliseconds after which a thread without work ends. */
 const IDLE = 30_000;
 
+/**
+ * Threads import their module. Where Node can require one too, the package tries that first, and Node 20 ends the whole
+ * process when a thread is stopped while it does (v8::Module::IsGraphAsync, "must be used on an instantiated module").
+ */
+const THREAD_FLAGS = process.allowedNodeEnvironmentFlags.has('--experimental-require-module')
+  ? { execArgv: ['--no-experimental-require-module'] }
+  : {};
+
 /** Files that are made in a moment, whatever the design. */
 const SMALL: readonly string[] = ['swatch.png', 'counts.csv', 'counts.txt', 'design.json'];
 
@@ -76,6 +84,7 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
       idleTimeout: IDLE,
       niceIncrement: nice,
       resourceLimits: { maxOldGenerationSizeMb: megabytes },
+      ...THREAD_FLAGS,
     });
     // Orders wait here and not in the package's queue: its bound does not hold for what can be stopped, and the time
     // limit is to begin with the work.

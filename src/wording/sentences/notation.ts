@@ -10,8 +10,13 @@ export const NOTATION = {
   'notation/too-long': ({ length, most }) =>
     `That text is ${length} characters long; at most ${most} are read.`,
   'notation/band': ({ word }) => `“${word}” is not a band. Write a shade’s letter and a count, such as B6.`,
-  'notation/shade': ({ shade, known }) =>
-    `No shade has the letter ${shade}.${known === '' ? '' : ` The card has ${known}.`}`,
+  'notation/shade': ({ shade, known }) => {
+    const missing =
+      shade!.length > 3
+        ? `No shade is called “${shade}”, and no colour.`
+        : `No shade has the letter ${shade}.`;
+    return `${missing}${known === '' ? '' : ` The card has ${known}.`}`;
+  },
   'notation/count': ({ word, count, most }) =>
     count === ''
       ? `“${word}” has no count. Write the threads behind the letter, such as ${word}4.`

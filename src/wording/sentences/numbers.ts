@@ -7,6 +7,7 @@ export const NUMBERS = {
   'number/too-long': ({ most }) => `That number is too long: at most ${most} characters.`,
   'number/syntax': ({ text }) => `“${text}” is not a number. Write one such as 24, 0.35, 3/4 or 2*12.`,
   'number/zero-divisor': ({ text }) => `${text} divides by zero.`,
+  'length/negative': ({ text }) => `That must not be below zero, got “${text}”.`,
   'length/not-positive': ({ text }) => `A length must be above zero, got “${text}”.`,
   'density/range': ({ text, most }) =>
     `A density must be above 0 and at most ${most} threads per inch or cm, got “${text}”.`,

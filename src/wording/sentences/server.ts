@@ -4,6 +4,7 @@ import type { Sentences } from '../sentence.ts';
 export const SERVER_SENTENCES = {
   'design/missing': () => 'This design is not on the shelf. It may have been deleted.',
   'design/stale': () => 'This design was saved somewhere else in the meantime.',
+  'revision/missing': () => 'That earlier state is not kept any more.',
   'range/missing': () => 'That range is not on the shelf.',
   'request/too-large': ({ most }) => `That is too large to be taken: at most ${most} bytes.`,
   'request/json': () => 'The request was not JSON.',

@@ -10,12 +10,14 @@ export const TILINGS = {
   'tiling/diagonal': ({ text, most }) =>
     `A diagonal goes up and across by whole repeats, at most ${most} of each, such as 1/2; got ${text}.`,
   'tiling/level': ({ diagonal }) =>
-    `With the diagonal ${diagonal} level, this tiling has no upright repeat. Take 0, or a tiling whose repeat is as high as wide.`,
+    `With the diagonal ${diagonal} straightened, this tiling has no upright repeat. Take 0, or a tiling whose repeat is as high as wide.`,
   'tiling/shear': () =>
-    'A tiling without an upright repeat cannot lean by a part of it. Turn it another way first.',
+    'A tiling without an upright repeat cannot be slanted by a part of it. Turn it another way first.',
   'tiling/across': ({ measured }) =>
-    `The width of that face across its ${measured} is no sum of square roots. Measure it across its ${measured === 'corners' ? 'flats' : 'corners'}, or give its side.`,
-  'tiling/vanished': ({ by }) => `Taken in by ${by}, no face is left. Take in less.`,
+    measured === 'side'
+      ? 'The length of its longest side is no sum of square roots. Give the width or the height of a face instead.'
+      : `The width of that face across its ${measured} is no sum of square roots. Give its width or its height instead.`,
+  'tiling/vanished': ({ by }) => `With an inset of ${by}, no face is left. Make it smaller.`,
   'growth/side': ({ face }) => `Face ${face} has no side to lie on.`,
   'growth/taken': ({ face }) => `Face ${face} would lie where there is a face already.`,
   'growth/overlap': ({ face }) => `Face ${face} would lie over another one.`,

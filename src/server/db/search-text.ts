@@ -1,0 +1,19 @@
+import { kindOf } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { wordsFor } from '../../wording/construction-words.ts';
+
+/** Everything that the shelf's search looks at, in small letters. */
+export function searchText(design: Design, size: string): string {
+  const { construction, name, number, notes, shades } = design;
+  const words = [
+    name,
+    number,
+    notes,
+    kindOf(design),
+    ...shades.map((shade) => shade.name),
+    size,
+    size.replaceAll(' × ', 'x'),
+    ...wordsFor(construction).found(construction),
+  ];
+  return words.join(' ').toLowerCase();
+}

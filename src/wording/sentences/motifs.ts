@@ -1,0 +1,43 @@
+import type { Sentences } from '../sentence.ts';
+
+/** What may be wrong with motifs and their pieces. Lengths are in millimetres. */
+export const MOTIFS = {
+  'figure/band': ({ band, most }) =>
+    `A ring’s band must be below its radius of ${short(most)} mm, got ${short(band)} mm.`,
+  'figure/bend': ({ radius, most }) =>
+    `A corner of that line can be rounded by at most ${short(most)} mm, got ${short(radius)} mm.`,
+  'figure/capsule': ({ width, most }) =>
+    `A bar with round ends is at most as wide as it is long: ${short(most)} mm, got ${short(width)} mm.`,
+  'figure/inner': ({ inner, most }) =>
+    `The inner size must be below the outer one of ${short(most)} mm, got ${short(inner)} mm.`,
+  'figure/points': ({ points, least }) => `Such a line needs at least ${least} points, got ${points}.`,
+  'figure/radius': ({ radius, most }) =>
+    `A corner’s radius is at most half of the side, ${short(most)} mm here, got ${short(radius)} mm.`,
+  'figure/same-point': ({ point }) =>
+    `Point ${point} of the line lies where the next one does. Move one of them, or take it away.`,
+  'figure/sector': ({ turn }) =>
+    `A sector goes counterclockwise by more than 0° and at most 360°, got ${short(turn)}°.`,
+  'figure/star': ({ points, skip }) =>
+    `The sides of a star of ${points} points go on by fewer than half of them, got ${skip}.`,
+  'motif/box': ({ text }) => `A box is so many steps wide and high, such as 8x4; got “${text}”.`,
+  'motif/circular': ({ piece }) =>
+    `${piece} is made of itself. Take it out of the pieces that it is made with.`,
+  'motif/copies': ({ copies, most }) => `A piece has at most ${most} copies, got ${copies}.`,
+  'motif/degrees': ({ text, most }) => `An angle is a number of degrees, at most ${most}, got “${text}”.`,
+  'motif/far': ({ text, most }) => `A length is at most ${most} m, got “${text}”.`,
+  'motif/lay': () => 'Boxes set side by side so have no upright repeat. Take other numbers.',
+  'motif/missing': ({ piece, other }) => `${piece} is made with piece ${other}, which is not there.`,
+  'motif/part': ({ text }) => `A step is a part of the box above 0 and below 1, such as 1/2; got “${text}”.`,
+  'motif/radii': ({ text }) =>
+    `Give one radius, or four between commas from the upper left clockwise; got “${text}”.`,
+  'motif/too-large': ({ width, height, most }) =>
+    `One repeat would be ${width} × ${height} mm; at most ${most} m is made. Make the box smaller.`,
+  'motif/too-many': ({ figures, most }) =>
+    `One repeat would hold ${figures} shapes; at most ${most} are painted. Make fewer copies.`,
+  'motif/vanished': ({ piece }) => `Nothing is left of ${piece}. Take less away from it.`,
+} satisfies Partial<Sentences>;
+
+/** A number of a few places. */
+function short(value: string): string {
+  return String(Number(Number(value).toFixed(3)));
+}
