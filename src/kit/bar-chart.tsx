@@ -52,28 +52,30 @@ export function BarChart({
       <div style={{ height }}>
         <canvas ref={canvas} role="img" aria-label={title} />
       </div>
-      <table className="sr-only">
-        <caption>{title}</caption>
-        <thead>
-          <tr>
-            <th />
-            {bars.map((bar) => (
-              <th key={bar}>{bar}</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {parts.map(({ name, sizes }, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: parts have no identity but their place
-            <tr key={index}>
-              <th>{name}</th>
-              {sizes.map((size, bar) => (
-                <td key={bars[bar]}>{sizeText(size)}</td>
+      <div className="sr-only">
+        <table>
+          <caption>{title}</caption>
+          <thead>
+            <tr>
+              <td />
+              {bars.map((bar) => (
+                <th key={bar}>{bar}</th>
               ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {parts.map(({ name, sizes }, index) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: parts have no identity but their place
+              <tr key={index}>
+                <th scope="row">{name}</th>
+                {sizes.map((size, bar) => (
+                  <td key={bars[bar]}>{sizeText(size)}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </figure>
   );
 }

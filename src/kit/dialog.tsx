@@ -19,7 +19,7 @@ export function Dialog({ open, onOpenChange, title, children, wide = false, full
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/35" />
         <Radix.Content
           aria-describedby={undefined}
-          className={`-translate-x-1/2 -translate-y-1/2 fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[92vw] overflow-auto rounded-card bg-paper p-6 shadow-xl outline-none ${full ? 'max-w-[1120px]' : wide ? 'max-w-[720px]' : 'max-w-[440px]'}`}
+          className={`-translate-x-1/2 -translate-y-1/2 fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[92vw] overflow-auto rounded-card bg-paper p-6 shadow-xl outline-none ${full ? 'max-w-[1120px]' : wide ? 'max-w-[860px]' : 'max-w-[440px]'}`}
         >
           <Radix.Title className="mb-3 text-xl">{title}</Radix.Title>
           {children}

@@ -3,7 +3,10 @@ import type { ReactNode } from 'react';
 /** One step's panel: its name, what it is for, and its parts. */
 export function Panel({ title, purpose, children }: { title: string; purpose: string; children: ReactNode }) {
   return (
-    <section aria-label={title} className="flex flex-col gap-4 px-[18px] py-4">
+    <section
+      aria-label={title}
+      className="flex flex-col gap-4 px-[18px] py-4 max-[900px]:mx-auto max-[900px]:max-w-[560px]"
+    >
       <div>
         <h2 className="text-[21px]">{title}</h2>
         <p className="text-[13px] text-ash">{purpose}</p>

@@ -7,7 +7,7 @@ interface CheckFieldProps {
 /** A box that is ticked or not, before what it says. */
 export function CheckField({ text, on, onChange }: CheckFieldProps) {
   return (
-    <label className="flex items-center gap-2 text-[13px]">
+    <label className="flex min-h-6 items-center gap-2 text-[13px]">
       <input
         type="checkbox"
         className="accent-woad"

@@ -1,4 +1,4 @@
-import { ToggleGroup } from 'radix-ui';
+import { RadioGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 interface ChoiceProps<T extends string> {
@@ -9,7 +9,7 @@ interface ChoiceProps<T extends string> {
   readonly onChange: (value: T) => void;
 }
 
-/** A few words side by side, one of them chosen. */
+/** A few words side by side, one of them chosen; the arrow keys choose the next one. */
 export function Choice<T extends string>({
   label,
   hideLabel = false,
@@ -20,23 +20,22 @@ export function Choice<T extends string>({
   return (
     <div>
       {!hideLabel && <span className="label">{label}</span>}
-      <ToggleGroup.Root
-        type="single"
+      <RadioGroup.Root
         aria-label={label}
         value={value}
-        onValueChange={(next) => next !== '' && onChange(next as T)}
+        onValueChange={(next) => onChange(next as T)}
         className="flex flex-wrap gap-px rounded-lg border border-rule bg-rule"
       >
         {options.map((option) => (
-          <ToggleGroup.Item
+          <RadioGroup.Item
             key={option.value}
             value={option.value}
-            className="min-h-8 flex-1 whitespace-nowrap bg-white px-1.5 py-1 text-[13px] first:rounded-l-[7px] last:rounded-r-[7px] data-[state=on]:bg-woad-pale data-[state=on]:font-semibold data-[state=on]:text-woad"
+            className="min-h-8 flex-1 whitespace-nowrap bg-white px-1.5 py-1 text-[13px] first-of-type:rounded-l-[7px] last-of-type:rounded-r-[7px] data-[state=checked]:bg-woad-pale data-[state=checked]:font-semibold data-[state=checked]:text-woad"
           >
             {option.text}
-          </ToggleGroup.Item>
+          </RadioGroup.Item>
         ))}
-      </ToggleGroup.Root>
+      </RadioGroup.Root>
     </div>
   );
 }

@@ -43,7 +43,12 @@ export function NumberField({ label, text, resolve, onChange, after, hideLabel }
         />
         {after}
       </div>
-      <p id={`${id}-note`} className={result.error ? 'mt-1 text-[12.5px] text-madder' : 'hint numbers'}>
+      <p
+        id={`${id}-note`}
+        className={
+          result.error ? 'mt-1.5 text-[12.5px] text-madder' : `hint numbers ${shown === '' ? '' : 'mt-1.5'}`
+        }
+      >
         {result.error ?? shown}
       </p>
     </div>

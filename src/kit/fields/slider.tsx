@@ -19,7 +19,7 @@ export function Slider({ label, text, value, range: [least, most], step, disable
       </span>
       <input
         type="range"
-        className="w-full accent-woad"
+        className="h-6 w-full accent-woad"
         min={least}
         max={most}
         step={step}

@@ -1,7 +1,7 @@
 import { createStore, promisifyRequest, type UseStore, values } from 'idb-keyval';
 import { z } from 'zod';
-import type { Design } from '../core/design/design-schema.ts';
-import { readDesign } from '../core/design/read-design.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { readDesign } from '../../core/design/read-design.ts';
 import { forget, keep, namesKept, readKept } from './browser-store.ts';
 
 /**
