@@ -1,0 +1,58 @@
+import { useMemo } from 'react';
+import type { MotifDesign } from '../../core/design/design-schema.ts';
+import { motifFacts } from '../../core/design/motif/motif-facts.ts';
+import { BarChart } from '../../kit/bar-chart.tsx';
+import { DataTable } from '../../kit/data-table.tsx';
+import { Measure } from '../../kit/panel.tsx';
+import { ShadeName } from '../../kit/shade-name.tsx';
+import { valueIfAny } from '../../wording/attempt.ts';
+import { percentText } from '../../wording/measures.ts';
+import { pieceName } from '../../wording/motif-words.ts';
+
+const BARS = ['Cloth'];
+
+/** Which pieces cross the box's edges, and how much there is of each shade. */
+export function MotifFactsPart({ design }: { design: MotifDesign }) {
+  const facts = useMemo(() => valueIfAny(() => motifFacts(design)), [design]);
+  const shares = useMemo(
+    () =>
+      (facts?.shares ?? []).map(({ key, share }) => ({
+        shade: design.shades.find((shade) => shade.key === key) ?? {
+          key: '',
+          name: 'Transparent',
+          hex: '#ffffff',
+        },
+        share,
+      })),
+    [facts, design.shades],
+  );
+  const parts = useMemo(() => shares.map(({ shade, share }) => ({ ...shade, sizes: [share] })), [shares]);
+  if (facts === undefined) return null;
+  const { pieces } = design.construction;
+  const nameOf = (id: number) => pieceName(pieces.find((piece) => piece.id === id)!);
+  return (
+    <section aria-label="Motif" className="flex flex-col gap-2 border-rule border-t pt-3">
+      <h3 className="text-[14px]">Motif</h3>
+      <dl className="m-0 flex flex-col gap-1.5">
+        <Measure name="Pieces">{facts.pieces}</Measure>
+      </dl>
+      {facts.crossings.length > 0 && (
+        <DataTable
+          head={['Piece', 'Goes over, and comes in again']}
+          rows={facts.crossings.map(({ id, edges }) => ({
+            key: String(id),
+            cells: [nameOf(id), edges.join(', ')],
+          }))}
+        />
+      )}
+      <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={44} />
+      <DataTable
+        head={['Shade', 'Cloth']}
+        rows={shares.map(({ shade, share }) => ({
+          key: shade.key,
+          cells: [<ShadeName key="name" shade={shade} />, percentText(share)],
+        }))}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,100 @@
+import type { MotifDesign } from '../../core/design/design-schema.ts';
+import { pixelOf } from '../../core/design/lay.ts';
+import { type LaidBox, layBox, madePieces, scaleOf, usedBy } from '../../core/design/motif/compile-motif.ts';
+import { type MotifScale, parseWay } from '../../core/design/motif/motif-numbers.ts';
+import type { Piece } from '../../core/design/motif/motif-schema.ts';
+import { toNumber } from '../../core/exact/rational.ts';
+import type { Place } from '../../core/shape/places.ts';
+import { resolveFigure } from '../../core/shape/resolve-figure.ts';
+
+/** A piece where it lies on the cloth, in millimetres from the lower left of the box. */
+export interface LaidPiece {
+  readonly piece: Piece;
+  /** Where its numbers put it. */
+  readonly at: Place;
+  /** What it covers, all layers together; holes run the other way. */
+  readonly polygons: readonly (readonly Place[])[];
+  readonly left: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly top: number;
+}
+
+/** A motif's pieces and its box, for the hand. */
+export interface LaidMotif {
+  readonly pieces: readonly LaidPiece[];
+  readonly scale: MotifScale;
+  /** Millimetres of a step. */
+  readonly step: number;
+  readonly box: { readonly width: number; readonly height: number };
+  readonly laid: LaidBox;
+}
+
+/** Parts of a millimetre that outlines on the cloth are rounded to. */
+const FINE = 100;
+
+/** @throws CoreError as `compileMotif` */
+export function laidMotif({ construction, resolution }: MotifDesign): LaidMotif {
+  const scale = scaleOf(construction, pixelOf(resolution));
+  const laid = layBox(construction, scale);
+  const box = { width: toNumber(laid.width), height: toNumber(laid.height) };
+  const grid = { width: 0, height: 0, pitch: { x: box.width, y: box.height }, scale: { x: FINE, y: FINE } };
+  const used = usedBy(construction);
+  const pieces = [...madePieces(construction, scale)].flatMap(([piece, { figure }]): readonly LaidPiece[] => {
+    const polygons = resolveFigure(figure, grid).map((polygon) =>
+      polygon.map(({ x, y }) => ({ x: x / FINE, y: -y / FINE })),
+    );
+    const places = polygons.flat();
+    if (places.length === 0 || (piece.hidden && !used.has(piece.id))) return [];
+    const xs = places.map(({ x }) => x);
+    const ys = places.map(({ y }) => y);
+    return [
+      {
+        piece,
+        at: { x: toNumber(parseWay(piece.x, scale)), y: toNumber(parseWay(piece.y, scale)) },
+        polygons,
+        left: Math.min(...xs),
+        right: Math.max(...xs),
+        bottom: Math.min(...ys),
+        top: Math.max(...ys),
+      },
+    ];
+  });
+  return { pieces, scale, step: toNumber(scale.step), box, laid };
+}
+
+/** The pieces that lie under a place of the endless cloth, the uppermost first. */
+export function piecesAt({ pieces, laid }: LaidMotif, place: Place): readonly LaidPiece[] {
+  const width = toNumber(laid.repeat.width);
+  const height = toNumber(laid.repeat.height);
+  const covers = (each: LaidPiece) =>
+    laid.places.some((box) => {
+      const from = { x: place.x - toNumber(box.x), y: place.y - toNumber(box.y) };
+      const rights = shifts(from.x, each.left, each.right, width);
+      const ups = shifts(from.y, each.bottom, each.top, height);
+      return rights.some((dx) =>
+        ups.some((dy) => isInside(each.polygons, { x: from.x - dx, y: from.y - dy })),
+      );
+    });
+  return pieces.filter(covers).reverse();
+}
+
+/** Whole repeats by which a place is moved back to lie between two others. */
+function shifts(value: number, from: number, to: number, repeat: number): readonly number[] {
+  const first = Math.ceil((value - to) / repeat);
+  const last = Math.floor((value - from) / repeat);
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_, at) => (first + at) * repeat);
+}
+
+/** Whether polygons, holes among them, hold a place: how often a level line from it meets their sides. */
+function isInside(polygons: readonly (readonly Place[])[], { x, y }: Place): boolean {
+  let inside = false;
+  for (const polygon of polygons) {
+    for (const [at, one] of polygon.entries()) {
+      const other = polygon[(at + 1) % polygon.length]!;
+      if (one.y > y === other.y > y) continue;
+      if (x < one.x + ((y - one.y) / (other.y - one.y)) * (other.x - one.x)) inside = !inside;
+    }
+  }
+  return inside;
+}

@@ -1,0 +1,40 @@
+import { Plus } from 'lucide-react';
+import type { MotifDesign } from '../../core/design/design-schema.ts';
+import { MAX_PIECES } from '../../core/design/motif/motif-schema.ts';
+import { SHAPES, type ShapeName } from '../../core/design/motif/shapes.ts';
+import { SHAPE_NAMES } from '../../wording/motif-words.ts';
+import { usualPiece } from './motif-edits.ts';
+import { choosePiece } from './motif-store.ts';
+import { putMotif } from './put-motif.ts';
+
+const KINDS = [...(Object.keys(SHAPES) as ShapeName[]), 'line'] as const;
+
+/** A button for each shape: it lies in the middle of the box and its first number is next. */
+export function PieceAdder({ design }: { design: MotifDesign }) {
+  const { construction, shades } = design;
+  const { pieces, ground } = construction;
+  if (pieces.length >= MAX_PIECES) return null;
+  const add = (kind: ShapeName | 'line') => {
+    const shade = shades.find(({ key }) => key !== ground) ?? shades[0]!;
+    const piece = usualPiece(construction, kind, shade.key);
+    putMotif({ pieces: [...pieces, piece] });
+    choosePiece(piece.id);
+  };
+  return (
+    <section aria-label="Add a piece">
+      <h3 className="label">Add a piece</h3>
+      <div className="flex flex-wrap gap-1.5">
+        {KINDS.map((kind) => (
+          <button
+            key={kind}
+            type="button"
+            className="button min-h-7 px-2 py-0.5 text-[13px]"
+            onClick={() => add(kind)}
+          >
+            <Plus size={13} aria-hidden="true" /> {SHAPE_NAMES[kind]}
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}
