@@ -9,13 +9,22 @@ import { exactDecimal } from '../../core/exact/exact-decimal.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
 import { isWhole, toText } from '../../core/exact/rational.ts';
 import { type Band, MAX_COUNT } from '../../core/thread/band.ts';
-import { type Bands, removeBand, setCount, setShade, splitBand } from '../../core/thread/edit-bands.ts';
+import {
+  type Bands,
+  removeBand,
+  setCount,
+  setShade,
+  setStrength,
+  splitBand,
+} from '../../core/thread/edit-bands.ts';
+import { parseStrength } from '../../core/thread/print.ts';
 import { readWidth, widthIn } from '../../core/units/band-width.ts';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { wordsOf } from '../rails/rail-words.ts';
 import {
   type BandMeasures,
   editBands,
+  hasStrengths,
   measuresOf,
   sequenceOf,
   setWidth,
@@ -23,20 +32,31 @@ import {
 } from '../state/band-edits.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 
+interface BandListProps {
+  readonly direction: Direction;
+  /** Another number whenever the selected band was added here, so that its editor takes the focus. */
+  readonly asked: number;
+}
+
 /** The typed bands of a sequence, one a row; the selected one opens. */
-export function BandList({ direction }: { direction: Direction }) {
+export function BandList({ direction, asked }: BandListProps) {
   const design = useDesign();
   const { bands, mirror } = sequenceOf(design, direction);
   const { countText } = wordsOf(design);
   const selection = useBenchState((state) => state.selection);
   const selected = selection?.direction === direction || sharesSequence(design) ? selection?.band : undefined;
   const open = useRef<HTMLLIElement>(null);
+  const focusing = useRef(false);
+  const before = useRef(asked);
   // biome-ignore lint/correctness/useExhaustiveDependencies: scrolls whenever another band is selected
   useEffect(() => {
     void open.current?.scrollIntoView({ block: 'nearest' });
-  }, [selected]);
+    if (focusing.current || asked !== before.current) open.current?.querySelector('input')?.focus();
+    focusing.current = false;
+    before.current = asked;
+  }, [selected, asked]);
   return (
-    <ul className="m-0 max-h-[300px] list-none overflow-y-auto border-rule border-t p-0" aria-label="Bands">
+    <ul className="m-0 max-h-[240px] list-none overflow-y-auto border-rule border-t p-0" aria-label="Bands">
       {bands.map((band, index) => {
         const pivot = mirror !== 'none' && (index === 0 || index === bands.length - 1);
         const shade = design.shades.find(({ key }) => key === band.shade)!;
@@ -49,11 +69,17 @@ export function BandList({ direction }: { direction: Direction }) {
               <button
                 type="button"
                 className="flex w-full items-center gap-3 px-1 py-1 text-left hover:bg-linen"
-                onClick={() => dispatch({ kind: 'select', selection: { direction, band: index } })}
+                onClick={() => {
+                  focusing.current = true;
+                  dispatch({ kind: 'select', selection: { direction, band: index } });
+                }}
               >
                 <span className="chip" style={{ backgroundColor: shade.hex }} />
                 <span className="min-w-0 flex-1 truncate">{shade.name}</span>
-                <span className="numbers">{countText(band)}</span>
+                <span className="numbers">
+                  {countText(band)}
+                  {band.strength !== undefined && ` @ ${band.strength}`}
+                </span>
                 <span className="w-10 text-right text-[12.5px] text-ash">{pivot ? 'pivot' : ''}</span>
               </button>
             )}
@@ -129,6 +155,22 @@ function OpenBand({ direction, index, band, only }: OpenBandProps) {
           }
         />
       </div>
+      {hasStrengths(design) && (
+        <NumberField
+          label="Strength of this band, empty for that of all"
+          text={band.strength ?? ''}
+          resolve={(text) => {
+            if (text.trim() !== '') parseStrength(text);
+            return text.trim();
+          }}
+          onChange={(text) =>
+            change(
+              (bands) => setStrength(bands, index, text.trim() === '' ? undefined : text.trim()),
+              `strength-${direction}-${index}`,
+            )
+          }
+        />
+      )}
       <ShadePicker
         shades={shades}
         value={band.shade}

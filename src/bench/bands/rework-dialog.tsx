@@ -1,29 +1,34 @@
 import { useMemo, useState } from 'react';
+import type { Shade } from '../../core/colour/shade.ts';
 import type { Direction } from '../../core/design/construction.ts';
 import type { Design } from '../../core/design/design-schema.ts';
+import { formatBandWidths } from '../../core/design/exchange/write-stripe-text.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
+import { multiply, type Rational, rational } from '../../core/exact/rational.ts';
 import { formatThreadCount } from '../../core/formats/thread-count.ts';
 import { typedThreads } from '../../core/thread/band.ts';
 import { checkSequence, layOut, type Sequence } from '../../core/thread/sequence.ts';
 import { Dialog } from '../../kit/dialog.tsx';
+import { DialogActions } from '../../kit/dialog-actions.tsx';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { type Attempt, attempt } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
-import { type BandMeasures, measuresOf, railsOf, sequenceOf, setSequence } from '../state/band-edits.ts';
+import { measuresOf, railsOf, sequenceOf, setSequence } from '../state/band-edits.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { onCard } from '../state/shade-edits.ts';
 import { ReworkFields } from './rework-fields.tsx';
 import { REWORKS, type Rework, type ReworkResult, type ReworkWish, rework } from './rework-wish.ts';
 
 const NAMES: Readonly<Record<Rework, string>> = {
-  run: 'A graduated run',
+  run: 'Graduated bands',
   line: 'An overcheck line',
-  scale: 'Scale all counts',
+  scale: 'Scale',
   fit: 'Fit repeats to a width',
   reverse: 'Reverse',
-  rotate: 'Begin at a later band',
+  rotate: 'Start at a later band',
   repeat: 'Repeat',
   space: 'A spacer between bands',
-  trade: 'Trade two shades',
+  trade: 'Swap two shades',
 };
 
 /** Reworks a whole sequence by a rule; what comes of it is shown before it is taken. */
@@ -31,7 +36,7 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
   const design = useDesign();
   const selected = useBenchState((state) => state.selection?.band ?? 0);
   const sequence = sequenceOf(design, direction);
-  const measures = measuresOf(design);
+  const measured = measuresOf(design);
   const [wish, setWish] = useState<ReworkWish>(() => firstWish(design.shades, sequence, selected));
   const made = useMemo(() => attempt(() => reworked(design, direction, wish)), [design, direction, wish]);
   const set = (change: Partial<ReworkWish>) => setWish((old) => ({ ...old, ...change }));
@@ -47,7 +52,9 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
         onSubmit={(event) => {
           event.preventDefault();
           if ('problem' in made) return;
-          dispatch({ kind: 'edit', edit: setSequence(direction, { ...sequence, bands: made.value.bands }) });
+          const { bands, step, shades } = made.value;
+          const next = { mirror: sequence.mirror, bands, ...(step !== undefined && { step }) };
+          dispatch({ kind: 'edit', edit: onCard(shades, setSequence(direction, next)) });
           onClose();
         }}
       >
@@ -79,27 +86,19 @@ export function ReworkDialog({ direction, onClose }: { direction: Direction; onC
                 onChange={(growth) => set({ growth })}
               />
             )}
-            <ReworkFields wish={wish} shades={design.shades} onChange={set} />
+            <ReworkFields
+              wish={wish}
+              shades={design.shades}
+              unit={measured?.unit ?? 'thread'}
+              onChange={set}
+            />
           </div>
         </div>
-        {measures !== undefined && <p className="hint">{stepsText(measures)}</p>}
         <Outcome sequence={sequence} made={made} />
-        <div className="flex justify-end gap-2">
-          <button type="button" className="button" onClick={onClose}>
-            Leave it
-          </button>
-          <button type="submit" className="button button-go" disabled={'problem' in made}>
-            Rework it
-          </button>
-        </div>
+        <DialogActions action="Apply" disabled={'problem' in made} onClose={onClose} />
       </form>
     </Dialog>
   );
-}
-
-/** What a count stands for where there are no threads. */
-function stepsText({ step, unit }: BandMeasures): string {
-  return `Counts are steps of ${exactDecimal(step)} ${unit}, the largest in which all widths are whole.`;
 }
 
 function firstWish(shades: readonly { key: string }[], { bands }: Sequence, selected: number): ReworkWish {
@@ -119,6 +118,8 @@ function firstWish(shades: readonly { key: string }[], { bands }: Sequence, sele
     larger: false,
     shade: shades.find(({ key }) => key !== shade)?.key ?? shade,
     other: shade,
+    colour: '#c79a3b',
+    atWrap: true,
   };
 }
 
@@ -130,16 +131,23 @@ function reworked(design: Design, direction: Direction, wish: ReworkWish): Rewor
 }
 
 function Outcome({ sequence, made }: { sequence: Sequence; made: Attempt<ReworkResult> }) {
+  const design = useDesign();
+  const { shades } = design;
+  const measures = measuresOf(design);
   return (
     <div aria-live="polite" className="flex flex-col gap-2 border-rule border-t pt-3">
       <span className="label mb-0">Now</span>
-      <Strip sequence={sequence} />
+      <Strip sequence={sequence} shades={shades} step={measures?.step} />
       <span className="label mb-0">After</span>
       {'problem' in made ? (
         <p className="rounded-lg bg-madder-pale px-3 py-2 text-madder">{made.problem}</p>
       ) : (
         <>
-          <Strip sequence={{ ...sequence, bands: made.value.bands }} />
+          <Strip
+            sequence={{ mirror: sequence.mirror, bands: made.value.bands }}
+            shades={made.value.shades}
+            step={made.value.step}
+          />
           {made.value.note !== '' && <p className="hint">{made.value.note}</p>}
         </>
       )}
@@ -147,13 +155,23 @@ function Outcome({ sequence, made }: { sequence: Sequence; made: Attempt<ReworkR
   );
 }
 
+function widthText(count: number, step: Rational): string {
+  return exactDecimal(multiply(rational(count), step));
+}
+
 /** Most blocks that a strip shows. */
 const BLOCKS = 400;
 
-/** A sequence as a strip of its bands, in proportion, with its counts as text. */
-function Strip({ sequence }: { sequence: Sequence }) {
-  const design = useDesign();
-  const { shades } = design;
+interface StripProps {
+  readonly sequence: Sequence;
+  readonly shades: readonly Shade[];
+  /** What one count is, in the unit of measured bands. */
+  readonly step: Rational | undefined;
+}
+
+/** A sequence as a strip of its bands, in proportion, with its counts or widths as text. */
+function Strip({ sequence, shades, step }: StripProps) {
+  const unit = measuresOf(useDesign())?.unit;
   const laid = layOut(sequence);
   const threads = laid.at(-1)!.start + laid.at(-1)!.count;
   return (
@@ -171,9 +189,14 @@ function Strip({ sequence }: { sequence: Sequence }) {
         ))}
       </div>
       <p className="numbers mt-1 max-h-16 overflow-y-auto">
-        {formatThreadCount(sequence)}{' '}
+        {step === undefined
+          ? formatThreadCount(sequence)
+          : formatBandWidths({
+              mirror: sequence.mirror,
+              bands: sequence.bands.map(({ shade, count }) => ({ shade, width: widthText(count, step) })),
+            })}{' '}
         <span className="font-text text-ash">
-          · {plural(threads, measuresOf(design) === undefined ? 'thread' : 'step')} laid out
+          · {step === undefined ? plural(threads, 'thread') : `${widthText(threads, step)} ${unit}`} laid out
         </span>
       </p>
     </div>

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { sampleDesign } from '../../../tests/sample-design.ts';
+import { designFromText } from '../../core/design/exchange/counts-text.ts';
+import { multiply, rational, toDecimal } from '../../core/exact/rational.ts';
 import { formatThreadCount } from '../../core/formats/thread-count.ts';
 import { type ReworkWish, rework } from './rework-wish.ts';
 
@@ -21,6 +23,8 @@ const WISH: ReworkWish = {
   larger: false,
   shade: 'A',
   other: 'B',
+  colour: '#112233',
+  atWrap: false,
 };
 
 function made(change: Partial<ReworkWish>): string {
@@ -39,6 +43,8 @@ describe('rework', () => {
     [{ kind: 'reverse' as const }, 'C12 B10 A20'],
     [{ kind: 'rotate' as const, times: '1' }, 'B10 C12 A20'],
     [{ kind: 'space' as const, shade: 'C', count: '1' }, 'A20 C1 B10 C1 C12'],
+    [{ kind: 'space' as const, shade: '', count: '2' }, 'A20 D2 B10 D2 C12'],
+    [{ kind: 'line' as const, shade: 'C', count: '1/12 in' }, 'A20 B4 C2 B4 C12'],
     [{ kind: 'trade' as const }, 'B20 A10 C12'],
     [
       { kind: 'fit' as const, times: '11' },
@@ -65,5 +71,26 @@ describe('rework', () => {
     [{ kind: 'fit' as const, width: 'wide' }, 'number/syntax'],
   ])('refuses %o', (change, code) => {
     expect(() => made(change)).toThrow(expect.objectContaining({ code }));
+  });
+});
+
+describe('rework of measured bands', () => {
+  const STRIPE = designFromText('stripe: G12 W6\nunit: mm', 'Blind');
+  const widths = (change: Partial<ReworkWish>) => {
+    const { bands, step } = rework(STRIPE, 'warp', { ...WISH, ...change });
+    return bands
+      .map(({ shade, count }) => `${shade}${toDecimal(multiply(step!, rational(count)), 5)}`)
+      .join(' ');
+  };
+
+  it.each([
+    [{ kind: 'space' as const, shade: 'W', count: '1.5' }, 'G12 W1.5 W6'],
+    [{ kind: 'space' as const, shade: 'W', count: '1.5', atWrap: true }, 'G12 W1.5 W6 W1.5'],
+    // At 300 dpi a pixel is 0.08467 mm.
+    [{ kind: 'space' as const, shade: 'W', count: '1 px' }, 'G12 W0.08467 W6'],
+    [{ first: '2', by: '1/2', bands: '3', shade: 'G', other: 'W' }, 'G2 W2.5 G3'],
+    [{ first: '1/4 in', by: '2 mm', bands: '2', shade: 'G', other: 'W' }, 'G6.35 W8.35'],
+  ])('%o', (change, expected) => {
+    expect(widths(change)).toBe(expected);
   });
 });

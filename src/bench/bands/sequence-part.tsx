@@ -4,34 +4,33 @@ import type { Direction } from '../../core/design/construction.ts';
 import { closingCounts } from '../../core/thread/closing-counts.ts';
 import { insertBand } from '../../core/thread/edit-bands.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
-import { plural } from '../../wording/measures.ts';
 import { lateSentence } from '../../wording/verdict.ts';
-import { PictureDialog } from '../picture/picture-dialog.tsx';
 import { wordsOf } from '../rails/rail-words.ts';
 import { editBands, sequenceOf, setMirror, setSequence } from '../state/band-edits.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 import { BandList } from './band-list.tsx';
+import { PictureBands } from './picture-bands.tsx';
 import { ReworkDialog } from './rework-dialog.tsx';
 import { useThreadFacts } from './use-thread-facts.ts';
 
 const MIRRORS = [
   { value: 'none', text: 'No' },
-  { value: 'shared', text: 'Sharing them' },
-  { value: 'doubled', text: 'Doubling them' },
+  { value: 'shared', text: 'End bands once' },
+  { value: 'doubled', text: 'End bands twice' },
 ] as const;
 
 interface SequencePartProps {
   readonly direction: Direction;
-  readonly open: boolean;
   /** The field that its text is typed in. */
   readonly children: ReactNode;
 }
 
-/** One sequence as text, with its pivots; the bands as a list when it is the one being worked on. */
-export function SequencePart({ direction, open, children }: SequencePartProps) {
+/** One sequence as text, with its pivots and its bands as a list. */
+export function SequencePart({ direction, children }: SequencePartProps) {
   const design = useDesign();
   const sequence = sequenceOf(design, direction);
   const selection = useBenchState((state) => state.selection);
+  const [added, setAdded] = useState(0);
   const [reworking, setReworking] = useState(false);
   const [picturing, setPicturing] = useState(false);
   const facts = useThreadFacts();
@@ -63,51 +62,41 @@ export function SequencePart({ direction, open, children }: SequencePartProps) {
         )}
       </div>
       <Choice
-        label={direction === 'warp' ? 'Turns back at its pivots' : 'Weft turns back at its pivots'}
+        label={direction === 'warp' ? 'Mirrored' : 'Weft mirrored'}
         value={sequence.mirror}
         options={MIRRORS}
         onChange={(mirror) => dispatch({ kind: 'edit', edit: setMirror(direction, mirror) })}
       />
-      {open ? (
-        <>
-          <BandList direction={direction} />
-          <div className="flex flex-wrap gap-2">
-            <button
-              type="button"
-              className="button self-start"
-              onClick={() => {
-                const shade = sequence.bands[after]!.shade;
-                const next =
-                  design.shades[
-                    (design.shades.findIndex(({ key }) => key === shade) + 1) % design.shades.length
-                  ]!;
-                const edit = editBands(direction, (bands) =>
-                  insertBand(bands, after + 1, { shade: next.key, count: 4 * wordsOf(design).perKey }),
-                );
-                dispatch({ kind: 'edit', edit, select: { direction, band: after + 1 } });
-              }}
-            >
-              <Plus size={16} aria-hidden="true" /> Add a band
-            </button>
-            <button type="button" className="button" onClick={() => setReworking(true)}>
-              Rework…
-            </button>
-            <button type="button" className="button" onClick={() => setPicturing(true)}>
-              From a picture…
-            </button>
-          </div>
-          {picturing && <PictureDialog direction={direction} onClose={() => setPicturing(false)} />}
-          {reworking && <ReworkDialog direction={direction} onClose={() => setReworking(false)} />}
-        </>
-      ) : (
+
+      <BandList direction={direction} asked={added} />
+      <div className="flex flex-wrap gap-2">
         <button
           type="button"
-          className="button button-plain self-start text-woad"
-          onClick={() => dispatch({ kind: 'select', selection: { direction, band: 0 } })}
+          className="button self-start"
+          onClick={() => {
+            const shade = sequence.bands[after]!.shade;
+            const next =
+              design.shades[
+                (design.shades.findIndex(({ key }) => key === shade) + 1) % design.shades.length
+              ]!;
+            const edit = editBands(direction, (bands) =>
+              insertBand(bands, after + 1, { shade: next.key, count: 4 * wordsOf(design).perKey }),
+            );
+            dispatch({ kind: 'edit', edit, select: { direction, band: after + 1 } });
+            setAdded((count) => count + 1);
+          }}
         >
-          Show its {plural(sequence.bands.length, 'band')}
+          <Plus size={16} aria-hidden="true" /> Add a band
         </button>
-      )}
+        <button type="button" className="button" onClick={() => setReworking(true)}>
+          Rework…
+        </button>
+        <button type="button" className="button" onClick={() => setPicturing(true)}>
+          From a picture…
+        </button>
+      </div>
+      {picturing && <PictureBands direction={direction} onClose={() => setPicturing(false)} />}
+      {reworking && <ReworkDialog direction={direction} onClose={() => setReworking(false)} />}
     </div>
   );
 }

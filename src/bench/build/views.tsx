@@ -4,6 +4,10 @@ import type { Design, DesignOf } from '../../core/design/design-schema.ts';
 import type { Rectangle } from '../../core/exact/vector.ts';
 import type { PixelFit } from '../../core/repeat/pixel-fit.ts';
 import type { ClothView } from '../cloth/cloth-store.ts';
+import { MotifBuild } from '../motif/motif-build.tsx';
+import { MotifFactsPart } from '../motif/motif-facts-part.tsx';
+import { MotifHand } from '../motif/motif-hand.tsx';
+import { MotifLayPart } from '../motif/motif-lay.tsx';
 import { PlaidBuild } from '../plaid/plaid-build.tsx';
 import { PlaidChecks } from '../plaid/plaid-checks.tsx';
 import { useDesign } from '../state/bench-store.ts';
@@ -12,6 +16,7 @@ import { AngleHandle } from '../stripe/angle-handle.tsx';
 import { StripeBalancePart } from '../stripe/stripe-balance-part.tsx';
 import { StripeBuild } from '../stripe/stripe-build.tsx';
 import { GrowthView } from '../tiling/growth-view.tsx';
+import { isGrowing } from '../tiling/is-growing.ts';
 import { RatioFitsPart } from '../tiling/ratio-fits-part.tsx';
 import { TilingBuild } from '../tiling/tiling-build.tsx';
 import { TilingFactsPart } from '../tiling/tiling-facts-part.tsx';
@@ -28,6 +33,8 @@ interface ConstructionView<C extends Construction> {
   readonly Handles?: (props: { readonly design: DesignOf<C> }) => ReactNode;
   /** What stands in the place of the cloth on the Build step; undefined: the cloth. */
   readonly workOf?: (design: DesignOf<C>, cloth: ClothView) => (() => ReactNode) | undefined;
+  /** What the Lay step asks of it; left out where its repeats only lie straight. */
+  readonly Lay?: () => ReactNode;
   /** What the Check step says below the proof; `made` tells whether there is a cloth. */
   readonly Checks: (props: { readonly design: DesignOf<C>; readonly made: boolean }) => ReactNode;
   /** Keys that only work there. */
@@ -53,10 +60,16 @@ const VIEWS: { readonly [K in keyof ByKind]: ConstructionView<ByKind[K]> } = {
   tiling: {
     Build: TilingBuild,
     Handles: TilingHand,
-    workOf: ({ construction }, { growing }) =>
-      growing && construction.form.kind === 'grown' ? GrowthView : undefined,
+    workOf: ({ construction }, { growing }) => (isGrowing(construction, growing) ? GrowthView : undefined),
     Checks: TilingFactsPart,
     keys: TILING_KEYS,
+    RatioFits: RatioFitsPart,
+  },
+  motif: {
+    Build: MotifBuild,
+    Handles: MotifHand,
+    Lay: MotifLayPart,
+    Checks: MotifFactsPart,
     RatioFits: RatioFitsPart,
   },
 };

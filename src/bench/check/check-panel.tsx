@@ -12,11 +12,12 @@ import { VerdictMark } from '../../kit/verdict-mark.tsx';
 import { exactSideText, perMetreText, ppmText, sizeText } from '../../wording/measures.ts';
 import {
   directionSentence,
-  leaksSentence,
-  numbersSentence,
+  hairlineTest,
+  numbersTest,
   offerSentence,
-  paintedSentence,
   perThreadText,
+  seamTest,
+  type TestWords,
   verdictSentence,
 } from '../../wording/verdict.ts';
 import { useThreadFacts } from '../bands/use-thread-facts.ts';
@@ -47,7 +48,6 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
   const facts = useThreadFacts();
   const { pixels, painted, size, repeat } = report;
   const { unit } = design.lay;
-  const leaks = leaksSentence(report);
   const [nearest, ...others] = pixels.fits;
   const { RatioFits } = viewFor(design);
   return (
@@ -59,7 +59,9 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
         <p className="text-[13.5px]">{verdictSentence(report)}</p>
       </div>
       <ul className="m-0 flex list-none flex-col gap-2 p-0 text-[13px]">
-        <Reason holds={report.numbers.closed}>{numbersSentence(report)}</Reason>
+        <Test holds={report.numbers.closed} words={numbersTest(report)} />
+        <Test holds={painted?.differingBytes === 0} words={seamTest(report)} />
+        <Test holds={painted?.leakingPixels === 0} words={hairlineTest(report)} />
         {facts && (
           <>
             <Reason holds={facts.warp.repeat === facts.warp.period ? true : undefined}>
@@ -70,8 +72,6 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
             </Reason>
           </>
         )}
-        <Reason holds={painted?.differingBytes === 0}>{paintedSentence(report)}</Reason>
-        {leaks !== undefined && <Reason holds={painted?.leakingPixels === 0}>{leaks}</Reason>}
       </ul>
       <ResolutionField
         label="At a resolution of, pixels per inch"
@@ -141,6 +141,19 @@ const GROUND = {
   Open: 'bg-madder-pale',
 } as const;
 
+/** What a test found, its numbers folded away; nothing where it was not made. */
+function Test({ holds, words }: { holds: boolean; words: TestWords | undefined }) {
+  if (words === undefined) return null;
+  return (
+    <Reason holds={holds}>
+      <details>
+        <summary className="min-h-6 cursor-pointer leading-6">{words.meaning}</summary>
+        <p className="hint">{words.details}</p>
+      </details>
+    </Reason>
+  );
+}
+
 /** Undefined is neither: true, but worth knowing. */
 function Reason({ holds, children }: { holds: boolean | undefined; children: React.ReactNode }) {
   const [Icon, colour, word] =
@@ -152,7 +165,7 @@ function Reason({ holds, children }: { holds: boolean | undefined; children: Rea
   return (
     <li className="flex gap-2">
       <Icon size={16} className={`mt-0.5 flex-none ${colour}`} aria-label={word} />
-      <span>{children}</span>
+      <div className="min-w-0">{children}</div>
     </li>
   );
 }

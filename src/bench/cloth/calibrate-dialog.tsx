@@ -41,7 +41,7 @@ export function CalibrateDialog({
       </label>
       <div className="mt-4 flex justify-end gap-2">
         <button type="button" className="button" onClick={() => onOpenChange(false)}>
-          Leave it
+          Cancel
         </button>
         <button
           type="button"

@@ -3,7 +3,15 @@ import { pitchOf } from '../../core/design/lay.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { benchState } from '../state/bench-store.ts';
-import { type Camera, centre, fitThree, layGeometry, reanchor, zoomAbout } from './cloth-camera.ts';
+import {
+  type Camera,
+  centre,
+  fitThree,
+  layGeometry,
+  nextLevel,
+  reanchor,
+  zoomAbout,
+} from './cloth-camera.ts';
 import { calibration, NOMINAL_PIXELS_PER_MM, useCloth } from './cloth-store.ts';
 
 /** The camera on the repeat in the middle of the view. */
@@ -20,6 +28,21 @@ export function zoomTo(perEnd: number): void {
   if (camera === undefined) return;
   const middle = { x: view.width / 2, y: view.height / 2 };
   useCloth.setState({ camera: settleCamera(zoomAbout(camera, middle, perEnd)) });
+}
+
+/** Zooms by one level about the middle of the view. */
+export function zoomByLevel(direction: 1 | -1): void {
+  const { camera } = useCloth.getState();
+  if (camera === undefined) return;
+  const threads = inThreads(benchState().history.present);
+  zoomTo(nextLevel(camera.perEnd, direction, window.devicePixelRatio, threads));
+}
+
+/** Pans the cloth by CSS pixels, right and down. */
+export function panBy(x: number, y: number): void {
+  const { camera } = useCloth.getState();
+  if (camera === undefined) return;
+  useCloth.setState({ camera: settleCamera({ ...camera, x: camera.x + x, y: camera.y + y }) });
 }
 
 /** As large as it will be woven or printed, on this monitor. */

@@ -99,6 +99,13 @@ export function nextLevel(perEnd: number, direction: 1 | -1, pixelRatio: number,
   return beyond ?? levels.at(direction === 1 ? -1 : 0)!;
 }
 
+/** The level nearest to a wished width; what has no threads takes any width there is. */
+export function nearestLevel(perEnd: number, pixelRatio: number, threads: boolean): number {
+  if (!threads) return Math.min(FREE_MOST, Math.max(FREE_LEAST, perEnd));
+  const apart = (level: number) => Math.abs(Math.log(level / (perEnd * pixelRatio)));
+  return LEVELS.reduce((best, level) => (apart(level) < apart(best) ? level : best)) / pixelRatio;
+}
+
 /** Zooms so that what lies under the point stays there. */
 export function zoomAbout(camera: Camera, point: { x: number; y: number }, perEnd: number): Camera {
   const times = perEnd / camera.perEnd;

@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import type { Proof } from '../../core/colour/proof.ts';
 import { PLAIN_THREADS } from '../../core/paint/thread-light.ts';
 import { type ClothMarks, NO_MARKS } from '../../core/thread/mark-cells.ts';
-import { keep, readKept } from '../../kit/browser-store.ts';
+import { keep, readKept } from '../../kit/kept/browser-store.ts';
 import type { Camera, RepeatSize, Size } from './cloth-camera.ts';
 
 export const CLOTH_LOOKS = ['auto', 'flat', 'threads', 'finished'] as const;
@@ -12,6 +12,8 @@ export type ClothLook = (typeof CLOTH_LOOKS)[number];
 export interface ClothView {
   readonly view: Size;
   readonly camera: Camera | undefined;
+  /** Whether two fingers zoom just now, so that neither of them pans. */
+  readonly pinching: boolean;
   /** Threads of one repeat, as the worker found them. */
   readonly repeat: RepeatSize | undefined;
   /** Height of a pick for an end one wide. */
@@ -46,6 +48,7 @@ export interface ClothView {
 export const useCloth = create<ClothView>(() => ({
   view: { width: 0, height: 0 },
   camera: undefined,
+  pinching: false,
   repeat: undefined,
   ratio: 1,
   outlineRepeat: true,

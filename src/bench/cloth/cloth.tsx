@@ -9,16 +9,19 @@ import { watchSize } from '../../kit/use-size.ts';
 import { problemOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
 import { layGeometry, MOST_FIRST, pickRatio } from './cloth-camera.ts';
+import { pressClothKey } from './cloth-keys.ts';
 import { useCloth } from './cloth-store.ts';
 import { panCloth } from './pan-cloth.ts';
 import { useClothDrawing } from './use-cloth-drawing.ts';
 import { useClothPainter } from './use-cloth-painter.ts';
 import { useFirstCamera } from './use-first-camera.ts';
+import { usePinchZoom } from './use-pinch-zoom.ts';
 import { useThreadLook } from './use-thread-look.ts';
 import { useWheel } from './use-wheel.ts';
+import { ZoomButtons } from './zoom-buttons.tsx';
 
 /**
- * The cloth: the painted repeat as an endless fill; the wheel zooms about the pointer, a drag pans.
+ * The cloth: the painted repeat as an endless fill; wheel and pinch zoom about the pointer, a drag pans.
  * @param children  what is laid over it, to be taken hold of
  */
 export function Cloth({ children }: { children?: React.ReactNode }) {
@@ -62,6 +65,7 @@ export function Cloth({ children }: { children?: React.ReactNode }) {
   useFirstCamera(design, pixelRatio);
   useClothDrawing(canvas, { design, camera: placed, geometry, patch, pixelRatio });
   useWheel(host, pixelRatio, threads);
+  usePinchZoom(host, pixelRatio, threads);
   return (
     <div
       ref={host}
@@ -74,8 +78,10 @@ export function Cloth({ children }: { children?: React.ReactNode }) {
         aria-label={`Cloth of ${design.name}`}
         className="-outline-offset-4 block h-full w-full cursor-grab active:cursor-grabbing"
         onPointerDown={(event) => panCloth(event)}
+        onKeyDown={pressClothKey}
       />
       {children}
+      <ZoomButtons />
       {problem !== undefined && (
         <p
           role="alert"

@@ -1,5 +1,5 @@
 import { followPointer } from '../../kit/follow-pointer.ts';
-import { settleCamera } from './cloth-actions.ts';
+import { panBy } from './cloth-actions.ts';
 import { useCloth } from './cloth-store.ts';
 
 /** CSS pixels that a pointer may stray and still have clicked. */
@@ -20,12 +20,10 @@ export function panCloth(event: React.PointerEvent<HTMLElement>, clicked?: () =>
     event,
     (moved) => {
       panning ||= Math.hypot(moved.clientX - from.x, moved.clientY - from.y) > STRAY;
-      const { camera } = useCloth.getState();
-      if (!panning || camera === undefined) return;
-      const x = camera.x + moved.clientX - last.x;
-      const y = camera.y + moved.clientY - last.y;
+      if (!panning) return;
+      const by = { x: moved.clientX - last.x, y: moved.clientY - last.y };
       last = { x: moved.clientX, y: moved.clientY };
-      useCloth.setState({ camera: settleCamera({ ...camera, x, y }) });
+      if (!useCloth.getState().pinching) panBy(by.x, by.y);
     },
     () => {
       if (!panning) clicked?.();

@@ -17,6 +17,8 @@ export function useWheel(
     let turned = 0;
     const wheel = (event: WheelEvent) => {
       event.preventDefault();
+      // With Ctrl it is a pinch on a trackpad.
+      if (event.ctrlKey) return;
       turned += event.deltaMode === 0 ? event.deltaY : event.deltaY * 30;
       const { camera } = useCloth.getState();
       if (camera === undefined || Math.abs(turned) < WHEEL_LEVEL) return;

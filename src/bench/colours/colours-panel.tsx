@@ -1,25 +1,11 @@
-import {
-  type Announcements,
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  type UniqueIdentifier,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { arrayMove } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { nameWithin } from '../../core/colour/free-name.ts';
 import { freeKey, MAX_SHADES, type Shade } from '../../core/colour/shade.ts';
 import { Panel } from '../../kit/panel.tsx';
-import { PictureDialog } from '../picture/picture-dialog.tsx';
+import { SortableList } from '../../kit/sortable-list.tsx';
+import { PictureDialog } from '../../picture/picture-dialog.tsx';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { bandsUsing, removeShade, setShades } from '../state/shade-edits.ts';
 import { CardTools } from './card-tools.tsx';
@@ -32,10 +18,6 @@ export function ColoursPanel() {
   const design = useDesign();
   const [removing, setRemoving] = useState<Shade>();
   const [picturing, setPicturing] = useState(false);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   const { shades } = design;
   const remove = (shade: Shade) => {
     if (bandsUsing(design, shade.key) > 0) setRemoving(shade);
@@ -43,29 +25,21 @@ export function ColoursPanel() {
   };
   return (
     <Panel title="Colours" purpose="The shade card. A change here changes it wherever it is used.">
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        accessibility={moveWords(shades)}
-        onDragEnd={({ active, over }) => {
-          const [from, to] = [active.id, over?.id].map((id) => shades.findIndex((shade) => shade.key === id));
-          if (from! >= 0 && to! >= 0)
-            dispatch({ kind: 'edit', edit: setShades(arrayMove(shades, from!, to!)) });
-        }}
+      <SortableList
+        ids={shades.map(({ key }) => key)}
+        what="the shade"
+        nameOf={(key) => shades.find((shade) => shade.key === key)?.name ?? ''}
+        onMove={(from, to) => dispatch({ kind: 'edit', edit: setShades(arrayMove(shades, from, to)) })}
       >
-        <SortableContext items={shades.map((shade) => shade.key)} strategy={verticalListSortingStrategy}>
-          <ul className="m-0 flex list-none flex-col p-0">
-            {shades.map((shade) => (
-              <ShadeRow
-                key={shade.key}
-                shade={shade}
-                bands={bandsUsing(design, shade.key)}
-                onRemove={shades.length > 1 ? () => remove(shade) : undefined}
-              />
-            ))}
-          </ul>
-        </SortableContext>
-      </DndContext>
+        {shades.map((shade) => (
+          <ShadeRow
+            key={shade.key}
+            shade={shade}
+            bands={bandsUsing(design, shade.key)}
+            onRemove={shades.length > 1 ? () => remove(shade) : undefined}
+          />
+        ))}
+      </SortableList>
       <div className="flex flex-wrap gap-2">
         <button
           type="button"
@@ -79,7 +53,16 @@ export function ColoursPanel() {
           From a picture…
         </button>
       </div>
-      {picturing && <PictureDialog direction={undefined} onClose={() => setPicturing(false)} />}
+      {picturing && (
+        <PictureDialog
+          title="Shades from a picture"
+          action="Add these shades"
+          card={shades}
+          bands={undefined}
+          onTake={(taken) => dispatch({ kind: 'edit', edit: setShades(taken.shades) })}
+          onClose={() => setPicturing(false)}
+        />
+      )}
       <ColourwaysPart />
       <CardTools />
       {removing !== undefined && (
@@ -91,23 +74,6 @@ export function ColoursPanel() {
       )}
     </Panel>
   );
-}
-
-/** What a screen reader says while a shade is moved. */
-function moveWords(shades: readonly Shade[]) {
-  const nameOf = (key: UniqueIdentifier) => shades.find((shade) => shade.key === key)?.name ?? '';
-  const placeOf = (key: UniqueIdentifier) => shades.findIndex((shade) => shade.key === key) + 1;
-  return {
-    screenReaderInstructions: {
-      draggable: 'Space takes the shade up, the arrow keys move it, Space puts it down, Escape leaves it.',
-    },
-    announcements: {
-      onDragStart: ({ active }) => `Took up ${nameOf(active.id)}.`,
-      onDragOver: ({ active, over }) => over && `${nameOf(active.id)} is over place ${placeOf(over.id)}.`,
-      onDragEnd: ({ active, over }) => over && `Put ${nameOf(active.id)} down at place ${placeOf(over.id)}.`,
-      onDragCancel: ({ active }) => `Left ${nameOf(active.id)} where it was.`,
-    } as Announcements,
-  };
 }
 
 /** A shade to begin with: a step lighter or darker than the last, so that it shows. */

@@ -7,7 +7,7 @@ import { CheckField } from '../../kit/fields/check-field.tsx';
 import { NameInPlace } from '../../kit/fields/name-in-place.tsx';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
-import { addColourway, removeColourway, renameColourway } from '../state/colourway-edits.ts';
+import { addColourway, removeColourway, renameColourway, updateColourway } from '../state/colourway-edits.ts';
 import { setShades } from '../state/shade-edits.ts';
 
 /** Variations that one click adds as a colourway, told apart by how many of the kind there are already. */
@@ -106,9 +106,22 @@ function ColourwayRow({ colourway }: { colourway: Colourway }) {
         type="button"
         className="button button-plain text-woad"
         title="The design takes these colours"
+        aria-label={`Use ${name}`}
         onClick={() => dispatch({ kind: 'edit', edit: setShades(shades) })}
       >
-        Take
+        Use
+      </button>
+      <button
+        type="button"
+        className="button button-plain text-woad"
+        title="It takes the colours that the design has now"
+        aria-label={`Update ${name}`}
+        onClick={() => {
+          const colours = Object.fromEntries(design.shades.map(({ key, hex }) => [key, hex]));
+          dispatch({ kind: 'edit', edit: updateColourway(name, colours) });
+        }}
+      >
+        Update
       </button>
       <button
         type="button"

@@ -1,12 +1,11 @@
-import { useSortable } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import { GripVertical, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { SHADE_KEY, type Shade } from '../../core/colour/shade.ts';
+import { ColourButton } from '../../kit/fields/colour-button.tsx';
+import { SortableRow } from '../../kit/sortable-list.tsx';
 import { plural } from '../../wording/measures.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { changeShade } from '../state/shade-edits.ts';
-import { ColourButton } from './colour-button.tsx';
 
 interface ShadeRowProps {
   readonly shade: Shade;
@@ -16,25 +15,15 @@ interface ShadeRowProps {
 
 /** One shade of the card: taken up to be moved, its colour, letter and name. */
 export function ShadeRow({ shade, bands, onRemove }: ShadeRowProps) {
-  const sortable = useSortable({ id: shade.key });
   const change = (part: Partial<Shade>, what: string) =>
     dispatch({ kind: 'edit', edit: changeShade(shade.key, part), tag: `shade-${what}-${shade.key}` });
   return (
-    <li
-      ref={sortable.setNodeRef}
-      style={{ transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition }}
-      className={`flex items-center gap-2 border-rule/70 border-b bg-paper py-1.5 ${sortable.isDragging ? 'relative z-10 shadow-lg' : ''}`}
-    >
-      <button
-        type="button"
-        className="cursor-grab touch-none text-ash"
-        {...sortable.attributes}
-        {...sortable.listeners}
-        aria-label={`Move ${shade.name}`}
-      >
-        <GripVertical size={15} aria-hidden="true" />
-      </button>
-      <ColourButton shade={shade} onChange={(hex) => change({ hex }, 'hex')} />
+    <SortableRow id={shade.key} name={shade.name}>
+      <ColourButton
+        shade={shade}
+        onChange={(hex) => change({ hex }, 'hex')}
+        onSettle={() => dispatch({ kind: 'settle' })}
+      />
       <KeyField shade={shade} />
       <input
         aria-label={`Name of shade ${shade.key}`}
@@ -56,7 +45,7 @@ export function ShadeRow({ shade, bands, onRemove }: ShadeRowProps) {
       >
         <Trash2 size={15} aria-hidden="true" />
       </button>
-    </li>
+    </SortableRow>
   );
 }
 
@@ -71,7 +60,7 @@ function KeyField({ shade }: { shade: Shade }) {
       aria-label={`Letter of ${shade.name}`}
       aria-invalid={wrong}
       title={taken ? 'Another shade has this letter' : 'Letter in thread counts'}
-      className={`numbers w-9 rounded border px-1 py-0.5 text-center ${wrong ? 'border-madder text-madder' : 'border-rule'}`}
+      className={`numbers min-h-6 w-9 rounded border px-1 py-0.5 text-center ${wrong ? 'border-madder text-madder' : 'border-rule'}`}
       value={draft ?? shade.key}
       maxLength={3}
       onChange={(event) => setDraft(event.target.value.toUpperCase())}

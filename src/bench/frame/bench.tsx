@@ -1,9 +1,14 @@
 import '../../workers/no-eval.ts';
 
-import { useEffect, useState } from 'react';
-import { Toaster } from 'sonner';
+import { useCallback, useEffect, useState } from 'react';
 import { BrokenPage } from '../../kit/broken-part.tsx';
+import { CommandMenu } from '../../kit/commands/command-menu.tsx';
+import { designCommands } from '../../kit/commands/shelf-commands.ts';
+import { useCommandKey } from '../../kit/commands/use-command-key.ts';
+import { isFirst, leaveTour } from '../../kit/kept/first-visit.ts';
+import { useKeptFocus } from '../../kit/kept-focus.ts';
 import { Safely } from '../../kit/safely.tsx';
+import { Toasts } from '../../kit/toasts.tsx';
 import { BuildPanel } from '../build/build-panel.tsx';
 import { ConstructionHandles, viewFor } from '../build/views.tsx';
 import { CheckPanel } from '../check/check-panel.tsx';
@@ -22,6 +27,8 @@ import { startAutosave } from '../state/autosave.ts';
 import { railsOf } from '../state/band-edits.ts';
 import type { OpenedDesign, Step } from '../state/bench-state.ts';
 import { openDesign, useBench, useBenchState, useDesign } from '../state/bench-store.ts';
+import { startKeepingUndo } from '../state/keep-undo.ts';
+import { benchCommands } from './bench-commands.ts';
 import { BrokenBench } from './broken-bench.tsx';
 import { Header } from './header.tsx';
 import { useBenchKeys } from './keys.ts';
@@ -30,6 +37,7 @@ import { MeasureLine } from './measure-line.tsx';
 import { DraftDialog, StaleDialog } from './saving-dialogs.tsx';
 import { Steps } from './steps.tsx';
 import { Ticket } from './ticket.tsx';
+import { Tour } from './tour.tsx';
 
 const PANELS: Readonly<Record<Step, () => React.ReactNode>> = {
   Colours: ColoursPanel,
@@ -49,37 +57,61 @@ export function Bench({ opened }: { opened: OpenedDesign }) {
 /** What goes on whatever breaks on the screen: saving, checking, keys. */
 function OpenBench() {
   const [keys, setKeys] = useState(false);
-  const [showKeys] = useState(() => () => setKeys(true));
+  const [searching, setSearching] = useState(false);
+  const [touring, setTouring] = useState(isFirst);
+  const [shows] = useState(() => ({ showKeys: () => setKeys(true), showTour: () => setTouring(true) }));
+  const [search] = useState(() => () => setSearching(true));
   const design = useDesign();
   const step = useBenchState((state) => state.step);
   useEffect(startAutosave, []);
+  useEffect(startKeepingUndo, []);
   useRepeatCheck();
-  useBenchKeys(showKeys);
+  useBenchKeys(shows.showKeys);
+  useCommandKey(search);
+  useKeptFocus();
+  const commandsOf = useCallback(() => benchCommands(design, shows), [design, shows]);
   return (
     <div className="relative grid h-dvh grid-rows-[48px_54px_minmax(0,1fr)] overflow-hidden">
-      <Header onKeys={showKeys} />
+      <Header onKeys={shows.showKeys} onSearch={search} />
       <Steps />
       <Safely of={[design, step]} broken={(again) => <BrokenBench again={again} />}>
-        <Workplace />
+        <Workplace
+          tour={
+            touring && (
+              <Tour
+                onLeave={() => {
+                  leaveTour();
+                  setTouring(false);
+                }}
+              />
+            )
+          }
+        />
       </Safely>
       <KeysDialog open={keys} onOpenChange={setKeys} />
+      <CommandMenu
+        open={searching}
+        onOpenChange={setSearching}
+        commandsOf={commandsOf}
+        moreOf={designCommands}
+      />
       <StaleDialog />
       <DraftDialog />
-      <Toaster position="bottom-left" />
+      <Toasts />
     </div>
   );
 }
 
 /** The cloth, or what takes its place, and the panel of the step. */
-function Workplace() {
+function Workplace({ tour }: { tour: React.ReactNode }) {
   const step = useBenchState((state) => state.step);
   const colourways = useCloth((cloth) => cloth.sideBySide) && step === 'Colours';
   const design = useDesign();
   const Work = useCloth((cloth) => (step === 'Build' ? viewFor(design).workOf?.(design, cloth) : undefined));
   const Shown = PANELS[step];
   return (
-    <main className="grid min-h-0 grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px]">
-      <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_38px] border-rule border-t">
+    <main className="grid min-h-0 grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px] max-[900px]:grid-cols-1 max-[900px]:grid-rows-[minmax(0,1.15fr)_minmax(0,1fr)]">
+      <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_auto] border-rule border-t">
         {step === 'Send' ? (
           <SendView />
         ) : colourways ? (
@@ -92,6 +124,7 @@ function Workplace() {
         <MeasureLine looking={step !== 'Send' && !colourways && Work === undefined} />
       </div>
       <div className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
+        {tour}
         <Shown />
       </div>
     </main>

@@ -1,22 +1,26 @@
-import { ChevronRight, CircleHelp, Redo2, Undo2 } from 'lucide-react';
-import { toast } from 'sonner';
-import { savedAnswer } from '../../contracts/design.ts';
+import { ChevronRight, CircleHelp, History, Redo2, Search, Undo2 } from 'lucide-react';
+import { useState } from 'react';
 import { NameInPlace } from '../../kit/fields/name-in-place.tsx';
+import { IconButton } from '../../kit/icon-button.tsx';
 import { Mark } from '../../kit/mark.tsx';
-import { request } from '../../kit/request.ts';
 import { clockText } from '../../wording/measures.ts';
 import { saveNow } from '../state/autosave.ts';
 import type { SavedState } from '../state/bench-state.ts';
 import { benchState, dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
+import { duplicate } from './duplicate.ts';
+import { VersionsDialog } from './versions-dialog.tsx';
 
-/** Where you are, undo and redo, what is saved, Copy and Send. */
-export function Header({ onKeys }: { onKeys: () => void }) {
+/** Where you are, undo and redo, what is saved, Duplicate and Send. */
+export function Header({ onKeys, onSearch }: { onKeys: () => void; onSearch: () => void }) {
   const range = useBenchState((state) => state.range);
   const saved = useBenchState((state) => state.saved);
+  const [looking, setLooking] = useState(false);
   const canUndo = useBenchState((state) => state.history.past.length > 0);
   const canRedo = useBenchState((state) => state.history.future.length > 0);
+  const { name } = useDesign();
   return (
-    <header className="flex h-12 items-center gap-3.5 border-rule border-b bg-paper px-[18px]">
+    <header className="flex h-12 items-center gap-3.5 border-rule border-b bg-paper px-[18px] max-[1100px]:gap-1.5">
+      <h1 className="sr-only">{name}</h1>
       <a
         href="/"
         onClick={leave}
@@ -24,54 +28,43 @@ export function Header({ onKeys }: { onKeys: () => void }) {
         aria-label="Vetro: to the shelf"
       >
         <Mark />
-        <span className="font-[650] font-heading text-[20px]">Vetro</span>
+        <span className="font-[650] font-heading text-[20px] max-[900px]:sr-only">Vetro</span>
       </a>
       <nav aria-label="Where you are" className="flex min-w-0 items-center gap-1.5 text-ash">
-        <a href="/" onClick={leave} className="text-ash no-underline hover:text-ink">
+        <a href="/" onClick={leave} className="inline-block py-1 text-ash no-underline hover:text-ink">
           Shelf
         </a>
         {range !== '' && (
           <>
-            <ChevronRight size={14} aria-hidden="true" />
-            <span className="whitespace-nowrap">{range}</span>
+            <ChevronRight size={14} aria-hidden="true" className="flex-none max-[900px]:hidden" />
+            <span className="whitespace-nowrap max-[900px]:hidden">{range}</span>
           </>
         )}
         <ChevronRight size={14} aria-hidden="true" className="flex-none" />
         <NameField />
       </nav>
       <span className="flex-1" />
-      <button
-        type="button"
-        className="button button-plain"
-        aria-label="Undo"
-        title="Undo (Ctrl Z)"
+      <IconButton
+        name="Undo"
+        keys="Ctrl Z"
+        icon={Undo2}
         disabled={!canUndo}
         onClick={() => dispatch({ kind: 'undo' })}
-      >
-        <Undo2 size={17} aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        className="button button-plain"
-        aria-label="Redo"
-        title="Redo (Ctrl Shift Z)"
+      />
+      <IconButton
+        name="Redo"
+        keys="Ctrl Shift Z"
+        icon={Redo2}
         disabled={!canRedo}
         onClick={() => dispatch({ kind: 'redo' })}
-      >
-        <Redo2 size={17} aria-hidden="true" />
-      </button>
+      />
       <SavedWords saved={saved} />
-      <button
-        type="button"
-        className="button button-plain"
-        aria-label="Keys"
-        title="Keys (?)"
-        onClick={onKeys}
-      >
-        <CircleHelp size={17} aria-hidden="true" />
-      </button>
-      <button type="button" className="button" onClick={() => void copy()}>
-        Copy
+      <IconButton name="Versions" icon={History} onClick={() => setLooking(true)} />
+      {looking && <VersionsDialog onClose={() => setLooking(false)} />}
+      <IconButton name="Search everything" keys="Ctrl K" icon={Search} onClick={onSearch} />
+      <IconButton name="Keyboard shortcuts" keys="?" icon={CircleHelp} onClick={onKeys} />
+      <button type="button" className="button" onClick={() => void duplicate()}>
+        Duplicate
       </button>
       <button
         type="button"
@@ -84,16 +77,6 @@ export function Header({ onKeys }: { onKeys: () => void }) {
   );
 }
 
-async function copy(): Promise<void> {
-  try {
-    await saveNow();
-    const answer = savedAnswer.parse(await request('POST', `/api/designs/${benchState().id}/copy`));
-    window.location.assign(`/bench/${answer.id}`);
-  } catch (error) {
-    toast.error((error as Error).message);
-  }
-}
-
 /** The design's name, edited where it stands; every change of it is saved. */
 function NameField() {
   const { name } = useDesign();
@@ -101,7 +84,7 @@ function NameField() {
     <NameInPlace
       label="Name of the design"
       name={name}
-      className="min-w-0 text-ellipsis rounded px-1 font-semibold text-ink field-sizing-content hover:bg-linen"
+      className="min-h-6 min-w-0 text-ellipsis rounded px-1 font-semibold text-ink field-sizing-content hover:bg-linen"
       style={{ maxWidth: '34vw' }}
       onType={(typed) =>
         dispatch({ kind: 'edit', edit: (design) => ({ ...design, name: typed }), tag: 'name' })
@@ -131,7 +114,11 @@ function SavedWords({ saved }: { saved: SavedState }) {
     );
   }
   return (
-    <span role="status" title={words} className="flex min-w-0 items-center gap-1.5 truncate text-[13px]">
+    <span
+      role="status"
+      title={words}
+      className="flex min-w-0 shrink items-center gap-1.5 truncate text-[13px] max-[900px]:max-w-[120px]"
+    >
       {dot}
       {words}
     </span>

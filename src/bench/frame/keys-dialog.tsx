@@ -4,7 +4,7 @@ import { KEYS } from './keys.ts';
 /** The list of keys. */
 export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Keys" wide>
+    <Dialog open={open} onOpenChange={onOpenChange} title="Keyboard shortcuts" wide>
       <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2">
         {KEYS.map(({ where, keys }) => (
           <section key={where}>

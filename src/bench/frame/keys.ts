@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { KEYS_OF_CONSTRUCTIONS } from '../build/views.tsx';
 import { zoomToPixels, zoomToThree, zoomToTrueSize } from '../cloth/cloth-actions.ts';
+import { CLOTH_KEYS } from '../cloth/cloth-keys.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { RAIL_KEYS } from '../rails/rail-keys.ts';
 import { dispatch } from '../state/bench-store.ts';
@@ -9,7 +10,7 @@ import type { KeyList, KeyWords } from '../state/key-list.ts';
 /** A key that works anywhere on the bench, except while something is typed. */
 interface BenchKey extends KeyWords {
   readonly hears: (pressed: Pressed) => boolean;
-  readonly act: (showKeys: () => void) => void;
+  readonly act: (shows: { readonly showKeys: () => void }) => void;
 }
 
 interface Pressed {
@@ -26,7 +27,7 @@ function alone(wished: string): BenchKey['hears'] {
   return ({ key, ctrl, alt }) => key === wished && !ctrl && !alt;
 }
 
-const ANYWHERE: readonly BenchKey[] = [
+export const ANYWHERE: readonly BenchKey[] = [
   {
     keys: 'Ctrl Z',
     what: 'undo',
@@ -66,19 +67,16 @@ const ANYWHERE: readonly BenchKey[] = [
     hears: alone('b'),
     act: () => useCloth.setState(({ behind }) => ({ behind: !behind })),
   },
-  { keys: '?', what: 'this list', hears: alone('?'), act: (showKeys) => showKeys() },
+  { keys: '?', what: 'keyboard shortcuts', hears: alone('?'), act: ({ showKeys }) => showKeys() },
 ];
 
 /** Every key and what it does, as `?` lists them. */
 export const KEYS: readonly KeyList[] = [
-  { where: 'Anywhere', keys: ANYWHERE },
+  { where: 'Anywhere', keys: [{ keys: 'Ctrl K', what: 'search everything' }, ...ANYWHERE] },
   { where: 'On a rail', keys: RAIL_KEYS },
   {
     where: 'On the cloth',
-    keys: [
-      { keys: 'Wheel', what: 'zoom about the pointer' },
-      { keys: 'Drag', what: 'pan' },
-    ],
+    keys: CLOTH_KEYS,
   },
   ...KEYS_OF_CONSTRUCTIONS,
 ];
@@ -99,7 +97,7 @@ export function useBenchKeys(showKeys: () => void): void {
       if (found === undefined) return;
       // Else the browser undoes something of its own.
       if (pressed.ctrl) event.preventDefault();
-      found.act(showKeys);
+      found.act({ showKeys });
     };
     document.addEventListener('keydown', press);
     return () => document.removeEventListener('keydown', press);

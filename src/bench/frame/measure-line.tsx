@@ -29,16 +29,16 @@ export function MeasureLine({ looking }: { looking: boolean }) {
   return (
     <section
       aria-label="Measures"
-      className="numbers flex min-w-0 items-center gap-4 whitespace-nowrap border-rule border-t bg-paper px-4"
+      className="numbers flex min-h-[38px] min-w-0 items-center gap-4 whitespace-nowrap border-rule border-t bg-paper px-4"
     >
-      <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden">
+      <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-4 py-1">
         {repeat !== undefined && inThreads(design) && (
           <>
             <span>
               <span className="mr-1.5 font-text text-ash">Repeat</span>
               {repeat.ends} ends × {repeat.picks} picks
             </span>
-            <span className="max-[1100px]:hidden">
+            <span>
               {lengthText(multiply(rational(repeat.ends), pitch.x), lay.unit)} ×{' '}
               {lengthText(multiply(rational(repeat.picks), pitch.y), lay.unit)} {lay.unit}
             </span>
@@ -58,7 +58,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
             </span>
           </span>
         )}
-        <span aria-live="polite" className="font-text text-[14px]">
+        <span aria-live="polite" className="flex items-center font-text text-[14px]">
           {verdict !== undefined && <VerdictMark verdict={verdict} />}
         </span>
       </div>
@@ -67,9 +67,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
         <span className="font-text text-weld">Proof: {PROOF_NAMES[proof].toLowerCase()}</span>
       )}
       {looking && perEnd !== undefined && (
-        <span className="text-ash max-[1180px]:hidden">
-          {zoomText(perEnd, inThreads(design) ? 'thread' : 'mm')}
-        </span>
+        <span className="text-ash">{zoomText(perEnd, inThreads(design) ? 'thread' : 'mm')}</span>
       )}
       {looking && <ViewControls />}
     </section>

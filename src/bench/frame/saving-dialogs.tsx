@@ -10,7 +10,7 @@ import {
   heldDrafts,
   listDrafts,
   sameDocument,
-} from '../../kit/drafts.ts';
+} from '../../kit/kept/drafts.ts';
 import { clockText } from '../../wording/measures.ts';
 import { keepBoth, saveBeside, takeTheirs } from '../state/autosave.ts';
 import { benchState, dispatch, useBenchState } from '../state/bench-store.ts';

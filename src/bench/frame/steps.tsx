@@ -46,7 +46,7 @@ function stateOf(step: Step, state: BenchState): string {
     case 'Build':
       return wordsFor(construction).built(construction);
     case 'Lay': {
-      if (!inThreads(history.present)) return 'Straight';
+      if (!inThreads(history.present)) return wordsFor(construction).laid(construction);
       const ends = parseDensity(lay.ends);
       const picks = parseDensity(lay.picks);
       const per = lay.per === 'in' ? 'per inch' : 'per cm';

@@ -1,7 +1,8 @@
 import { X } from 'lucide-react';
 import { inThreads } from '../../core/design/design-facts.ts';
-import type { Design } from '../../core/design/design-schema.ts';
+import { type Design, MAX_NOTES } from '../../core/design/design-schema.ts';
 import { toText } from '../../core/exact/rational.ts';
+import type { Mirror } from '../../core/thread/sequence.ts';
 import { Measure } from '../../kit/panel.tsx';
 import { VerdictMark } from '../../kit/verdict-mark.tsx';
 import { wordsFor } from '../../wording/construction-words.ts';
@@ -10,7 +11,7 @@ import { useThreadFacts } from '../bands/use-thread-facts.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { railsOf, sequenceOf } from '../state/band-edits.ts';
 import { verdictOf } from '../state/bench-state.ts';
-import { useBenchState, useDesign } from '../state/bench-store.ts';
+import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 
 /** Most shades shown as chips. */
 const CHIPS = 15;
@@ -35,12 +36,12 @@ export function Ticket() {
       <button
         type="button"
         aria-label="Unpin the ticket"
-        className="absolute top-1.5 right-1.5 rounded p-1 text-ash hover:bg-linen"
+        className="absolute top-1 right-1 rounded p-[6px] text-ash hover:bg-linen"
         onClick={() => useCloth.setState({ ticket: false })}
       >
         <X size={14} aria-hidden="true" />
       </button>
-      <h3 className="break-words text-[17px] leading-tight">{design.name}</h3>
+      <h2 className="break-words text-[17px] leading-tight">{design.name}</h2>
       <p className="text-[12.5px] text-ash">
         {[design.number, range].filter((part) => part !== '').join(' · ')}
       </p>
@@ -50,7 +51,11 @@ export function Ticket() {
             {toText(report.repeat.width)} × {toText(report.repeat.height)}
           </Measure>
         )}
-        {report?.size && <Measure name="Size">{sizeText(report.size, unit)}</Measure>}
+        {report?.size && (
+          <Measure name="Size">
+            <span className="whitespace-nowrap text-[12px]">{sizeText(report.size, unit)}</span>
+          </Measure>
+        )}
         <Measure name={made}>{how}</Measure>
         {facts?.float !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
         {railsOf(design).length > 0 && <Pivots design={design} />}
@@ -66,13 +71,40 @@ export function Ticket() {
             />
           ))}
         </div>
-        {verdict !== undefined && <VerdictMark verdict={verdict} />}
+        {verdict !== undefined && <VerdictMark verdict={verdict} short />}
       </div>
+      <Notes />
     </aside>
   );
 }
 
+/** What its maker wants to remember, on the ticket itself. */
+function Notes() {
+  const { notes } = useDesign();
+  return (
+    <textarea
+      aria-label="Notes"
+      placeholder="Notes…"
+      rows={1}
+      maxLength={MAX_NOTES}
+      value={notes}
+      className="field-sizing-content mt-2 block max-h-24 min-h-7 w-full resize-none rounded border border-transparent bg-linen/60 px-2 py-1 text-[12.5px] hover:border-rule focus:bg-white"
+      onChange={(event) => {
+        const typed = event.target.value;
+        dispatch({ kind: 'edit', edit: (design) => ({ ...design, notes: typed }), tag: 'notes' });
+      }}
+      onBlur={() => dispatch({ kind: 'settle' })}
+    />
+  );
+}
+
+const MIRROR_WORDS: Readonly<Record<Mirror, string>> = {
+  none: 'no',
+  shared: 'end bands once',
+  doubled: 'end bands twice',
+};
+
 function Pivots({ design }: { design: Design }) {
   const pivots = sequenceOf(design, 'warp').mirror;
-  return <Measure name="Pivots">{pivots === 'none' ? 'no' : pivots}</Measure>;
+  return <Measure name="Mirrored">{MIRROR_WORDS[pivots]}</Measure>;
 }

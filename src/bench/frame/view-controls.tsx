@@ -41,6 +41,7 @@ export function ViewControls() {
             side="top"
             align="end"
             sideOffset={8}
+            aria-label="View"
             className="z-40 flex w-64 flex-col gap-1 rounded-card border border-rule bg-paper p-3 shadow-xl"
           >
             <ViewButton text="True size" hint="0" onClick={zoomToTrueSize} />
@@ -79,7 +80,7 @@ export function ViewControls() {
             )}
             <div className="mt-1 px-2">
               <Slider
-                label="Fade everything but the unit"
+                label="Fade the repeats around"
                 value={fade}
                 range={[0, 0.9]}
                 step={0.05}
@@ -88,7 +89,7 @@ export function ViewControls() {
             </div>
             <div className="mt-1 px-2">
               <SelectField
-                label="Seen"
+                label="Colour vision"
                 value={proof}
                 options={PROOFS.map((each) => ({ value: each, text: PROOF_NAMES[each] }))}
                 onChange={(seen) => useCloth.setState({ proof: seen })}
@@ -123,7 +124,7 @@ export function ViewControls() {
               </>
             )}
             <hr className="my-1 border-rule" />
-            <ViewButton text="Measure this monitor…" hint="" onClick={() => setCalibrating(true)} />
+            <ViewButton text="Calibrate this monitor…" hint="" onClick={() => setCalibrating(true)} />
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>

@@ -1,14 +1,17 @@
+import { toast } from 'sonner';
 import { kindFor } from '../../core/design/constructions.ts';
 import { inThreads } from '../../core/design/design-facts.ts';
 import { pitchOf } from '../../core/design/lay.ts';
+import { exactDecimal } from '../../core/exact/exact-decimal.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
-import { isWhole, multiply, rational, toDecimal, toText } from '../../core/exact/rational.ts';
+import { divide, isWhole, multiply, rational, toDecimal, toText } from '../../core/exact/rational.ts';
 import { DENSITY_BASES, parseDensity } from '../../core/units/density.ts';
 import { LENGTH_UNITS } from '../../core/units/length.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { Measure, Panel } from '../../kit/panel.tsx';
 import { lengthText, sizeText } from '../../wording/measures.ts';
+import { viewFor } from '../build/views.tsx';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { problemOf } from '../state/bench-state.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
@@ -27,6 +30,7 @@ export function LayPanel() {
   const design = useDesign();
   const { lay, construction } = design;
   const { density } = kindFor(construction);
+  const { Lay } = viewFor(design);
   const repeat = useCloth((cloth) => cloth.repeat);
   const problem = useBenchState(problemOf);
   const report = useBenchState((state) => state.report);
@@ -36,14 +40,23 @@ export function LayPanel() {
   const set = (change: Parameters<typeof setLay>[0], tag?: string) =>
     dispatch({ kind: 'edit', edit: setLay(change), ...(tag === undefined ? {} : { tag }) });
   return (
-    <Panel title="Lay" purpose={PURPOSES[density]}>
+    <Panel title="Lay" purpose={Lay === undefined ? PURPOSES[density] : 'How boxes are set side by side.'}>
+      {Lay !== undefined && <Lay />}
       {density !== 'nothing' && (
         <>
           <Choice
             label="Density, threads per"
             value={lay.per}
             options={DENSITY_BASES.map((base) => ({ value: base, text: PER[base] }))}
-            onChange={(per) => set({ per })}
+            onChange={(per) => {
+              if (per === lay.per) return;
+              const ends = perOther(lay.ends, per);
+              const picks = perOther(lay.picks, per);
+              set({ per, ends, picks });
+              toast(
+                `Converted: ${lay.ends} threads per ${PER[lay.per]} are ${resolveDensity(ends)} per ${PER[per]}.`,
+              );
+            }}
           />
           <div className="grid grid-cols-2 gap-3">
             <NumberField
@@ -87,6 +100,14 @@ export function LayPanel() {
       )}
     </Panel>
   );
+}
+
+/** A density of one base as text in the other, exactly as dense. @throws CoreError as `parseDensity` */
+function perOther(text: string, per: 'in' | 'cm'): string {
+  // 2.54 centimetres are an inch.
+  const inch = rational(254, 100);
+  const value = parseDensity(text);
+  return exactDecimal(per === 'in' ? multiply(value, inch) : divide(value, inch));
 }
 
 /** What a density comes to: as a fraction where a decimal would go on for ever. */

@@ -34,7 +34,7 @@ export function BalancePart({ design }: { design: PlaidDesign }) {
         rows={rowsOf(balance).map(({ shade, ends, picks, share }) => ({
           key: shade.key,
           cells: [
-            <ShadeName key="shade" shade={shade} />,
+            <ShadeName key="shade" shade={shade} more={` ${shade.hex}`} />,
             ends,
             picks,
             share === undefined ? '' : percentText(share),

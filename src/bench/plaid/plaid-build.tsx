@@ -1,11 +1,12 @@
-import type { Direction } from '../../core/design/construction.ts';
 import { parseTurn } from '../../core/design/exchange/counts-text.ts';
+import { asKind } from '../../core/design/of-kind.ts';
+import { stripeOfPlaid } from '../../core/design/turn-into/stripe-of-plaid.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
 import { SequencePart } from '../bands/sequence-part.tsx';
 import { setShared } from '../state/band-edits.ts';
-import { dispatch, useBenchState } from '../state/bench-store.ts';
+import { dispatch } from '../state/bench-store.ts';
 import { useDesignOf } from '../state/use-construction.ts';
 import { WeaveChoice } from '../weave/weave-choice.tsx';
 import { setCrossing, setTurn } from './plaid-edits.ts';
@@ -16,8 +17,6 @@ import { ThreadCountField } from './thread-count-field.tsx';
 export function PlaidBuild() {
   const { crossing, weft } = useDesignOf('plaid').construction;
   const { follows, turn } = weft;
-  const selection = useBenchState((state) => state.selection);
-  const worked: Direction = follows ? 'warp' : (selection?.direction ?? 'warp');
   return (
     <Panel
       title="Build"
@@ -27,7 +26,7 @@ export function PlaidBuild() {
           : 'Two sets of stripes, one printed over the other.'
       }
     >
-      <SequencePart direction="warp" open={worked === 'warp'}>
+      <SequencePart direction="warp">
         <ThreadCountField direction="warp" />
       </SequencePart>
       <Choice
@@ -44,13 +43,13 @@ export function PlaidBuild() {
       />
       {follows ? (
         <NumberField
-          label="Turned by, in threads"
+          label="Shift the weft by, threads"
           text={String(turn)}
           resolve={(text) => String(parseTurn(text))}
           onChange={(text) => dispatch({ kind: 'edit', edit: setTurn(parseTurn(text)), tag: 'turn' })}
         />
       ) : (
-        <SequencePart direction="weft" open={worked === 'weft'}>
+        <SequencePart direction="weft">
           <ThreadCountField direction="weft" />
         </SequencePart>
       )}
@@ -64,6 +63,16 @@ export function PlaidBuild() {
         onChange={(next) => dispatch({ kind: 'edit', edit: setCrossing(next) })}
       />
       {crossing === 'woven' ? <WeaveChoice /> : <PrintChoice />}
+      <button
+        type="button"
+        className="button self-start"
+        onClick={() => {
+          dispatch({ kind: 'edit', edit: (old) => stripeOfPlaid(asKind('plaid', old)) });
+          dispatch({ kind: 'select', selection: undefined });
+        }}
+      >
+        Turn the warp into a stripe
+      </button>
     </Panel>
   );
 }

@@ -6,14 +6,17 @@ import { typedThreads } from '../../core/thread/band.ts';
 import { threadCount } from '../../core/thread/sequence.ts';
 import { LiveTextField } from '../../kit/fields/live-text-field.tsx';
 import { lengthText, plural } from '../../wording/measures.ts';
+import { useTypedCard } from '../bands/use-typed-card.ts';
 import { sequenceOf, setSequence } from '../state/band-edits.ts';
 import { dispatch } from '../state/bench-store.ts';
+import { onCard } from '../state/shade-edits.ts';
 import { useDesignOf } from '../state/use-construction.ts';
 
 /** A sequence as thread counts; of a print, as steps of a length. */
 export function ThreadCountField({ direction }: { direction: Direction }) {
   const design = useDesignOf('plaid');
   const { construction, lay, shades } = design;
+  const typing = useTypedCard(shades);
   const sequence = sequenceOf(design, direction);
   const typed = typedThreads(sequence.bands);
   const laidOut = threadCount(sequence);
@@ -23,24 +26,28 @@ export function ThreadCountField({ direction }: { direction: Direction }) {
   const counted = typed === laidOut ? plural(typed, one) : `${typed} typed, ${plural(laidOut, one)} laid out`;
   return (
     <LiveTextField
-      label={direction === 'warp' ? 'Warp' : 'Weft, from the lower edge up'}
+      label={direction === 'warp' ? 'Warp' : 'Weft, upward'}
       note={
         printed
           ? `${counted}, ${lengthText(multiply(rational(laidOut), pitch), lay.unit)} ${lay.unit}`
           : counted
       }
       written={formatThreadCount(sequence)}
-      read={(text) =>
-        parseThreadCount(text, {
-          keys: shades.map((shade) => shade.key),
-          pivots: sequence.mirror === 'doubled' ? 'doubled' : 'shared',
-        })
-      }
-      write={formatThreadCount}
-      onChange={(read) =>
-        dispatch({ kind: 'edit', edit: setSequence(direction, read), tag: `text-${direction}` })
-      }
-      onLeave={() => dispatch({ kind: 'settle' })}
+      read={(text) => {
+        const card = typing.cardFor(text);
+        const pivots = sequence.mirror === 'doubled' ? 'doubled' : 'shared';
+        return { card, sequence: parseThreadCount(text, { card, pivots }) };
+      }}
+      write={(read) => formatThreadCount(read.sequence)}
+      onChange={(read) => {
+        typing.typed();
+        const edit = onCard(read.card, setSequence(direction, read.sequence));
+        dispatch({ kind: 'edit', edit, tag: `text-${direction}` });
+      }}
+      onLeave={() => {
+        typing.leave();
+        dispatch({ kind: 'settle' });
+      }}
     />
   );
 }

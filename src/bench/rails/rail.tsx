@@ -64,7 +64,8 @@ export function Rail({ direction }: { direction: Direction }) {
       onPointerLeave={() => setPointed(undefined)}
       onPointerMove={(event) => {
         const threads = threadsAt(axis, placeOf(event, host.current!, direction));
-        setPointed(threads);
+        // A finger leaves no pointer behind that could be moved away again.
+        setPointed(event.pointerType === 'mouse' ? threads : undefined);
         const edge = edgeAt(laid, threads, REACH / axis.step);
         event.currentTarget.style.cursor =
           edge === undefined ? 'default' : direction === 'warp' ? 'col-resize' : 'row-resize';

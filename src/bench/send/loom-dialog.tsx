@@ -24,7 +24,7 @@ export function LoomDialog({ onClose }: { onClose: () => void }) {
   }, []);
   useEffect(() => void ask({ kind: 'look' }), [ask]);
   return (
-    <Dialog open onOpenChange={onClose} title="Weave it" wide>
+    <Dialog open onOpenChange={onClose} title="Weave on a loom" wide>
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {

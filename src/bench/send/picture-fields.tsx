@@ -1,6 +1,6 @@
 import { kindFor } from '../../core/design/constructions.ts';
 import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
-import { pitchOf } from '../../core/design/lay.ts';
+import { pitchOf, pixelOf } from '../../core/design/lay.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { parsePerStep, pixelSize } from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet } from '../../core/formats/sheet.ts';
@@ -59,14 +59,16 @@ export function PictureWish() {
           label="Faces run under their neighbours by"
           text={wish.underlap}
           resolve={(text) =>
-            text.trim() === '' ? 'as far as does no harm' : `${lengthText(parseLengthOrNone(text), 'mm')} mm`
+            text.trim() === ''
+              ? 'as far as does no harm'
+              : `${lengthText(parseLengthOrNone(text, pixelOf(design.resolution)), 'mm')} mm`
           }
           onChange={(underlap) => useSend.setState({ underlap })}
         />
       )}
       {wish.file === 'png' && inThreads(design) && (
         <Choice
-          label="How fine"
+          label="Scale"
           value={wish.scale}
           options={[
             { value: 'dpi', text: 'At true size' },

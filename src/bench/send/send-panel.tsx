@@ -1,48 +1,19 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
 import { wovenOf } from '../../core/design/design-facts.ts';
-import type { Design } from '../../core/design/design-schema.ts';
 import { lossesOf } from '../../core/design/exchange/losses.ts';
-import { filesOf } from '../../core/design/exchange/write-file.ts';
-import { CoreError } from '../../core/error.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
-import { errorSentence } from '../../wording/error-sentence.ts';
 import { lossSentence } from '../../wording/loss-words.ts';
-import { saveNow } from '../state/autosave.ts';
 import { problemOf, unmadeOf } from '../state/bench-state.ts';
-import { benchState, useBenchState, useDesign } from '../state/bench-store.ts';
+import { useBenchState, useDesign } from '../state/bench-store.ts';
 import { LoomDialog } from './loom-dialog.tsx';
 import { PerThread, PictureWish } from './picture-fields.tsx';
-import {
-  addressOf,
-  fileOf,
-  isPicture,
-  isStructure,
-  readWish,
-  SEND_FILES,
-  type SendFile,
-  savedName,
-  useSend,
-} from './send-store.ts';
-import { takeFile } from './take-file.ts';
-
-const NAMES: Readonly<Record<SendFile, string>> = {
-  png: 'PNG',
-  svg: 'SVG',
-  txt: 'Counts',
-  csv: 'CSV',
-  faces: 'Faces',
-  wif: 'WIF',
-  json: 'Design',
-  draft: 'Draft',
-  paper: 'Point paper',
-  squares: 'Squares',
-  texture: 'Texture',
-};
+import { send } from './send-file.ts';
+import { FILE_NAMES, isSent } from './send-names.ts';
+import { isPicture, isStructure, readWish, SEND_FILES, type SendFile, useSend } from './send-store.ts';
 
 const FOR: Readonly<Record<SendFile, string>> = {
   png: 'A picture in whole pixels, its resolution written in it.',
@@ -75,7 +46,7 @@ export function SendPanel() {
         value={wish.file}
         options={SEND_FILES.filter((file) => isSent(file, design)).map((file) => ({
           value: file,
-          text: NAMES[file],
+          text: FILE_NAMES[file],
         }))}
         onChange={(file) => useSend.setState({ file })}
       />
@@ -83,7 +54,7 @@ export function SendPanel() {
         <Choice
           label="Or the structure alone"
           value={wish.file}
-          options={SEND_FILES.filter(isStructure).map((file) => ({ value: file, text: NAMES[file] }))}
+          options={SEND_FILES.filter(isStructure).map((file) => ({ value: file, text: FILE_NAMES[file] }))}
           onChange={(file) => useSend.setState({ file })}
         />
       )}
@@ -108,30 +79,26 @@ export function SendPanel() {
           {wrong}
         </p>
       )}
-      <button
-        type="button"
-        className="button button-go"
-        disabled={taken !== undefined || (isPicture(wish.file) && wrong !== undefined)}
-        onClick={() => void send(setTaken)}
-      >
-        <Download size={16} aria-hidden="true" />
-        {taken === undefined
-          ? `Send the ${NAMES[wish.file]}`
-          : `Making it… ${(taken / 1e6).toFixed(1)} MB so far`}
-      </button>
-      {woven && (
-        <button type="button" className="button" onClick={() => setWeaving(true)}>
-          Weave it on a loom…
+      <div className="-mx-[18px] sticky bottom-0 flex flex-col gap-2 border-rule border-t bg-paper px-[18px] py-3">
+        <button
+          type="button"
+          className="button button-go"
+          disabled={taken !== undefined || (isPicture(wish.file) && wrong !== undefined)}
+          onClick={() => void send(setTaken)}
+        >
+          <Download size={16} aria-hidden="true" />
+          {taken === undefined
+            ? `Send the ${FILE_NAMES[wish.file]}`
+            : `Making it… ${(taken / 1e6).toFixed(1)} MB so far`}
         </button>
-      )}
+        {woven && (
+          <button type="button" className="button" onClick={() => setWeaving(true)}>
+            Weave it on a loom…
+          </button>
+        )}
+      </div>
     </Panel>
   );
-}
-
-/** Pictures, drawings and the design itself can always be sent; files of text where the construction has them. */
-function isSent(file: SendFile, design: Design): boolean {
-  if (isStructure(file)) return false;
-  return isPicture(file) || file === 'json' || filesOf(design).some((each) => each === fileOf(file));
 }
 
 /** What a text or table cannot hold of this design. */
@@ -143,23 +110,4 @@ function Losses() {
     return lossSentence(valueIfAny(() => lossesOf(design, file)) ?? []);
   }, [design, file]);
   return sentence === '' ? null : <p className="-mt-1 text-[13px] text-weld">{sentence}</p>;
-}
-
-/** Saves what is on the bench, then takes the file that the server makes of it. */
-async function send(told: (bytes: number | undefined) => void): Promise<void> {
-  told(0);
-  try {
-    await saveNow();
-    const { saved, stored, ...state } = benchState();
-    if (saved.kind === 'failed' || saved.kind === 'stale') {
-      toast.error('The last change is not saved yet, so it would be missing from the file. Save it first.');
-      return;
-    }
-    const wish = useSend.getState();
-    await takeFile(addressOf(state, wish, stored), savedName(wish, stored), told);
-  } catch (error) {
-    toast.error(error instanceof CoreError ? errorSentence(error) : (error as Error).message);
-  } finally {
-    told(undefined);
-  }
 }

@@ -1,6 +1,6 @@
 import { type SavedAnswer, type SaveRequest, savedAnswer, storedDesign } from '../../contracts/design.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { sameDocument } from '../../kit/drafts.ts';
+import { sameDocument } from '../../kit/kept/drafts.ts';
 import { type RequestError, request } from '../../kit/request.ts';
 import { benchState, dispatch, useBench } from './bench-store.ts';
 import { forgetWork, keepWork, keepWorkInHaste, startKeeping } from './keep-work.ts';

@@ -34,6 +34,11 @@ export function setShared(shared: boolean): Edit {
   };
 }
 
+/** Whether a band may be printed at a strength of its own. */
+export function hasStrengths({ construction }: Design): boolean {
+  return kindFor(construction).banded?.hasStrengths?.(construction) ?? false;
+}
+
 /** Threads by which a rail's sequence begins later. */
 export function turnOn({ construction }: Design, direction: Direction): number {
   return kindFor(construction).banded?.turnOf(construction, direction) ?? 0;

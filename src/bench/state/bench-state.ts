@@ -54,6 +54,8 @@ export interface BenchState {
 export type BenchAction =
   | { readonly kind: 'edit'; readonly edit: Edit; readonly tag?: string; readonly select?: Selection }
   | { readonly kind: 'settle' | 'undo' | 'redo' }
+  /** What this browser kept of an earlier page's history; what is on the bench stays. */
+  | { readonly kind: 'remember'; readonly past: readonly Design[]; readonly future: readonly Design[] }
   | { readonly kind: 'step'; readonly step: Step }
   | { readonly kind: 'select'; readonly selection: Selection | undefined }
   | { readonly kind: 'saving'; readonly saved: SavedState }
@@ -98,6 +100,8 @@ export function reduceBench(state: BenchState, action: BenchAction): BenchState 
     }
     case 'settle':
       return { ...state, history: settle(state.history) };
+    case 'remember':
+      return { ...state, history: { ...state.history, past: action.past, future: action.future } };
     case 'undo':
       return withHistory(state, undo(state.history));
     case 'redo':

@@ -9,6 +9,14 @@ export function addColourway(name: string, colours: Colourway['colours']): Edit 
   });
 }
 
+/** Puts other colours into a colourway. */
+export function updateColourway(name: string, colours: Colourway['colours']): Edit {
+  return (design) => ({
+    ...design,
+    colourways: design.colourways.map((each) => (each.name === name ? { name, colours } : each)),
+  });
+}
+
 export function removeColourway(name: string): Edit {
   return (design) => ({ ...design, colourways: design.colourways.filter((each) => each.name !== name) });
 }

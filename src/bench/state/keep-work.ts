@@ -1,5 +1,12 @@
 import type { Design } from '../../core/design/design-schema.ts';
-import { type Draft, draftKey, forgetDraft, holdDraft, keepDraft, keepInHaste } from '../../kit/drafts.ts';
+import {
+  type Draft,
+  draftKey,
+  forgetDraft,
+  holdDraft,
+  keepDraft,
+  keepInHaste,
+} from '../../kit/kept/drafts.ts';
 import { latest } from '../../kit/latest.ts';
 import { benchState, dispatch } from './bench-store.ts';
 

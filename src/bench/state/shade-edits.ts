@@ -1,3 +1,4 @@
+import { withShade } from '../../core/colour/change-shade.ts';
 import type { Shade } from '../../core/colour/shade.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { shadesUsed, withShadeReplaced } from '../../core/design/shades-used.ts';
@@ -8,10 +9,10 @@ export function setShades(shades: readonly Shade[]): Edit {
   return (design) => ({ ...design, shades: [...shades] });
 }
 
-/** Changes a shade; a new key is carried into every band that uses it. */
+/** Changes a shade; a new key is carried into every band that uses it, a name that was not typed follows the colour. */
 export function changeShade(key: string, change: Partial<Shade>): Edit {
   return (design) => {
-    const shades = design.shades.map((shade) => (shade.key === key ? { ...shade, ...change } : shade));
+    const shades = withShade(design.shades, key, change);
     const renamed = change.key === undefined ? design : replaceEverywhere(design, key, change.key);
     return { ...renamed, shades, colourways: rekeyed(design.colourways, key, change.key ?? key) };
   };
@@ -26,6 +27,13 @@ export function removeShade(key: string, replacement: string | undefined): Edit 
     const colourways = rekeyed(design.colourways, key, undefined);
     return { ...freed, colourways, shades: design.shades.filter((shade) => shade.key !== key) };
   };
+}
+
+/** An edit on another card, which has the shades that the edit names. */
+export function onCard(shades: readonly Shade[], edit: Edit): Edit {
+  const isSame = (other: readonly Shade[]) =>
+    other.length === shades.length && other.every((shade, at) => shade === shades[at]);
+  return (design) => edit(isSame(design.shades) ? design : setShades(shades)(design));
 }
 
 /** How many typed bands use a shade, those of a weft that rests included. */

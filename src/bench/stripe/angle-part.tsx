@@ -1,4 +1,5 @@
 import { useId, useMemo, useState } from 'react';
+import { pixelOf } from '../../core/design/lay.ts';
 import { atAngle, inSquare, offersFor } from '../../core/design/stripe/at-angle.ts';
 import { stripeSquare } from '../../core/design/stripe/compile-stripe.ts';
 import type { SlopeOffer } from '../../core/design/stripe/slope-offers.ts';
@@ -117,7 +118,7 @@ function Offers({ offers, chosen, onChoose }: OffersProps) {
             <button
               key="slope"
               type="button"
-              className="font-semibold text-woad"
+              className="min-h-6 min-w-8 text-left font-semibold text-woad"
               aria-label={`Use slope ${slopeText(slope)}`}
               aria-pressed={sameSlope(slope, chosen)}
               onClick={() => onChoose(slope)}
@@ -139,9 +140,10 @@ function SquareForm() {
   const id = useId();
   const design = useDesignOf('stripe');
   const { unit } = design.lay;
-  const [side, setSide] = useState(unit === 'in' ? '4' : '100');
+  const pixel = pixelOf(design.resolution);
+  const [side, setSide] = useState(unit === 'in' ? '4 in' : '100 mm');
   const [periods, setPeriods] = useState('7');
-  const read = () => ({ side: parseLength(side, unit), periods: whole(periods, 1) });
+  const read = () => ({ side: parseLength(side, unit, pixel), periods: whole(periods, 1) });
   return (
     <fieldset className="m-0 flex flex-col gap-2 border-0 p-0" aria-labelledby={`${id}-title`}>
       <h3 id={`${id}-title`} className="text-[14px]">
@@ -149,13 +151,13 @@ function SquareForm() {
       </h3>
       <div className="grid grid-cols-2 gap-3">
         <NumberField
-          label={`Side of the square, ${unit}`}
+          label="Side of the square"
           text={side}
-          resolve={(text) => lengthText(parseLength(text, unit), unit)}
+          resolve={(text) => `${lengthText(parseLength(text, unit, pixel), unit)} ${unit}`}
           onChange={setSide}
         />
         <NumberField
-          label="Periods along each edge"
+          label="Repeats of the bands along each edge"
           text={periods}
           resolve={(text) => String(whole(text, 1))}
           onChange={setPeriods}

@@ -39,17 +39,17 @@ export function StripeBalancePart({ design }: { design: StripeDesign }) {
             <ShadeName
               key="shade"
               shade={shade}
-              more={shade.key === design.construction.clear ? ' (clear)' : ''}
+              more={shade.key === design.construction.clear ? ' (transparent)' : ''}
             />,
             width(all),
             percentText(toNumber(share)),
           ],
         }))}
       />
-      <h3 className="mt-2 text-[14px]">Bands along the period</h3>
-      <BarChart title="Width of each band along the period" {...widths} height={72} upright />
+      <h3 className="mt-2 text-[14px]">Bands along their repeat</h3>
+      <BarChart title="Width of each band along the repeat" {...widths} height={72} upright />
       <dl className="m-0 flex flex-col gap-1.5">
-        <Measure name="One period">{width(balance.period)}</Measure>
+        <Measure name="One repeat of the bands">{width(balance.period)}</Measure>
         <Measure name="Widest and narrowest band">
           {`${largest.shade} ${width(largest.width)}, ${smallest.shade} ${width(smallest.width)}`}
         </Measure>

@@ -1,14 +1,18 @@
+import { toast } from 'sonner';
+import { bandScale } from '../../core/design/lay.ts';
+import { inUnit } from '../../core/design/stripe/in-unit.ts';
 import { LEVEL, type Slope, slope, UPRIGHT } from '../../core/exact/slope.ts';
 import { BAND_UNITS, type BandUnit } from '../../core/units/band-width.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
 import { SequencePart } from '../bands/sequence-part.tsx';
-import { dispatch, useBenchState } from '../state/bench-store.ts';
+import { dispatch } from '../state/bench-store.ts';
 import { useDesignOf } from '../state/use-construction.ts';
 import { AnglePart } from './angle-part.tsx';
-import { BandWidthsField } from './band-widths-field.tsx';
+import { BandWidthsField, measuredText } from './band-widths-field.tsx';
 import { setStripe } from './stripe-edits.ts';
+import { TurnIntoPlaid } from './turn-into-plaid.tsx';
 
 const UNIT_NAMES: Readonly<Record<BandUnit, string>> = {
   mm: 'mm',
@@ -23,24 +27,30 @@ type Lines = 'upright' | 'level' | 'angle';
 
 /** The unit of a stripe: its bands, where the lines go, and what is left clear. */
 export function StripeBuild() {
-  const { construction, shades } = useDesignOf('stripe');
+  const design = useDesignOf('stripe');
+  const { construction, shades } = design;
   const lines = linesOf(construction.slope);
-  const selected = useBenchState((state) => state.selection !== undefined);
   const set = (change: Parameters<typeof setStripe>[0]) =>
     dispatch({ kind: 'edit', edit: setStripe(change) });
   return (
     <Panel title="Build" purpose="Bands side by side, in exact widths.">
-      <SequencePart direction="warp" open={lines !== 'angle' || selected}>
+      <SequencePart direction="warp">
         <BandWidthsField />
       </SequencePart>
       <Choice
-        label="Widths are in"
+        label="Unit"
         value={construction.unit}
         options={BAND_UNITS.map((unit) => ({ value: unit, text: UNIT_NAMES[unit] }))}
-        onChange={(unit) => set({ unit })}
+        onChange={(unit) => {
+          const before = measuredText(design);
+          const next = inUnit(construction, unit, bandScale(design));
+          set(next);
+          const after = measuredText({ ...design, construction: { ...construction, ...next } });
+          toast(`Converted: ${before} is ${after}.`);
+        }}
       />
       <Choice
-        label="The lines run"
+        label="Direction"
         value={lines}
         options={[
           { value: 'upright', text: 'Down' },
@@ -54,14 +64,15 @@ export function StripeBuild() {
       />
       {lines === 'angle' && <AnglePart />}
       <SelectField
-        label="Left clear"
+        label="Transparent"
         value={construction.clear ?? ''}
         options={[
-          { value: '', text: 'Nothing: every band is painted' },
+          { value: '', text: 'None' },
           ...shades.map(({ key, name }) => ({ value: key, text: name })),
         ]}
         onChange={(clear) => set({ clear: clear === '' ? null : clear })}
       />
+      <TurnIntoPlaid design={design} />
     </Panel>
   );
 }

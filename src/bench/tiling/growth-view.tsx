@@ -108,7 +108,7 @@ export function GrowthView() {
             disabled={faces.length <= 1}
             onClick={() => put(faces.slice(0, -1))}
           >
-            <Undo2 size={15} aria-hidden="true" /> Take the last one back
+            <Undo2 size={15} aria-hidden="true" /> Remove the last face
           </button>
         </div>
       </section>

@@ -15,6 +15,9 @@ interface RatioFitsPartProps {
   readonly now: { readonly width: number; readonly height: number };
 }
 
+/** A chart of fewer dots says less than the table. */
+const FEW = 3;
+
 /** The last, and best, of them that are shown. */
 const SHOWN = 9;
 
@@ -36,18 +39,20 @@ export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
   return (
     <div>
       <h3 className="mb-1 text-[14px]">Pixels that keep the ratio</h3>
-      <DotChart
-        title="Error of the ratio against the repeat in pixels"
-        xTitle="repeat across, pixels"
-        yTitle="error, ppm"
-        yUnit=" ppm"
-        dots={dots}
-        onChoose={(index) => dispatch({ kind: 'edit', edit: setResolution(dpi(fits[index]!)) })}
-        height={132}
-      />
+      {dots.length > FEW && (
+        <DotChart
+          title="Error of the ratio against the repeat in pixels"
+          xTitle="repeat across, pixels"
+          yTitle="error, ppm"
+          yUnit=" ppm"
+          dots={dots}
+          onChoose={(index) => dispatch({ kind: 'edit', edit: setResolution(dpi(fits[index]!)) })}
+          height={132}
+        />
+      )}
       <DataTable
         small
-        head={['Repeat', 'Error, ppm', 'At dpi', '']}
+        head={['Repeat', 'Error, ppm', 'At dpi', 'Choose']}
         rows={fits.map((fit) => ({
           key: `${fit.width} ${fit.height} ${toNumber(fit.errorRatio)}`,
           title: perMetreText(fit.errorRatio),

@@ -3,6 +3,7 @@ import { Panel } from '../../kit/panel.tsx';
 import { useDesignOf } from '../state/use-construction.ts';
 import { FaceRings } from './face-rings.tsx';
 import { putTiling } from './put-tiling.ts';
+import { TilingChooser } from './tiling-chooser.tsx';
 import { TilingColours } from './tiling-colours.tsx';
 import { TilingForm } from './tiling-form.tsx';
 import { TilingLayers } from './tiling-layers.tsx';
@@ -15,9 +16,10 @@ export function TilingBuild() {
   const { form, dual } = design.construction;
   return (
     <Panel title="Build" purpose="Polygons that cover the plane, in exact sides.">
+      <TilingChooser design={design} />
       <TilingForm form={form} />
       <CheckField
-        text="Its dual: middles of faces become corners"
+        text="Dual tiling: middles of faces become corners"
         on={dual}
         onChange={(on) => putTiling({ dual: on })}
       />

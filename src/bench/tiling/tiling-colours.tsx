@@ -10,13 +10,14 @@ import {
   type TilingSpec,
   type TilingColours as Ways,
 } from '../../core/design/tiling/tiling-schema.ts';
-import { ROW_WAYS, type RowWay } from '../../core/tiling/colourings.ts';
+import { surdToNumber } from '../../core/exact/surd.ts';
+import { ROW_WAYS, type RowWay, rowVector } from '../../core/tiling/colourings.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
-import { SelectField } from '../../kit/fields/select-field.tsx';
+import { type Options, SelectField } from '../../kit/fields/select-field.tsx';
 import { FoldOut } from '../../kit/fold-out.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
-import { polygonText } from '../../wording/tiling-words.ts';
+import { polygonText, rowText } from '../../wording/tiling-words.ts';
 import { few, keptBy, putTiling } from './put-tiling.ts';
 import { blockByHand, resizedBlock } from './tiling-edits.ts';
 
@@ -32,12 +33,6 @@ const COLOUR_NAMES: Readonly<Record<Ways, string>> = {
   hand: 'By hand, on the cloth',
 };
 
-const ROW_NAMES: Readonly<Record<RowWay, string>> = {
-  first: 'Along the first way of the cells',
-  second: 'Along the second',
-  diagonal: 'Along both',
-};
-
 /** Which faces are alike, and their shades. */
 export function TilingColours({ design }: { design: TilingDesign }) {
   const { construction } = design;
@@ -45,7 +40,7 @@ export function TilingColours({ design }: { design: TilingDesign }) {
   return (
     <>
       <SelectField
-        label="Faces are told apart by"
+        label="Colour faces by"
         value={colours.by}
         options={TILING_COLOURS.map((each) => ({ value: each, text: COLOUR_NAMES[each] }))}
         onChange={(by) => putTiling({ colours: usualColours(by, design) })}
@@ -55,7 +50,7 @@ export function TilingColours({ design }: { design: TilingDesign }) {
           <SelectField
             label="Rows"
             value={colours.way}
-            options={(Object.keys(ROW_WAYS) as RowWay[]).map((way) => ({ value: way, text: ROW_NAMES[way] }))}
+            options={rowOptions(construction)}
             onChange={(way) => putTiling({ colours: { ...colours, way } })}
           />
           <NumberField
@@ -70,6 +65,16 @@ export function TilingColours({ design }: { design: TilingDesign }) {
       <Scatter construction={construction} />
     </>
   );
+}
+
+/** The ways of rows, each by where its rows go on this tiling. */
+function rowOptions(construction: TilingSpec): Options<RowWay> {
+  const lattice = valueIfAny(() => tilingOf(construction).lattice);
+  return (Object.keys(ROW_WAYS) as RowWay[]).map((way) => {
+    if (lattice === undefined) return { value: way, text: 'Rows' };
+    const { x, y } = rowVector(lattice, way);
+    return { value: way, text: rowText({ x: surdToNumber(x), y: surdToNumber(y) }) };
+  });
 }
 
 function usualColours(by: Ways, design: TilingDesign): TilingSpec['colours'] {
@@ -119,7 +124,7 @@ function Scatter({ construction }: { construction: TilingSpec }) {
   return (
     <FoldOut title="Lighter and darker faces" state={scatter === null ? '' : `seed ${scatter.seed}`}>
       <CheckField
-        text="Scatter them"
+        text="Vary the lightness"
         on={scatter !== null}
         onChange={(on) => putTiling({ scatter: on ? { times: 4, seed: 1, share: '1/3', by: '1/10' } : null })}
       />
@@ -127,7 +132,7 @@ function Scatter({ construction }: { construction: TilingSpec }) {
         <>
           <div className="grid grid-cols-2 gap-3">
             <NumberField
-              label="Over so many cells"
+              label="Repeats after so many cells"
               text={String(scatter.times)}
               resolve={(text) => String(few(text, 1, MAX_BLOCK))}
               onChange={(text) =>
@@ -160,7 +165,7 @@ function Scatter({ construction }: { construction: TilingSpec }) {
             className="button self-start"
             onClick={() => putTiling({ scatter: { ...scatter, seed: scatter.seed + 1 } })}
           >
-            Scatter anew
+            Another seed
           </button>
         </>
       )}

@@ -1,3 +1,4 @@
+import type { Shade } from '../../core/colour/shade.ts';
 import { classShades, colouringOf } from '../../core/design/tiling/colouring-of.ts';
 import { tilingOf } from '../../core/design/tiling/shape-of-tiling.ts';
 import { type LinesSpec, MAX_BLOCK, type TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
@@ -10,6 +11,22 @@ type ByHand = Extract<TilingSpec['colours'], { by: 'hand' }>;
 /** Changes what a tiling is. */
 export function setTiling(change: Partial<TilingSpec>): Edit {
   return changing('tiling', () => change);
+}
+
+/**
+ * A tiling in the place of another: its form, lying as it does by itself, coloured so that its faces are told apart;
+ * size, shades and what lies over the faces stay. Where it has more kinds of faces, they take the card's other shades.
+ */
+export function anotherTiling(
+  construction: TilingSpec,
+  { form, dual, colours }: TilingSpec,
+  card: readonly Shade[],
+): TilingSpec {
+  const lines = construction.lines.map((each) => ({ ...each, of: null }));
+  const fade = construction.fade && { ...construction.fade, of: null };
+  const faces = [...new Set([...construction.faces, ...card.map(({ key }) => key)])];
+  const plain = { turn: 0, stretch: '1', shear: '0', diagonal: '0' };
+  return { ...construction, ...plain, form, dual, colours, faces, lines, fade };
 }
 
 /** The colours that a tiling has, as a block of cells to be coloured by hand. */
@@ -57,5 +74,5 @@ export function withFaceShade(
 
 /** Lines as they are usual. */
 export function usualLines(what: LinesSpec['what'], shade: string): LinesSpec {
-  return { what, of: null, width: '1 mm', shade, ends: 'round', dashes: null, skip: 2 };
+  return { what, of: null, width: '1 mm', shade, ends: 'round', dashes: null, skip: 2, every: 1, first: 0 };
 }

@@ -41,7 +41,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
         <Measure name="Kinds of faces">{classes}</Measure>
         <Measure name="Faces in one repeat">{faces}</Measure>
         {vanished > 0 && (
-          <Measure name="Of them gone in the gaps">
+          <Measure name="Of these, lost in the gaps">
             <span className="text-weld">{vanished}</span>
           </Measure>
         )}

@@ -55,7 +55,7 @@ export function FadePart({ design, faceOptions }: { design: TilingDesign; faceOp
             </button>
           )}
           <SelectField
-            label="Toward"
+            label="Direction of the fade"
             value={String(fade.angle)}
             options={Array.from({ length: 24 }, (_, step) => ({
               value: String(step),
@@ -73,7 +73,7 @@ export function FadePart({ design, faceOptions }: { design: TilingDesign; faceOp
             onChange={(how) => change({ turned: how === 'turned' })}
           />
           <SelectField
-            label="In"
+            label="Applies to"
             value={fade.of ?? ''}
             options={faceOptions}
             onChange={(of) => change({ of: of === '' ? null : of })}

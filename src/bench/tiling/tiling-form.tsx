@@ -1,74 +1,33 @@
-import {
-  FAMILIES,
-  FAMILY_NUMBERS,
-  type FamilyForm,
-  type FamilyName,
-  isFamily,
-  numbersOf,
-  usualForm,
-} from '../../core/design/tiling/families.ts';
+import { FAMILY_NUMBERS, type FamilyForm, isFamily, numbersOf } from '../../core/design/tiling/families.ts';
 import { formOf } from '../../core/design/tiling/form-of.ts';
 import type { FormSpec } from '../../core/design/tiling/form-schema.ts';
-import { ARCHIMEDEAN, type Archimedean } from '../../core/tiling/forms/archimedean.ts';
-import { TWO_KINDS, type TwoKinds } from '../../core/tiling/forms/two-kinds.ts';
+import { parseProportion } from '../../core/design/tiling/tiling-numbers.ts';
 import { buildTiling } from '../../core/tiling/tiling-form.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
-import { FAMILY_NAMES, numberLabel } from '../../wording/tiling-words.ts';
+import { numberLabel } from '../../wording/tiling-words.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { few as fewOf, keptBy, putTiling } from './put-tiling.ts';
 
-/** Which tiling, and the numbers of its family. */
+/** The numbers of a tiling's family; of one that is grown, what is seen of it. */
 export function TilingForm({ form }: { form: FormSpec }) {
-  const chosen = form.kind === 'regular' || form.kind === 'two-kinds' ? form.name : form.kind;
-  return (
-    <>
-      <SelectField
-        label="Tiling"
-        value={chosen}
-        options={[
-          { value: 'grown', text: 'Grown by hand', group: 'By their numbers' },
-          ...FAMILY_NAMES.map(([value, text]) => ({
-            value: value as string,
-            text,
-            group: 'By their numbers',
-          })),
-          ...optionsOf(ARCHIMEDEAN, 'Regular polygons, all corners alike'),
-          ...optionsOf(TWO_KINDS, 'Regular polygons, two kinds of corners'),
-        ]}
-        onChange={(value) => {
-          if (value === 'grown') beginGrowing();
-          else if (Object.hasOwn(FAMILIES, value)) put(usualForm(value as FamilyName));
-          else if (Object.hasOwn(TWO_KINDS, value)) put({ kind: 'two-kinds', name: value as TwoKinds });
-          else put({ kind: 'regular', name: value as Archimedean });
-        }}
-      />
-      {form.kind === 'grown' && <GrowingChoice />}
-      {isFamily(form) && <FamilyNumbers form={form} />}
-    </>
-  );
-}
-
-function optionsOf(forms: Readonly<Record<string, unknown>>, group: string) {
-  return Object.keys(forms).map((name) => ({ value: name, text: name, group }));
+  if (form.kind === 'grown') return <GrowingChoice />;
+  return isFamily(form) ? <FamilyNumbers form={form} /> : null;
 }
 
 function put(form: FormSpec, tag?: string): void {
   putTiling({ form }, tag);
 }
 
-function beginGrowing(): void {
-  useCloth.setState({ growing: true });
-  put({ kind: 'grown', faces: [{ on: null, shape: 6 }] });
-}
-
 /** A field for each number of a family. */
 function FamilyNumbers({ form }: { form: FamilyForm }) {
-  const numbers = Object.entries(numbersOf(form.kind));
+  const all = Object.entries(numbersOf(form.kind));
+  const numbers = all.filter(([key]) => !RATIO.includes(key));
   const stored = form as unknown as Readonly<Record<string, string | number>>;
   return (
-    <div className={numbers.length === 1 ? '' : 'grid grid-cols-2 gap-3'}>
+    <div className={numbers.length <= 1 ? '' : 'grid grid-cols-2 gap-3'}>
+      {all.length > numbers.length && <RatioField form={form} />}
       {numbers.map(([key, number]) => {
         const label = numberLabel(form.kind, key);
         const change = (value: string | number) => ({ ...form, [key]: value }) as FamilyForm;
@@ -101,16 +60,41 @@ function FamilyNumbers({ form }: { form: FamilyForm }) {
   );
 }
 
+/** The two numbers of a family that are only said beside each other. */
+const RATIO: readonly string[] = ['across', 'up'];
+
+/** Width and height beside each other: "2 : 3". */
+function RatioField({ form }: { form: FamilyForm }) {
+  const { across, up } = form as unknown as { readonly across: string; readonly up: string };
+  const changed = (text: string) => {
+    const [first, second = '1'] = text.split(':').map((part) => part.trim());
+    parseProportion(first!);
+    parseProportion(second);
+    return { ...form, across: first!, up: second } as FamilyForm;
+  };
+  return (
+    <NumberField
+      label="Width : height"
+      text={`${across} : ${up}`}
+      resolve={(typed) => {
+        buildTiling(formOf(changed(typed)));
+        return typed.trim();
+      }}
+      onChange={(typed) => put(changed(typed), 'ratio')}
+    />
+  );
+}
+
 /** Whether the patch is seen, or the cloth that it makes. */
 function GrowingChoice() {
   const growing = useCloth((cloth) => cloth.growing);
   return (
     <Choice
-      label="Seen as"
+      label="Show"
       value={growing ? 'patch' : 'cloth'}
       options={[
-        { value: 'patch', text: 'The patch that grows' },
-        { value: 'cloth', text: 'The cloth it makes' },
+        { value: 'patch', text: 'The patch' },
+        { value: 'cloth', text: 'The cloth' },
       ]}
       onChange={(what) => useCloth.setState({ growing: what === 'patch' })}
     />

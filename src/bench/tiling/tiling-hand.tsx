@@ -4,9 +4,8 @@ import type { Place } from '../../core/shape/places.ts';
 import { wayOf } from '../../kit/arrow-keys.ts';
 import { followPointer } from '../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
-import { layGeometry } from '../cloth/cloth-camera.ts';
-import { useCloth } from '../cloth/cloth-store.ts';
 import { panCloth } from '../cloth/pan-cloth.ts';
+import { type ClothPlaces, useClothView } from '../cloth/use-cloth-view.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { type FamilyHandle, familyHandles } from './family-handles.ts';
 import { putTiling } from './put-tiling.ts';
@@ -16,18 +15,11 @@ import { useTilingPlace } from './tiling-store.ts';
 /** CSS pixels within which a corner or a side is meant and not the face. */
 const REACH = 7;
 
-/** Between the cloth's millimetres, from the lower left corner of its repeat, and the view's pixels. */
-interface View {
-  readonly toView: (place: Place) => Place;
-  readonly toCloth: (point: Place) => Place;
-  readonly perMillimetre: number;
-}
-
 /** What is pointed at on the cloth of a tiling, and the corners of a family that can be dragged. */
 export function TilingHand({ design }: { design: TilingDesign }) {
   const places = useMemo(() => valueIfAny(() => laidPlaces(design)), [design]);
   const chosen = useTilingPlace(({ place }) => place);
-  const view = useView();
+  const view = useClothView();
   const { form, dual } = design.construction;
   // Another tiling has other faces: what was chosen is not among them.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the tiling is what is waited for
@@ -57,19 +49,8 @@ function isPlain({ construction }: TilingDesign): boolean {
   return !dual && turn === 0 && stretch === '1' && shear === '0' && diagonal === '0';
 }
 
-function useView(): View | undefined {
-  const { camera, repeat, ratio } = useCloth();
-  if (camera === undefined || repeat === undefined) return undefined;
-  const { stepX, stepY } = layGeometry(repeat, camera.perEnd, ratio, window.devicePixelRatio);
-  return {
-    toView: ({ x, y }) => ({ x: camera.x + x * stepX, y: camera.y - y * stepY }),
-    toCloth: ({ x, y }) => ({ x: (x - camera.x) / stepX, y: (camera.y - y) / stepY }),
-    perMillimetre: stepX,
-  };
-}
-
 /** Chooses what is under the pointer, unless it is dragged: then the cloth is panned. */
-function startPick(event: React.PointerEvent<HTMLElement>, places: LaidPlaces, view: View): void {
+function startPick(event: React.PointerEvent<HTMLElement>, places: LaidPlaces, view: ClothPlaces): void {
   const box = event.currentTarget.getBoundingClientRect();
   const point = { x: event.clientX - box.left, y: event.clientY - box.top };
   panCloth(event, () =>
@@ -78,7 +59,7 @@ function startPick(event: React.PointerEvent<HTMLElement>, places: LaidPlaces, v
 }
 
 /** What is chosen, outlined. */
-function Mark({ places, chosen, view }: { places: LaidPlaces; chosen: TilingPlace; view: View }) {
+function Mark({ places, chosen, view }: { places: LaidPlaces; chosen: TilingPlace; view: ClothPlaces }) {
   const face = places.faces[chosen.index];
   if (face === undefined) return null;
   const points = face.corners.map(({ x, y }) =>
@@ -109,7 +90,7 @@ function Mark({ places, chosen, view }: { places: LaidPlaces; chosen: TilingPlac
 }
 
 /** A corner that is dragged along what the numbers allow; arrow keys move it by the same steps. */
-function Handle({ handle, scale, view }: { handle: FamilyHandle; scale: number; view: View }) {
+function Handle({ handle, scale, view }: { handle: FamilyHandle; scale: number; view: ClothPlaces }) {
   const at = view.toView({ x: handle.at.x * scale, y: handle.at.y * scale });
   const move = (place: Place, tag: string) => putTiling({ form: handle.moved(place) }, tag);
   return (
@@ -117,7 +98,7 @@ function Handle({ handle, scale, view }: { handle: FamilyHandle; scale: number; 
       type="button"
       aria-label={handle.name}
       title={`${handle.name}: drag it, or use the arrows`}
-      className="-translate-x-1/2 -translate-y-1/2 absolute h-5 w-5 cursor-move touch-none rounded-full border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)]"
+      className="-translate-x-1/2 -translate-y-1/2 absolute h-6 w-6 cursor-move touch-none rounded-full border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)]"
       style={{ left: at.x, top: at.y }}
       onPointerDown={(event) => {
         if (event.button !== 0) return;

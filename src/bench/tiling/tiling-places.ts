@@ -1,4 +1,5 @@
 import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { pixelOf } from '../../core/design/lay.ts';
 import { layTiling } from '../../core/design/tiling/lay-tiling.ts';
 import { sideOf } from '../../core/design/tiling/side-of.ts';
 import { surdToNumber } from '../../core/exact/surd.ts';
@@ -28,9 +29,9 @@ export interface TilingPlace {
 const MOST = 4000;
 
 /** @throws CoreError as `layTiling` */
-export function laidPlaces({ construction, shades }: TilingDesign): LaidPlaces {
+export function laidPlaces({ construction, shades, resolution }: TilingDesign): LaidPlaces {
   const laid = layTiling(construction, shades, MOST);
-  const side = surdToNumber(sideOf(construction, laid));
+  const side = surdToNumber(sideOf(construction, laid, pixelOf(resolution)));
   return {
     width: surdToNumber(laid.width) * side,
     height: surdToNumber(laid.height) * side,

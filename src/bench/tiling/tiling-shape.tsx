@@ -1,23 +1,17 @@
 import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { pixelOf } from '../../core/design/lay.ts';
 import { uprightTurns } from '../../core/design/tiling/shape-of-tiling.ts';
 import { parseDiagonal, parsePart, parseProportion } from '../../core/design/tiling/tiling-numbers.ts';
-import type { TilingSpec } from '../../core/design/tiling/tiling-schema.ts';
+import { MEASURED_SIZES } from '../../core/design/tiling/tiling-schema.ts';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
-import { inMillimetres } from '../../wording/tiling-words.ts';
+import { inMillimetres, SIZE_NAMES } from '../../wording/tiling-words.ts';
 import { few, keptBy, putTiling } from './put-tiling.ts';
 
-const MEASURED: Readonly<Record<TilingSpec['measured'], string>> = {
-  side: 'A side of 1',
-  repeat: 'Repeats, across',
-  flats: 'The largest face, across its flats',
-  corners: 'The largest face, across its corners',
-};
-
 /** How large a tiling is, how it lies, and how it is stretched. */
-export function TilingShape({ design: { construction } }: { design: TilingDesign }) {
+export function TilingShape({ design: { construction, resolution } }: { design: TilingDesign }) {
   const { form, dual, turn, stretch, shear, diagonal, size, measured, repeats } = construction;
   const turns = useMemo(
     () => valueIfAny(() => uprightTurns({ form, dual, stretch, shear, diagonal })) ?? [],
@@ -26,17 +20,17 @@ export function TilingShape({ design: { construction } }: { design: TilingDesign
   const shown = turns.includes(turn) ? turns : [...turns, turn].sort((a, b) => a - b);
   return (
     <>
+      <SelectField
+        label="Its size is its"
+        value={measured}
+        options={MEASURED_SIZES.map((value) => ({ value, text: SIZE_NAMES[value] }))}
+        onChange={(of) => putTiling({ measured: of })}
+      />
       <div className={measured === 'repeat' ? 'grid grid-cols-[minmax(0,1fr)_90px] gap-3' : ''}>
         <NumberField
-          label={
-            measured === 'side'
-              ? 'A side of 1 is'
-              : measured === 'repeat'
-                ? 'Together they are wide'
-                : 'It is wide'
-          }
+          label={SIZE_NAMES[measured]}
           text={size}
-          resolve={inMillimetres}
+          resolve={(text) => inMillimetres(text, pixelOf(resolution))}
           onChange={(text) => putTiling({ size: text }, 'size')}
         />
         {measured === 'repeat' && (
@@ -49,15 +43,6 @@ export function TilingShape({ design: { construction } }: { design: TilingDesign
         )}
       </div>
       <SelectField
-        label="That is the size of"
-        value={measured}
-        options={(Object.keys(MEASURED) as TilingSpec['measured'][]).map((value) => ({
-          value,
-          text: MEASURED[value],
-        }))}
-        onChange={(of) => putTiling({ measured: of })}
-      />
-      <SelectField
         label="Turned by"
         value={String(turn)}
         options={shown.map((steps) => ({
@@ -69,28 +54,28 @@ export function TilingShape({ design: { construction } }: { design: TilingDesign
       />
       <div className="grid grid-cols-3 gap-3">
         <NumberField
-          label="Heights ×"
+          label="Stretch"
           text={stretch}
           resolve={keptBy(parseProportion)}
           onChange={(text) => putTiling({ stretch: text.trim() }, 'stretch')}
         />
         <NumberField
-          label="Lean"
+          label="Slant"
           text={shear}
           resolve={keptBy(parsePart)}
           onChange={(text) => putTiling({ shear: text.trim() }, 'shear')}
         />
         <NumberField
-          label="Level"
+          label="Straighten"
           text={diagonal}
           resolve={keptBy(parseDiagonal)}
           onChange={(text) => putTiling({ diagonal: text.trim() }, 'diagonal')}
         />
       </div>
       <p className="hint">
-        Heights × stretches upward: 3/4 makes diamonds of squares on their corners. Lean moves each repeat by
-        that part of its width beside the one below. Level turns the diagonal of so many repeats up/across
-        until it lies flat.
+        Stretch multiplies heights: 3/4 makes diamonds of squares on their corners. Slant moves each repeat by
+        that part of its width beside the one below. Straighten a diagonal of so many repeats, up/across, and
+        it lies level.
       </p>
     </>
   );

@@ -33,7 +33,7 @@ const NAMES: Readonly<Record<MatrixEdit, string>> = {
   right: 'Shift right',
   up: 'Shift up',
   down: 'Shift down',
-  invert: 'Trade faces',
+  invert: 'Swap faces',
   'mirror-across': 'Mirror across',
   'mirror-up': 'Mirror up',
   turn: 'Quarter turn',

@@ -38,7 +38,7 @@ export function WeaveChoice() {
   return (
     <div>
       <span className="label">Woven as</span>
-      <div className="flex gap-2">
+      <div className="grid grid-cols-5 gap-1.5">
         {OFFERED.map((twill) => {
           const chosen = formatWeave(twill) === formatWeave(weave);
           return (
@@ -47,7 +47,7 @@ export function WeaveChoice() {
               type="button"
               aria-pressed={chosen}
               title={weaveName(twill)}
-              className={`w-[54px] rounded-md text-center text-[11.5px] ${chosen ? 'font-semibold text-woad' : 'text-ash'}`}
+              className={`rounded-md text-center text-[11.5px] ${chosen ? 'font-semibold text-woad' : 'text-ash'}`}
               onClick={() => {
                 setDraft(undefined);
                 choose(twill);
@@ -127,7 +127,7 @@ function PointPaper({ twill, chosen }: { twill: WeaveSpec; chosen: boolean }) {
       width={DRAWN}
       height={DRAWN}
       aria-hidden="true"
-      className={`block h-[54px] w-[54px] rounded-md border border-rule bg-white [image-rendering:pixelated] ${chosen ? 'ring-[2.5px] ring-woad' : ''}`}
+      className={`block aspect-square w-full max-w-[58px] rounded-md border border-rule bg-white [image-rendering:pixelated] ${chosen ? 'ring-[2.5px] ring-woad' : ''}`}
     />
   );
 }

@@ -6,7 +6,7 @@ import { BarChart } from '../../kit/bar-chart.tsx';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { plural } from '../../wording/measures.ts';
-import { hangsText } from '../../wording/weave-words.ts';
+import { loosenessText } from '../../wording/weave-words.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { FloatMarks } from './float-marks.tsx';
 
@@ -19,7 +19,7 @@ export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
   return (
     <section aria-label="Structure" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Structure</h3>
-      <p className={`text-[13px] ${layers.length === 1 ? '' : 'text-madder'}`}>{hangsText(facts)}</p>
+      <p className={`text-[13px] ${layers.length === 1 ? '' : 'text-madder'}`}>{loosenessText(facts)}</p>
       {layers.length > 1 && (
         <CheckField
           text="Mark on the cloth what comes away"

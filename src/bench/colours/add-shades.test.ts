@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { newShades } from './card-tools.tsx';
+import { newShades } from './add-shades.ts';
 
 const shade = (key: string, name: string, hex: string) => ({ key, name, hex });
 
