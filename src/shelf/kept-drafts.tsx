@@ -1,8 +1,9 @@
 import { useCallback, useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import type { Shelf } from '../contracts/shelf.ts';
+import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { downloadText } from '../kit/download.ts';
-import { type Draft, designIn, forgetDraft, heldDrafts, listDrafts } from '../kit/drafts.ts';
+import { type Draft, designIn, forgetDraft, heldDrafts, listDrafts } from '../kit/kept/drafts.ts';
 import { clockText } from '../wording/measures.ts';
 import type { ShelfActions } from './shelf-actions.ts';
 
@@ -60,6 +61,9 @@ function DraftRow({ draft, isHung, actions, onGone }: DraftRowProps) {
   };
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
+      {design !== undefined && (
+        <ClothSwatch design={design} width={72} height={44} perThread={1} decorative />
+      )}
       <span className="font-semibold">{draft.name}</span>
       <span className="text-ash">{clockText(draft.at)}</span>
       {design === undefined && <span className="text-ash">kept by a newer Vetro</span>}
@@ -82,7 +86,7 @@ function DraftRow({ draft, isHung, actions, onGone }: DraftRowProps) {
           Save as a new design
         </button>
       )}
-      <button type="button" className="button" onClick={onGone}>
+      <button type="button" className="button button-plain ml-6 text-madder" onClick={onGone}>
         Delete
       </button>
     </li>

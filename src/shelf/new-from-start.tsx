@@ -2,38 +2,56 @@ import { useMemo, useState } from 'react';
 import type { ByKind } from '../core/design/constructions.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { startsOf } from '../core/design/starts.ts';
-import { ClothSwatch } from '../kit/cloth-swatch.tsx';
+import { TextField } from '../kit/fields/text-field.tsx';
+import { StartGrid } from '../kit/start-grid.tsx';
 import { wordsFor } from '../wording/construction-words.ts';
-import { Field, type NewFormProps, StartForm } from './new-fields.tsx';
-import { StartGrid } from './start-grid.tsx';
+import { changedCard, type ShadeChanges } from './begun-card.ts';
+import { NewPreview } from './new-preview.tsx';
+import { type NewFormProps, StartForm } from './start-form.tsx';
 
-/** Begins a design of any construction: an example, and a name. */
+/** Begins a design of any construction: an example in chosen colours, and a name. */
 export function NewFromStart({
   kind,
   onClose,
   onMake,
-}: Omit<NewFormProps<Design>, 'start'> & { readonly kind: keyof ByKind }) {
+}: NewFormProps<Design> & { readonly kind: keyof ByKind }) {
   const starts = useMemo(() => startsOf(kind).map((start) => ({ start, design: start.design(0) })), [kind]);
-  const [key, setKey] = useState(starts[0]!.start.key);
+  const [chosen, setChosen] = useState({ start: starts[0]!.start, seed: 0 });
   const [name, setName] = useState('');
-  const chosen = starts.find(({ start }) => start.key === key)!;
+  const [changes, setChanges] = useState<ShadeChanges>({});
+  const begun = useMemo(() => chosen.start.design(chosen.seed), [chosen]);
   const named = name.trim() === '' ? chosen.start.name : name.trim();
-  const design = useMemo(() => ({ ...chosen.design, name: named }), [chosen, named]);
+  const design = useMemo<Design>(
+    () => ({ ...begun, name: named, shades: [...changedCard(begun.shades, changes)] }),
+    [begun, named, changes],
+  );
   const { construction } = design;
   return (
-    <StartForm design={design} onClose={onClose} onMake={onMake}>
-      <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
-        <Field label="Name" value={name} onChange={setName} placeholder={chosen.start.name} />
-        <div>
-          <ClothSwatch design={design} width={220} height={132} perThread={2} />
-          <p className="hint mt-1">{wordsFor(construction).built(construction)}</p>
-        </div>
-      </div>
+    <StartForm
+      design={design}
+      onClose={onClose}
+      onMake={onMake}
+      aside={
+        <NewPreview
+          design={design}
+          perThread={2}
+          words={wordsFor(construction).built(construction)}
+          waiting=""
+          shades={design.shades}
+          changes={changes}
+          onChange={setChanges}
+        />
+      }
+    >
+      <TextField label="Name" value={name} onChange={setName} placeholder={chosen.start.name} />
       <StartGrid
         starts={starts}
         chosen={chosen.start}
-        onChoose={(start) => setKey(start.key)}
+        // The same one again: another seed, where that makes a difference.
+        onChoose={(start) => setChosen({ start, seed: start === chosen.start ? chosen.seed + 1 : 0 })}
+        onTake={() => onMake(design)}
         perThread={1}
+        tall
       />
     </StartForm>
   );

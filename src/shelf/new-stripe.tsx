@@ -1,18 +1,23 @@
 import { useMemo, useState } from 'react';
+import type { Shade } from '../core/colour/shade.ts';
 import type { StripeDesign } from '../core/design/design-schema.ts';
 import { parseBandWidths } from '../core/design/exchange/stripe-text.ts';
 import { formatBandWidths } from '../core/design/exchange/write-stripe-text.ts';
+import { bandScale } from '../core/design/lay.ts';
 import { asKind } from '../core/design/of-kind.ts';
 import { readDesign } from '../core/design/read-design.ts';
+import { inUnit } from '../core/design/stripe/in-unit.ts';
 import { STRIPE_STARTS } from '../core/design/stripe/stripe-starts.ts';
 import { CoreError } from '../core/error.ts';
+import { shadeWords } from '../core/formats/thread-count.ts';
 import { BAND_UNITS } from '../core/units/band-width.ts';
-import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { Choice } from '../kit/fields/choice.tsx';
+import { TextField } from '../kit/fields/text-field.tsx';
+import { StartGrid } from '../kit/start-grid.tsx';
 import { linesText } from '../wording/lines.ts';
-import { Field, type NewFormProps, StartForm } from './new-fields.tsx';
-import { shadesFor } from './start-design.ts';
-import { StartGrid } from './start-grid.tsx';
+import { begunCard, changedCard, type ShadeChanges } from './begun-card.ts';
+import { NewPreview } from './new-preview.tsx';
+import { type NewFormProps, StartForm } from './start-form.tsx';
 
 const STARTS = STRIPE_STARTS.map((start) => ({ start, design: start.design(0) }));
 
@@ -23,39 +28,54 @@ export function NewStripe({ onClose, onMake }: NewFormProps<StripeDesign>) {
   const [name, setName] = useState('');
   const [bands, setBands] = useState(formatBandWidths(start.construction));
   const [unit, setUnit] = useState(start.construction.unit);
-  const made = useMemo(() => attempt(start, { name, bands, unit }), [start, name, bands, unit]);
+  const isSame = bands === formatBandWidths(start.construction) && unit === start.construction.unit;
+  const plain = isSame ? start.name : 'Untitled';
+  const [changes, setChanges] = useState<ShadeChanges>({});
+  const card = useMemo(() => begunCard(start.shades, shadeWords(bands), {}), [start, bands]);
+  const shades = useMemo(() => changedCard(card, changes), [card, changes]);
+  const made = useMemo(
+    () => attempt(start, { name, plain, bands, unit, card, shades }),
+    [start, name, plain, bands, unit, card, shades],
+  );
   const error = made instanceof CoreError ? made : undefined;
   const design = made instanceof CoreError ? undefined : made;
   return (
-    <StartForm design={design} onClose={onClose} onMake={onMake}>
-      <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6">
-        <div className="flex flex-col gap-3">
-          <Field label="Name" value={name} onChange={setName} placeholder="Untitled" />
-          <Field
-            label="Bands: a letter a shade, and its width; a slash marks the pivots"
-            value={bands}
-            error={error}
-            onChange={setBands}
-            counts
-          />
-          <Choice
-            label="Widths are in"
-            value={unit}
-            options={BAND_UNITS.map((each) => ({ value: each, text: each === 'thread' ? 'threads' : each }))}
-            onChange={setUnit}
-          />
-        </div>
-        {design === undefined ? (
-          <div className="grid h-[200px] w-[220px] place-items-center rounded border border-rule border-dashed p-4 text-center text-ash">
-            The stripe shows when the widths can be read.
-          </div>
-        ) : (
-          <div>
-            <ClothSwatch design={design} width={220} height={200} perThread={2} />
-            <p className="hint mt-1">Lines: {linesText(design.construction.slope)}</p>
-          </div>
-        )}
-      </div>
+    <StartForm
+      design={design}
+      onClose={onClose}
+      onMake={onMake}
+      aside={
+        <NewPreview
+          design={design}
+          perThread={2}
+          words={design === undefined ? '' : `Direction: ${linesText(design.construction.slope)}`}
+          waiting="The stripe shows when the widths can be read."
+          shades={shades}
+          changes={changes}
+          onChange={setChanges}
+        />
+      }
+    >
+      <TextField label="Name" value={name} onChange={setName} placeholder={plain} />
+      <TextField
+        label="Bands: a letter or a colour, and its width; a slash marks the pivots"
+        value={bands}
+        error={error}
+        onChange={setBands}
+        counts
+      />
+      <Choice
+        label="Unit"
+        value={unit}
+        options={BAND_UNITS.map((each) => ({ value: each, text: each === 'thread' ? 'threads' : each }))}
+        onChange={(next) => {
+          if (design !== undefined) {
+            const same = inUnit(design.construction, next, bandScale(design));
+            setBands(formatBandWidths({ ...design.construction, ...same }));
+          }
+          setUnit(next);
+        }}
+      />
       <StartGrid
         starts={STARTS}
         chosen={chosen}
@@ -65,6 +85,7 @@ export function NewStripe({ onClose, onMake }: NewFormProps<StripeDesign>) {
           setBands(formatBandWidths(next.construction));
           setUnit(next.construction.unit);
         }}
+        onTake={() => design !== undefined && onMake(design)}
         perThread={1}
       />
     </StartForm>
@@ -73,25 +94,30 @@ export function NewStripe({ onClose, onMake }: NewFormProps<StripeDesign>) {
 
 interface Typed {
   readonly name: string;
+  /** What it is called while nobody names it. */
+  readonly plain: string;
   readonly bands: string;
   readonly unit: StripeDesign['construction']['unit'];
+  /** The card that words name shades of, and the same with other colours. */
+  readonly card: readonly Shade[];
+  readonly shades: readonly Shade[];
 }
 
 /** A stripe from what is typed over a start point, or why it cannot be read. */
-function attempt(start: StripeDesign, { name, bands, unit }: Typed): StripeDesign | CoreError {
+function attempt(
+  start: StripeDesign,
+  { name, plain, bands, unit, card, shades }: Typed,
+): StripeDesign | CoreError {
   try {
     const { construction } = start;
     const pivots = construction.mirror === 'doubled' ? 'doubled' : 'shared';
-    const read = parseBandWidths(bands, { keys: undefined, pivots });
+    const read = parseBandWidths(bands, { card, pivots });
     return asKind(
       'stripe',
       readDesign({
         ...start,
-        name: name.trim() === '' ? 'Untitled' : name.trim(),
-        shades: shadesFor(
-          read.bands.map(({ shade }) => shade),
-          start.shades,
-        ),
+        name: name.trim() === '' ? plain : name.trim(),
+        shades,
         construction: { ...construction, ...read, unit },
       }),
     );

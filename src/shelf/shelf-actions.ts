@@ -24,7 +24,8 @@ export function shelfActions(client: QueryClient) {
     }
     await hangAnew();
   };
-  const restore = (id: string) => attempt(() => request('POST', `/api/designs/${id}/restore`));
+  const restore = ({ id }: Pick<Summary, 'id'>) =>
+    attempt(() => request('POST', `/api/designs/${id}/restore`));
   return {
     open: (design: Design) =>
       attempt(async () => {
@@ -43,7 +44,7 @@ export function shelfActions(client: QueryClient) {
     copy: ({ id, name }: Summary) =>
       attempt(async () => {
         await request('POST', `/api/designs/${id}/copy`);
-        toast(`Copied “${name}”.`);
+        toast(`Duplicated “${name}”.`);
       }),
     rename: ({ id }: Summary, name: string) =>
       attempt(() => request('POST', `/api/designs/${id}/rename`, { name })),
@@ -53,15 +54,22 @@ export function shelfActions(client: QueryClient) {
       attempt(async () => {
         await request('DELETE', `/api/designs/${id}`);
         toast(`Deleted “${name}”.`, {
-          duration: 12_000,
-          action: { label: 'Undo', onClick: () => void restore(id) },
+          // It stays until it is used or put away, so that nobody has to hurry.
+          duration: Number.POSITIVE_INFINITY,
+          closeButton: true,
+          action: { label: 'Undo', onClick: () => void restore({ id }) },
         });
       }),
-    bringIn: async (files: readonly File[]) => {
-      const brought = await Promise.all(files.map(bringIn));
+    restore,
+    deleteForEver: ({ id }: Pick<Summary, 'id'>) => attempt(() => request('DELETE', `/api/bin/${id}`)),
+    emptyBin: () => attempt(() => request('DELETE', '/api/bin')),
+    favourite: ({ id, favourite }: Summary) =>
+      attempt(() => request('POST', `/api/designs/${id}/favourite`, { favourite: !favourite })),
+    importFiles: async (files: readonly File[]) => {
+      const brought = await Promise.all(files.map(importFiles));
       const ids = brought.filter((id) => id !== undefined);
       if (ids.length === 1 && files.length === 1) window.location.assign(`/bench/${ids[0]}`);
-      else if (ids.length > 0) toast(`Brought in ${plural(ids.length, 'design')}.`);
+      else if (ids.length > 0) toast(`Imported ${plural(ids.length, 'design')}.`);
       await hangAnew();
     },
   };
@@ -70,7 +78,7 @@ export function shelfActions(client: QueryClient) {
 export type ShelfActions = ReturnType<typeof shelfActions>;
 
 /** Reads one file and stores it; what is wrong with it is told and nothing is changed. */
-async function bringIn(file: File): Promise<string | undefined> {
+async function importFiles(file: File): Promise<string | undefined> {
   try {
     if (file.size > MAX_FILE) throw new CoreError('file/too-large', { size: file.size, most: MAX_FILE });
     const document = designFromFile(file.name, decodeText(await file.arrayBuffer()));

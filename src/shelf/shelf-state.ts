@@ -7,13 +7,17 @@ export interface ShelfView {
   readonly search: string;
   readonly kind: Summary['kind'] | 'all';
   readonly order: Order;
+  /** Whether only favourites are shown. */
+  readonly favourites: boolean;
 }
 
 /** What hangs on the shelf under a search: by range, or in one row when another order is wished. */
-export function hang(shelf: Shelf, { search, kind, order }: ShelfView): readonly Range[] {
+export function hang(shelf: Shelf, { search, kind, order, favourites }: ShelfView): readonly Range[] {
   const words = search.toLowerCase().split(/\s+/);
   const shown = (design: Summary) =>
-    (kind === 'all' || design.kind === kind) && words.every((word) => design.search.includes(word));
+    (kind === 'all' || design.kind === kind) &&
+    (!favourites || design.favourite) &&
+    words.every((word) => design.search.includes(word));
   const ranges = shelf.ranges.map((range) => ({ ...range, designs: range.designs.filter(shown) }));
   if (order === 'range') return ranges.filter((range) => range.designs.length > 0);
   const all = ranges.flatMap((range) => range.designs).sort(COMPARE[order]);

@@ -15,6 +15,7 @@ function design(name: string, more: Partial<Summary> = {}): Summary {
     verdict: 'Exact',
     size: '8 × 8 threads',
     area: 71.7,
+    favourite: false,
     updatedAt: '2026-01-01',
     ...more,
     search: `${name} ${more.search ?? ''}`.toLowerCase(),
@@ -27,16 +28,20 @@ const SHELF: Shelf = {
     {
       id: 'r',
       name: 'Rugs',
-      designs: [design('Rug 10', { updatedAt: '2026-02-01' }), design('Rug 2', { area: 35.8 })],
+      designs: [
+        design('Rug 10', { updatedAt: '2026-02-01' }),
+        design('Rug 2', { area: 35.8, favourite: true }),
+      ],
     },
     { id: '', name: '', designs: [design('Blind', { kind: 'stripe', search: 'slate water' })] },
   ],
+  binned: 0,
   unreadable: 0,
 };
 
 function names(view: Partial<Parameters<typeof hang>[1]>): string[] {
-  return hang(SHELF, { search: '', kind: 'all', order: 'range', ...view }).flatMap((range) =>
-    range.designs.map(({ name }) => name),
+  return hang(SHELF, { search: '', kind: 'all', order: 'range', favourites: false, ...view }).flatMap(
+    (range) => range.designs.map(({ name }) => name),
   );
 }
 
@@ -47,6 +52,7 @@ describe('hang', () => {
     [{ search: 'WATER blind' }, ['Blind']],
     [{ search: 'nothing' }, []],
     [{ kind: 'stripe' as const }, ['Blind']],
+    [{ favourites: true }, ['Rug 2']],
     [{ order: 'name' as const }, ['Blind', 'Rug 2', 'Rug 10']],
     [{ order: 'newest' as const }, ['Rug 10', 'Rug 2', 'Blind']],
     [{ order: 'repeat' as const }, ['Rug 2', 'Rug 10', 'Blind']],
@@ -63,17 +69,29 @@ describe('startDesign', () => {
   it('is the start point itself when nothing is changed', () => {
     for (const { key } of PLAID_STARTS) {
       const design = designFromStart('plaid', key);
-      expect(startDesign(design, { ...fieldsOf(design), name: design.name })).toEqual({ design });
+      expect(startDesign(design, { ...fieldsOf(design), name: design.name }, {})).toEqual({ design });
     }
   });
 
-  it('keeps the shades that are given and finds others for new letters', () => {
-    const result = startDesign(start, { ...typed, warp: 'A4 Q2 Z2' });
+  it('keeps the shades that are given, finds others for new letters and colours, and takes what was changed', () => {
+    const result = startDesign(start, { ...typed, warp: 'G4 Q2 teal 2' }, { Q: { hex: '#112233' } });
     if (!('design' in result)) throw new Error('expected a design');
     expect(result.design.name).toBe('Untitled');
-    expect(result.design.shades.map((shade) => shade.key)).toEqual(['A', 'Q', 'Z']);
-    expect(new Set(result.design.shades.map((shade) => shade.hex)).size).toBe(3);
-    expect(result.design.shades[0]!.hex).toBe('#24402f');
+    expect(result.design.shades.map((shade) => shade.key)).toEqual(['G', 'Q', 'T']);
+    expect(result.design.shades.map((shade) => shade.hex)).toEqual(['#2a5340', '#112233', '#008080']);
+    expect(result.design.shades[1]!.name).not.toBe('Quartz');
+  });
+
+  it('knows colours by the words that named them, whatever they became', () => {
+    const result = startDesign(start, { ...typed, warp: 'green 4 red 2' }, { G: { hex: '#112233' } });
+    expect(result).toMatchObject({
+      design: {
+        shades: [
+          { key: 'G', hex: '#112233' },
+          { key: 'R', hex: '#b0442f' },
+        ],
+      },
+    });
   });
 
   it.each([
@@ -82,6 +100,6 @@ describe('startDesign', () => {
     [{ weft: 'B' }, 'weft', 'notation/count'],
     [{ weave: 'satin' }, 'weave', 'weave/text'],
   ])('says which field cannot be read: %o', (change, field, code) => {
-    expect(startDesign(start, { ...typed, ...change })).toMatchObject({ field, error: { code } });
+    expect(startDesign(start, { ...typed, ...change }, {})).toMatchObject({ field, error: { code } });
   });
 });

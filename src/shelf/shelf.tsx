@@ -1,29 +1,40 @@
-import type { Kind, StartPoint } from '../core/design/construction.ts';
-import type { PlaidDesign } from '../core/design/design-schema.ts';
-import { KIND_NAMES } from '../wording/construction-words.ts';
 import '../workers/no-eval.ts';
 
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Search } from 'lucide-react';
+import { Search, Star } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
-import { Toaster } from 'sonner';
+import { toast } from 'sonner';
 import { type Range, type Shelf as ShelfContents, type Summary, shelfSchema } from '../contracts/shelf.ts';
-import { PLAID_STARTS } from '../core/design/plaid/plaid-starts.ts';
+import type { Kind } from '../core/design/construction.ts';
+import { type ByKind, KINDS } from '../core/design/constructions.ts';
+import type { Design } from '../core/design/design-schema.ts';
 import { BrokenPage } from '../kit/broken-part.tsx';
+import { CommandMenu } from '../kit/commands/command-menu.tsx';
+import { designCommands, startCommands } from '../kit/commands/shelf-commands.ts';
+import { useCommandKey } from '../kit/commands/use-command-key.ts';
 import { Choice } from '../kit/fields/choice.tsx';
-import { Mark } from '../kit/mark.tsx';
+import { beginFirst } from '../kit/kept/first-visit.ts';
+import { useKeptFocus } from '../kit/kept-focus.ts';
 import { request } from '../kit/request.ts';
 import { Safely } from '../kit/safely.tsx';
+import { Toasts } from '../kit/toasts.tsx';
+import { KIND_NAMES, WORDS } from '../wording/construction-words.ts';
 import { plural } from '../wording/measures.ts';
+import { BinDialog } from './bin-dialog.tsx';
+import { EmptyShelf } from './empty-shelf.tsx';
 import { KeptDrafts } from './kept-drafts.tsx';
 import { MoveDialog } from './move-dialog.tsx';
 import { NewDialog } from './new-dialog.tsx';
-import { Examples } from './new-plaid.tsx';
+import { NewFromPicture } from './new-from-picture.tsx';
 import { SHELF, type ShelfActions, shelfActions } from './shelf-actions.ts';
+import { ShelfHeader } from './shelf-header.tsx';
 import { countDesigns, hang, type Order, type ShelfView } from './shelf-state.ts';
 import { SwatchCard } from './swatch-card.tsx';
+import { useDroppedFiles } from './use-dropped-files.ts';
 
 const client = new QueryClient();
+
+const EVERYTHING: ShelfView = { search: '', kind: 'all', order: 'range', favourites: false };
 
 /** The screen that holds all designs and ranges. */
 export function Shelf({ initial }: { initial: ShelfContents }) {
@@ -32,7 +43,7 @@ export function Shelf({ initial }: { initial: ShelfContents }) {
       <Safely broken={(again) => <BrokenPage again={again} />}>
         <OpenShelf initial={initial} />
       </Safely>
-      <Toaster position="bottom-left" />
+      <Toasts />
     </QueryClientProvider>
   );
 }
@@ -54,58 +65,98 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
   });
   const queries = useQueryClient();
   const actions = useMemo(() => shelfActions(queries), [queries]);
-  const [view, setView] = useState<ShelfView>({ search: '', kind: 'all', order: 'range' });
-  const [start, setStart] = useState<StartPoint<PlaidDesign>>();
+  const [view, setView] = useState<ShelfView>(EVERYTHING);
+  const [begun, setBegun] = useState<keyof ByKind>();
+  const [picture, setPicture] = useState<File | 'choose'>();
   const [moving, setMoving] = useState<Summary>();
+  const [binOpen, setBinOpen] = useState(false);
+  const [searching, setSearching] = useState(false);
+  const [search] = useState(() => () => setSearching(true));
+  const picker = useRef<HTMLInputElement>(null);
+  useCommandKey(search);
+  useKeptFocus();
   const ranges = useMemo(() => hang(shelf, view), [shelf, view]);
   const total = countDesigns(shelf);
+  const make = (design: Design) => {
+    if (total === 0) beginFirst();
+    void actions.open(design);
+  };
+  const commandsOf = () => [
+    ...(Object.keys(KINDS) as (keyof ByKind)[]).map((kind) => ({
+      group: 'Actions',
+      text: `New design: ${WORDS[kind].begun}`,
+      also: WORDS[kind].about,
+      run: () => setBegun(kind),
+    })),
+    { group: 'Actions', text: 'New design: From a photograph', run: () => setPicture('choose') },
+    { group: 'Actions', text: 'Import files', run: () => picker.current?.click() },
+    { group: 'Actions', text: 'Open the bin', run: () => setBinOpen(true) },
+    ...startCommands((sentence) => toast.error(sentence)),
+  ];
+  /** A picture goes to its bands; other files are designs. */
+  const importFiles = (files: readonly File[]) => {
+    const pictures = files.filter(({ type }) => type.startsWith('image/'));
+    const others = files.filter((file) => !pictures.includes(file));
+    if (pictures.length > 0) setPicture(pictures[0]);
+    if (others.length > 0) void actions.importFiles(others);
+  };
+  useDroppedFiles(importFiles);
   return (
-    <section
-      aria-label="Shelf"
-      className="min-h-dvh pb-16"
-      onDragOver={(event) => event.preventDefault()}
-      onDrop={(event) => {
-        event.preventDefault();
-        if (event.dataTransfer.files.length > 0) void actions.bringIn([...event.dataTransfer.files]);
-      }}
-    >
-      <ShelfHeader actions={actions} onNew={() => setStart(PLAID_STARTS[0])} />
-      <KeptDrafts shelf={shelf} actions={actions} />
-      {shelf.unreadable > 0 && (
-        <p role="status" className="mx-[26px] mt-4 rounded-card bg-weld-pale px-4 py-2 text-weld">
-          {plural(shelf.unreadable, 'design')} cannot be read by this Vetro. Nothing of it is deleted: update
-          Vetro, or look into the database.
-        </p>
-      )}
-      {total === 0 ? (
-        <EmptyShelf onStart={setStart} />
-      ) : (
-        <>
-          <FindBar title={shelf.title} view={view} onChange={setView} />
-          {ranges.map((range) => (
-            <RangeRow key={range.id} range={range} actions={actions} onMove={setMoving} />
-          ))}
-          {ranges.length === 0 && (
-            <p className="px-[26px] py-12 text-center text-ash">
-              No design matches “{view.search}”{view.kind === 'all' ? '' : ` among the ${view.kind}s`}.{' '}
-              <button
-                type="button"
-                className="text-woad underline"
-                onClick={() => setView({ ...view, search: '', kind: 'all' })}
-              >
-                Show all {total}
-              </button>
-            </p>
-          )}
-        </>
-      )}
-      {start !== undefined && (
-        <NewDialog
-          start={start}
-          onClose={() => setStart(undefined)}
-          onMake={(design) => void actions.open(design)}
+    <div className="min-h-dvh pb-16">
+      <ShelfHeader
+        binned={shelf.binned}
+        picker={picker}
+        onSearch={search}
+        onBin={() => setBinOpen(true)}
+        onImport={importFiles}
+        onNew={() => setBegun('plaid')}
+      />
+      <main>
+        <KeptDrafts shelf={shelf} actions={actions} />
+        {shelf.unreadable > 0 && (
+          <p role="status" className="mx-[26px] mt-4 rounded-card bg-weld-pale px-4 py-2 text-weld">
+            {plural(shelf.unreadable, 'design')} cannot be read by this Vetro. Nothing of it is deleted:
+            update Vetro, or look into the database.
+          </p>
+        )}
+        {total === 0 ? (
+          <EmptyShelf onNew={setBegun} onPicture={() => setPicture('choose')} />
+        ) : (
+          <>
+            <FindBar title={shelf.title} view={view} onChange={setView} />
+            {ranges.map((range) => (
+              <RangeRow key={range.id} range={range} actions={actions} onMove={setMoving} />
+            ))}
+            {ranges.length === 0 && (
+              <p className="px-[26px] py-12 text-center text-ash">
+                No design matches “{view.search}”{view.kind === 'all' ? '' : ` among the ${view.kind}s`}.{' '}
+                <button
+                  type="button"
+                  className="text-woad underline"
+                  onClick={() => setView({ ...EVERYTHING, order: view.order })}
+                >
+                  Show all {total}
+                </button>
+              </p>
+            )}
+          </>
+        )}
+      </main>
+      {begun !== undefined && <NewDialog kind={begun} onClose={() => setBegun(undefined)} onMake={make} />}
+      {picture !== undefined && (
+        <NewFromPicture
+          {...(picture !== 'choose' && { file: picture })}
+          onClose={() => setPicture(undefined)}
+          onMake={make}
         />
       )}
+      <CommandMenu
+        open={searching}
+        onOpenChange={setSearching}
+        commandsOf={commandsOf}
+        moreOf={designCommands}
+      />
+      {binOpen && <BinDialog actions={actions} onClose={() => setBinOpen(false)} />}
       {moving !== undefined && (
         <MoveDialog
           design={moving}
@@ -117,38 +168,7 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
           }}
         />
       )}
-    </section>
-  );
-}
-
-function ShelfHeader({ actions, onNew }: { actions: ShelfActions; onNew: () => void }) {
-  const picker = useRef<HTMLInputElement>(null);
-  return (
-    <header className="flex h-12 items-center gap-3.5 border-rule border-b bg-paper px-[18px]">
-      <Mark />
-      <span className="font-[650] font-heading text-[20px]">Vetro</span>
-      <b className="font-semibold">Shelf</b>
-      <span className="flex-1" />
-      <input
-        ref={picker}
-        type="file"
-        multiple
-        accept=".json,.csv,.txt,.wif"
-        className="hidden"
-        aria-label="Files to bring in"
-        onChange={(event) => {
-          const files = [...(event.target.files ?? [])];
-          event.target.value = '';
-          if (files.length > 0) void actions.bringIn(files);
-        }}
-      />
-      <button type="button" className="button" onClick={() => picker.current?.click()}>
-        Bring in a file
-      </button>
-      <button type="button" className="button button-go" onClick={onNew}>
-        New design
-      </button>
-    </header>
+    </div>
   );
 }
 
@@ -179,6 +199,14 @@ function FindBar({ title, view, onChange }: FindBarProps) {
         ]}
         onChange={(kind) => onChange({ ...view, kind })}
       />
+      <button
+        type="button"
+        aria-pressed={view.favourites}
+        className="button aria-pressed:border-woad aria-pressed:bg-woad-pale aria-pressed:text-woad"
+        onClick={() => onChange({ ...view, favourites: !view.favourites })}
+      >
+        <Star size={15} aria-hidden="true" /> Favourites
+      </button>
       <select
         aria-label="Order"
         className="field w-auto"
@@ -191,7 +219,7 @@ function FindBar({ title, view, onChange }: FindBarProps) {
           </option>
         ))}
       </select>
-      <label className="relative w-[300px]">
+      <label className="relative w-[230px]">
         <Search size={15} aria-hidden="true" className="absolute top-2.5 left-3 text-ash" />
         <input
           type="search"
@@ -227,25 +255,5 @@ function RangeRow({ range, actions, onMove }: RangeRowProps) {
         ))}
       </ul>
     </section>
-  );
-}
-
-/** What to do when nothing hangs here. */
-function EmptyShelf({ onStart }: { onStart: (start: StartPoint<PlaidDesign>) => void }) {
-  return (
-    <div className="mx-auto mt-14 max-w-[720px] rounded-card bg-paper p-8 shadow-[0_6px_22px_rgb(32_41_43/0.14)]">
-      <h1 className="text-[24px]">Nothing hangs here yet</h1>
-      <p className="mt-2 mb-5">
-        A design begins with two sequences of threads. Write one as letters and counts, such as{' '}
-        <code className="numbers">A/12 B6 C/4</code>: twelve threads of A, six of B, four of C, turning back
-        on the bands with a slash. Vetro crosses it with the weft, shows the cloth, and says exactly how it
-        repeats.
-      </p>
-      <Examples chosen={undefined} onChoose={onStart} />
-      <p className="mt-5 text-ash">
-        Or drop a file here: thread counts as text (.txt), a table (.csv, with the columns shade and count), a
-        weave file (.wif), or a Vetro design (.json).
-      </p>
-    </div>
   );
 }

@@ -1,12 +1,11 @@
-import type { Shade } from '../core/colour/shade.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { PlaidDesign } from '../core/design/design-schema.ts';
-import { starterShades } from '../core/design/exchange/text-parts.ts';
 import { asKind } from '../core/design/of-kind.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
-import { formatThreadCount, parseThreadCount } from '../core/formats/thread-count.ts';
+import { formatThreadCount, parseThreadCount, shadeWords } from '../core/formats/thread-count.ts';
 import { formatWeave, parseWeave } from '../core/thread/weaves/weave-text.ts';
+import { begunCard, changedCard, type ShadeChanges } from './begun-card.ts';
 
 /** What is typed to begin a design. */
 export interface StartFields {
@@ -31,23 +30,45 @@ export type StartResult =
   | { readonly design: PlaidDesign }
   | { readonly field: 'warp' | 'weft' | 'weave'; readonly error: CoreError };
 
+/** The shades of a plaid that is begun. */
+export function shadesTyped(
+  start: PlaidDesign,
+  { warp, weft }: Pick<StartFields, 'warp' | 'weft'>,
+  changes: ShadeChanges,
+) {
+  return begunCard(start.shades, [...shadeWords(warp), ...shadeWords(weft)], changes);
+}
+
+/** What a plaid is called that nobody named: as its start point, while its counts are that one’s. */
+export function plaidName(start: PlaidDesign, typed: Omit<StartFields, 'name'>): string {
+  const own = fieldsOf(start);
+  const isSame = own.warp === typed.warp && own.weft === typed.weft && own.weave === typed.weave;
+  return isSame ? start.name : 'Untitled';
+}
+
 /** A design from what is typed over a start point, or the field that cannot be read and why. */
-export function startDesign(start: PlaidDesign, { name, warp, weft, weave }: StartFields): StartResult {
+export function startDesign(
+  start: PlaidDesign,
+  { name, warp, weft, weave }: StartFields,
+  changes: ShadeChanges,
+): StartResult {
   let field: 'warp' | 'weft' | 'weave' = 'warp';
+  const plainName = plaidName(start, { warp, weft, weave });
+  // Words name the shades as they were before they got other colours, and with them other names.
+  const card = shadesTyped(start, { warp, weft }, {});
   try {
     const pivots = start.construction.warp.mirror === 'doubled' ? 'doubled' : 'shared';
-    const warpSequence = parseThreadCount(warp, { keys: undefined, pivots });
+    const warpSequence = parseThreadCount(warp, { card, pivots });
     field = 'weft';
-    const own = weft.trim() === '' ? null : parseThreadCount(weft, { keys: undefined, pivots });
+    const own = weft.trim() === '' ? null : parseThreadCount(weft, { card, pivots });
     field = 'weave';
     const twill = parseWeave(weave);
-    const letters = [...warpSequence.bands, ...(own?.bands ?? [])].map((band) => band.shade);
     const design = asKind(
       'plaid',
       readDesign({
         ...start,
-        name: name.trim() === '' ? 'Untitled' : name.trim(),
-        shades: shadesFor(letters, start.shades),
+        name: name.trim() === '' ? plainName : name.trim(),
+        shades: changedCard(card, changes),
         construction: {
           ...start.construction,
           warp: warpSequence,
@@ -62,18 +83,4 @@ export function startDesign(start: PlaidDesign, { name, warp, weft, weave }: Sta
     if (error instanceof CoreError) return { field, error };
     throw error;
   }
-}
-
-/** One shade a letter: the one that is given, else a starter that is not taken. */
-export function shadesFor(letters: readonly string[], given: readonly Shade[]): readonly Shade[] {
-  const used = [...new Set(letters)];
-  const taken = new Set(given.map((shade) => shade.hex));
-  const spare = starterShades([...used, ...given.map((shade) => shade.key), ...'QXZ']).filter(
-    (shade) => !taken.has(shade.hex),
-  );
-  const kept = given.filter((shade) => used.includes(shade.key));
-  const added = used
-    .filter((key) => !kept.some((shade) => shade.key === key))
-    .map((key, index) => ({ ...spare[index % spare.length]!, key }));
-  return [...kept, ...added];
 }

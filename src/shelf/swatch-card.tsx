@@ -1,4 +1,4 @@
-import { Ellipsis } from 'lucide-react';
+import { Ellipsis, Star } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { Summary } from '../contracts/shelf.ts';
@@ -20,11 +20,12 @@ interface SwatchCardProps {
 export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
   const [renaming, setRenaming] = useState(false);
   const [broken, setBroken] = useState<string>();
+  const [card, setCard] = useState<HTMLElement | null>(null);
   const { id, name, number, version, size, verdict } = design;
   const times = Math.min(4, Math.ceil(usePixelRatio()));
   const address = `/api/designs/${id}/files/swatch.png?across=${SWATCH.width}&down=${SWATCH.height}&times=${times}&v=${version}`;
   return (
-    <li className="group relative w-[180px]">
+    <li ref={setCard} className="group relative w-[180px]">
       <a href={`/bench/${id}`} className="block rounded-sm text-ink no-underline" aria-label={name}>
         {broken === address ? (
           <span
@@ -61,29 +62,32 @@ export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
           </p>
         )}
       </div>
-      <div className="flex items-start gap-1">
-        <div className="min-w-0 flex-1 leading-snug">
-          <p className="truncate text-[12.5px] text-ash">{number}</p>
-          <p className="flex items-center gap-1.5 whitespace-nowrap text-[12.5px] text-ash">
-            {size}
-            <span aria-hidden="true">·</span>
-            <VerdictMark verdict={verdict} size={13} />
-          </p>
-        </div>
-        <DropdownMenu.Root>
+      <div className="-mt-0.5 flex items-center">
+        <p className="min-w-0 flex-1 truncate text-[12.5px] text-ash">{number}</p>
+        <button
+          type="button"
+          aria-pressed={design.favourite}
+          aria-label={`Favourite: ${name}`}
+          title={design.favourite ? 'A favourite' : 'Make it a favourite'}
+          className={`button button-plain px-1 ${design.favourite ? 'text-weld' : 'text-ash/60'}`}
+          onClick={() => void actions.favourite(design)}
+        >
+          <Star size={15} fill={design.favourite ? 'currentColor' : 'none'} aria-hidden="true" />
+        </button>
+        <DropdownMenu.Root modal={false}>
           <DropdownMenu.Trigger
             className="button button-plain text-ash"
             aria-label={`What to do with ${name}`}
           >
             <Ellipsis size={16} aria-hidden="true" />
           </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
+          <DropdownMenu.Portal container={card}>
             <DropdownMenu.Content
               align="end"
               className="z-40 min-w-40 rounded-card border border-rule bg-paper p-1.5 shadow-xl"
               onCloseAutoFocus={(event) => renaming && event.preventDefault()}
             >
-              <Item onSelect={() => void actions.copy(design)}>Copy</Item>
+              <Item onSelect={() => void actions.copy(design)}>Duplicate</Item>
               <Item onSelect={() => setRenaming(true)}>Rename</Item>
               <Item onSelect={onMove}>Move to a range…</Item>
               <Item onSelect={() => void actions.remove(design)}>Delete</Item>
@@ -91,6 +95,11 @@ export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
       </div>
+      <p className="-mt-1 flex items-center gap-1.5 whitespace-nowrap text-[12.5px] text-ash">
+        {size}
+        <span aria-hidden="true">·</span>
+        <VerdictMark verdict={verdict} size={13} short />
+      </p>
     </li>
   );
 }
