@@ -1,8 +1,17 @@
 import fc from 'fast-check';
 import type { ByKind } from '../src/core/design/constructions.ts';
-import type { Design, PlaidDesign, StripeDesign, TilingDesign } from '../src/core/design/design-schema.ts';
+import type {
+  Design,
+  MotifDesign,
+  PlaidDesign,
+  StripeDesign,
+  TilingDesign,
+} from '../src/core/design/design-schema.ts';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
-import { newPlaid, newStripe, newTiling } from '../src/core/design/new-design.ts';
+import type { Making } from '../src/core/design/motif/making-schema.ts';
+import { OVERLAPS, type PieceShape } from '../src/core/design/motif/motif-schema.ts';
+import { SHAPES, type ShapeName, usualShape } from '../src/core/design/motif/shapes.ts';
+import { newMotif, newPlaid, newStripe, newTiling } from '../src/core/design/new-design.ts';
 import { asKind } from '../src/core/design/of-kind.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
 import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
@@ -58,6 +67,7 @@ const somePrint: fc.Arbitrary<PrintChoice> = fc.record({
   blend: fc.constantFrom('normal' as const, 'multiply' as const, 'screen' as const),
   strength: fc.constantFrom('1/2', '1', '7/20'),
   top: fc.constantFrom('warp' as const, 'weft' as const),
+  ground: fc.constantFrom(null, 'C'),
 });
 
 /** Weaves that are no plain twills, of every kind. */
@@ -182,6 +192,8 @@ const someLines: fc.Arbitrary<LinesSpec> = fc.record({
   ends: fc.constantFrom('round' as const, 'sharp' as const, 'flat' as const),
   dashes: fc.constantFrom(null, { count: 2, share: '1/2' }),
   skip: fc.constant(1),
+  every: fc.constantFrom(1, 2),
+  first: fc.constantFrom(0, 1),
 });
 
 /** Tilings of every form that is not a list: stretched, sheared, with rings, gaps and lines or without. */
@@ -207,9 +219,123 @@ export const someTiling: fc.Arbitrary<TilingDesign> = fc
     }),
   );
 
+const someSteps = fc.constantFrom('1', '3/2', '2', '5 mm', '7/3');
+const someWay = fc.constantFrom('0', '1', '-1/2', '4', '13 mm', '40 px');
+const someMade: fc.Arbitrary<Making> = fc.oneof(
+  fc.record({ kind: fc.constant('copies' as const), count: someCount, x: someWay, y: someWay }),
+  fc.record({
+    kind: fc.constant('round' as const),
+    count: someCount,
+    x: someWay,
+    y: someWay,
+    by: fc.constantFrom(null, '30'),
+  }),
+  fc.record({
+    kind: fc.constant('mirror' as const),
+    x: someWay,
+    y: someWay,
+    angle: fc.constantFrom('90', '20'),
+  }),
+  fc.record({
+    kind: fc.constant('bands' as const),
+    side: fc.constantFrom('outward' as const, 'inward' as const),
+    corner: fc.constantFrom('round' as const, 'sharp' as const, 'flat' as const),
+    bands: fc.array(
+      fc.record({ width: fc.constantFrom('1/4', '1/8'), shade: fc.constantFrom('A', 'B', null) }),
+      {
+        minLength: 1,
+        maxLength: 2,
+      },
+    ),
+  }),
+  fc.record({ kind: fc.constant('rounded' as const), radius: fc.constantFrom('0', '1/4') }),
+  fc.record({
+    kind: fc.constant('cut' as const),
+    with: fc.array(fc.constant(1), { minLength: 1, maxLength: 1 }),
+  }),
+);
+
+const somePoints = fc.array(
+  fc.record({
+    x: fc.constant('1'),
+    y: fc.constantFrom('0', '1', '-1'),
+    bend: fc.constantFrom('corner' as const, 'curve' as const),
+    radius: fc.constantFrom('0', '1/8'),
+  }),
+  { minLength: 3, maxLength: 5 },
+);
+
+const someShape: fc.Arbitrary<PieceShape> = fc.oneof(
+  fc.constantFrom(...(Object.keys(SHAPES) as ShapeName[])).map(usualShape),
+  fc.record({ kind: fc.constant('disc' as const), across: someSteps }),
+  fc
+    .record({
+      points: somePoints,
+      run: fc.constantFrom('open' as const, 'onward' as const),
+      width: fc.constantFrom('1/2', '1/4'),
+      ends: fc.constantFrom('round' as const, 'sharp' as const, 'flat' as const),
+      dashes: fc.constantFrom(null, { length: '1/2', gap: '1/3' }),
+    })
+    .map(({ points, ...line }) => ({
+      kind: 'line' as const,
+      points: points.map((point, at) => ({ ...point, x: String(at * 2) })),
+      ...line,
+    })),
+);
+
+/** Motifs of up to four pieces of every shape, further made and laid every way. */
+export const someMotif: fc.Arbitrary<MotifDesign> = fc
+  .record({
+    hexes: fc.tuple(someHex, someHex, someHex),
+    boxes: fc.constantFrom(
+      { kind: 'straight' as const },
+      { kind: 'half-drop' as const, by: '1/2' },
+      { kind: 'brick' as const, by: '2/5' },
+    ),
+    overlap: fc.constantFrom(...OVERLAPS),
+    ground: fc.constantFrom('C', null),
+    shapes: fc.array(
+      fc.record({
+        shape: someShape,
+        x: someWay,
+        y: someWay,
+        turn: fc.constantFrom('0', '45', '100/7'),
+        mirrored: fc.boolean(),
+        made: fc.array(someMade, { maxLength: 2 }),
+        outline: fc.constantFrom(null, {
+          width: '1/5',
+          shade: 'B',
+          side: 'inside' as const,
+          ends: 'round' as const,
+          dashes: null,
+        }),
+      }),
+      { minLength: 1, maxLength: 4 },
+    ),
+  })
+  .map(({ hexes, shapes, ...order }) =>
+    newMotif({
+      name: 'Any motif',
+      shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
+      box: { width: '8', height: '4' },
+      // The first piece is what others are cut by, and is made with none itself.
+      pieces: shapes.map((piece, at) => ({
+        id: at + 1,
+        name: '',
+        shade: 'A',
+        hidden: false,
+        locked: false,
+        ...piece,
+        made: at === 0 ? piece.made.filter(({ kind }) => kind !== 'cut') : piece.made,
+      })),
+      ...order,
+    }),
+  );
+
 /** Designs of every construction. Another one is another line. */
 export const SOME_OF: { readonly [K in keyof ByKind]: fc.Arbitrary<Design> } = {
   plaid: someDesign,
   stripe: someStripe,
   tiling: someTiling,
+  motif: someMotif,
 };

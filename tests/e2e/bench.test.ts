@@ -98,7 +98,9 @@ test('the keys work: zoom, outlines, ticket, list', async ({ page }) => {
   await page.keyboard.press('t');
   await expect(page.getByRole('complementary', { name: 'Ticket' })).toHaveCount(0);
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('true size on this monitor');
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toContainText(
+    'true size on this monitor',
+  );
 });
 
 test('the cloth pans by dragging and lies true: its colours follow the repeat', async ({ page }) => {
@@ -128,7 +130,7 @@ test('the cloth pans by dragging and lies true: its colours follow the repeat', 
 test('the monitor is measured once, and true size follows', async ({ page }) => {
   await openFromShelf(page, 'Third-class moquette');
   await page.getByRole('button', { name: 'View' }).click();
-  await page.getByRole('button', { name: 'Measure this monitor…' }).click();
+  await page.getByRole('button', { name: 'Calibrate this monitor…' }).click();
   await page.getByRole('slider', { name: 'Width of the card' }).fill('7.56');
   await page.getByRole('button', { name: 'Same width: use it' }).click();
   await expect(page.getByText('8 px a thread')).toBeVisible();
@@ -139,7 +141,7 @@ test('a name is edited where it stands, and a copy is made beside', async ({ pag
   await page.getByLabel('Name of the design').fill('Goods-shed curtain');
   await page.keyboard.press('Enter');
   await saved(page);
-  await page.getByRole('button', { name: 'Copy' }).click();
+  await page.getByRole('button', { name: 'Duplicate' }).click();
   await expect(page.getByLabel('Name of the design')).toHaveValue('Goods-shed curtain copy');
 });
 
@@ -172,8 +174,8 @@ test('the balance counts each shade and says what is the same as what, as pictur
   await step(page, 'Check');
   const balance = page.getByRole('region', { name: 'Balance' });
   await expect(balance.getByRole('img', { name: 'Shares of each shade' })).toBeVisible();
-  await expect(balance.getByRole('row', { name: /^Green 12 4\d\.\d %$/ })).toBeVisible();
-  await expect(balance.getByRole('row', { name: /^Cream 8 6 5\d\.\d %$/ })).toBeVisible();
+  await expect(balance.getByRole('row', { name: /^Green #24402f 12 4\d\.\d %$/ })).toBeVisible();
+  await expect(balance.getByRole('row', { name: /^Cream #efe6cf 8 6 5\d\.\d %$/ })).toBeVisible();
   await expect(balance).toContainText('Reads the same backwardboth');
   await expect(balance).toContainText('The same turned by 90°no');
   const shares = balance.getByRole('table', { name: 'Shares of each shade' });
@@ -185,21 +187,21 @@ test('a shade card is ordered, merged where shades are alike, sent out and broug
   await openNew(page, 'shades: A=#24402f Green, B=#efe6cf Cream, C=#25412f Other green\nwarp: A8 B4 C2\n');
   await step(page, 'Colours');
   const colours = page.getByRole('button', { name: /^Colour of/ });
-  await page.getByLabel('Order the card').selectOption('Light to dark');
+  await page.getByLabel('Sort the shades').selectOption('Light to dark');
   await expect(colours.first()).toHaveAccessibleName(/Cream/);
   const tools = page.getByRole('region', { name: 'The whole card' });
   await expect(tools).toContainText('Other green, Green');
   await tools.getByRole('button', { name: 'Merge' }).click();
   await expect(colours).toHaveCount(2);
 
-  const csv = await take(page, () => tools.getByRole('button', { name: 'Card as CSV' }).click());
+  const csv = await take(page, () => tools.getByRole('button', { name: 'Export as CSV' }).click());
   expect(csv.bytes.toString('utf8')).toContain('B,Cream,#efe6cf');
-  const tokens = await take(page, () => tools.getByRole('button', { name: 'As design tokens' }).click());
+  const tokens = await take(page, () => tools.getByRole('button', { name: 'Colour tokens (JSON)' }).click());
   expect(tokens.name).toBe('Made for a test shades.tokens.json');
 
   const bring = (name: string, text: string | Buffer) =>
     tools
-      .getByLabel('A shade card to bring in')
+      .getByLabel('A shade card to import')
       .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
   await bring('back.json', tokens.bytes);
   await expect(page.getByText('Added 0 shades; 2 stood there already.')).toBeVisible();
@@ -237,7 +239,7 @@ test('colourways are kept, made, named, seen side by side, taken, and sent by na
   expect(new Set(colours).size).toBeGreaterThanOrEqual(3);
   await part.getByLabel('See all side by side').uncheck();
 
-  await part.getByRole('button', { name: 'Take' }).nth(1).click();
+  await part.getByRole('button', { name: 'Use Night' }).click();
   await expect(page.getByRole('button', { name: 'Colour of Green, #efe6cf' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await part.getByRole('button', { name: 'Remove Lighter' }).click();
@@ -263,10 +265,10 @@ test('a proof in greys changes the cloth that is seen, and nothing of the design
   await openNew(page, 'shades: A=#8c2f25 Red\nwarp: A4\nweave: plain\n');
   await expect.poll(() => clothPixel(page)).toEqual([0x8c, 0x2f, 0x25]);
   await page.getByRole('button', { name: 'View' }).click();
-  await page.getByLabel('Seen').selectOption('In greys');
+  await page.getByLabel('Colour vision').selectOption('In greys');
   await expect.poll(async () => new Set(await clothPixel(page)).size).toBe(1);
   await expect(page.getByText('Proof: in greys')).toBeVisible();
-  await page.getByLabel('Seen').selectOption('As it is');
+  await page.getByLabel('Colour vision').selectOption('As it is');
   await expect.poll(() => clothPixel(page)).toEqual([0x8c, 0x2f, 0x25]);
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
 });

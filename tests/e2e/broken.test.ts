@@ -23,8 +23,8 @@ test('numbers that make no cloth, undone and redone on Send, leave the bench who
   await clothShown(page);
   await page.getByText('Gaps between faces').click();
   const gaps = page.getByRole('region', { name: 'Gaps between faces' });
-  await gaps.getByLabel('Take every face in').check();
-  await gaps.getByLabel('By', { exact: true }).fill('50mm');
+  await gaps.getByLabel('Inset every face').check();
+  await gaps.getByLabel('Inset', { exact: true }).fill('50mm');
   await expect(page.getByText(/no face is left/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await step(page, 'Send');
@@ -93,5 +93,5 @@ test('a worker that dies is brought back', async ({ page }) => {
   await warpField(page).fill('A20 B12');
   await expect(page.getByText('32 × 32', { exact: false }).first()).toBeVisible();
   await step(page, 'Check');
-  await expect(page.getByText(/^Painted twice/)).toBeVisible();
+  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
 });

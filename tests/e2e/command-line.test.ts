@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { PNG } from 'pngjs';
+import { MOTIF_STARTS } from '../../src/core/design/motif/motif-starts.ts';
 import { PLAID_STARTS } from '../../src/core/design/plaid/plaid-starts.ts';
 import { STRIPE_STARTS } from '../../src/core/design/stripe/stripe-starts.ts';
 
@@ -94,7 +95,7 @@ test('structures are made, told of, and go out and in as weave files', () => {
     shafts: 8,
     treadles: 8,
   });
-  expect(vetro('facts', 'satin.json').out).toContain('It hangs together.');
+  expect(vetro('facts', 'satin.json').out).toContain('No loose threads.');
   expect(vetro('export', 'satin.json', '-o', 'satin.wif').status).toBe(0);
   expect(vetro('import', 'satin.wif', '-o', 'again.json').status).toBe(0);
   expect(JSON.parse(vetro('facts', 'again.json', '--json').out)).toEqual(JSON.parse(facts.out));
@@ -188,7 +189,7 @@ test('tilings are made, checked, rendered, and told face by face', () => {
     [['--config', '4.8.8', '--turn', '20'], 'whole steps of 15°'],
     [['--config', '4.8.8', '--side', '0'], 'must be'],
     [['--rhombus', '1:9999999'], 'A proportion must be'],
-    [['--config', '3.3.3.4.4', '--level', '1/2'], 'no upright repeat'],
+    [['--config', '3.3.3.4.4', '--straighten', '1/2'], 'no upright repeat'],
     [['--config', '4.4.4.4', '--stretch', '0'], '“construction.stretch”. A proportion must be above 0'],
     [['--config', '4.4.4.4', '--lines', '-1mm'], '“construction.lines.0.width”. A length must be above zero'],
     [['--config', '3.3.3.3.3.3 + 3.3.3.3.6'], '“3.3.3.3.3.3 + 3.3.3.3.6, with mirrors”'],
@@ -220,6 +221,27 @@ test('every start point is made by its name, and seeds tell irregular ones apart
   expect(counts('7')).not.toBe(counts('8'));
   vetro('new', 'plaid', '--from', 'gingham', '--print', 'multiply 1', '--name', 'Flat', '-o', 'flat.json');
   expect(vetro('export', 'flat.json').out).toContain('print: multiply 1 warp');
+});
+
+test('motifs are made from every start point, told of, checked and rendered', () => {
+  for (const { key } of MOTIF_STARTS) {
+    const made = vetro('new', 'motif', '--from', key, '--step', '4mm', '-o', `motif-${key}.json`);
+    expect([key, made.status, made.err]).toEqual([key, 0, '']);
+  }
+  expect(vetro('check', 'motif-fish-scale.json').status).toBe(0);
+  const facts = JSON.parse(vetro('facts', 'motif-fish-scale.json', '--json').out) as {
+    pieces: number;
+    crossings: readonly { piece: string; edges: readonly string[] }[];
+    shares: Readonly<Record<string, number>>;
+  };
+  expect(facts.pieces).toBe(3);
+  expect(facts.crossings[0]).toMatchObject({ piece: 'Piece 1', edges: ['top', 'bottom'] });
+  expect(Object.values(facts.shares).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
+  expect(vetro('facts', 'motif-dots.json').out).toContain('Pieces: 1.');
+  vetro('new', 'motif', '--from', 'dots', '--box', '6x3', '-o', 'wide.json');
+  expect(vetro('check', 'wide.json').out).toContain('30 × 15 mm');
+  expect(vetro('new', 'motif', '--from', 'dots', '--box', '6').err).toContain('such as 8x4');
+  expect(vetro('new', 'motif', '--from', 'dots', '--step', '0mm').status).not.toBe(0);
 });
 
 test('check speaks in words, and exits 1 when a design is open', () => {

@@ -88,7 +88,7 @@ test('a rule, its draft edited, the facts, and a weave file sent and brought in 
   await page.getByLabel('Show the draft').uncheck();
   await expect(page.getByRole('img', { name: /^Cloth of/ })).toBeVisible();
   await step(page, 'Check');
-  await expect(page.getByText('It hangs together.')).toBeVisible();
+  await expect(page.getByText('No loose threads.')).toBeVisible();
   await expect(page.getByText('7/16 = 0.438')).toBeVisible();
   await step(page, 'Send');
   await page.getByRole('radio', { name: 'WIF', exact: true }).click();
@@ -96,7 +96,7 @@ test('a rule, its draft edited, the facts, and a weave file sent and brought in 
   const { bytes } = await take(page, () => page.getByRole('button', { name: 'Send the WIF' }).click());
   await page.goto('/');
   await page
-    .getByLabel('Files to bring in')
+    .getByLabel('Files to import')
     .setInputFiles({ name: 'again.wif', mimeType: 'text/plain', buffer: bytes });
   await expect(page.getByLabel('Any other weave')).toHaveValue(/^draft /);
   await step(page, 'Check');
@@ -173,7 +173,7 @@ test('a design is woven pick by pick, and goes on after an interruption where it
 test('a structure is turned, resized and marked; the facts tell when it falls apart', async ({ page }) => {
   await openNew(page, TEXT);
   await page.getByLabel('Show the draft').check();
-  await page.getByRole('button', { name: 'Trade faces' }).click();
+  await page.getByRole('button', { name: 'Swap faces' }).click();
   await expect(weave(page)).toHaveValue('rows .##. ##.. #..# ..##');
   await page.getByLabel(/^As rows/).fill('110\n011\n101');
   await expect(weave(page)).toHaveValue('rows ##. .## #.#');
@@ -215,5 +215,5 @@ test('a structure is turned, resized and marked; the facts tell when it falls ap
   await step(page, 'Build');
   await weave(page).fill('double stitched');
   await step(page, 'Check');
-  await expect(page.getByText('It hangs together.')).toBeVisible();
+  await expect(page.getByText('No loose threads.')).toBeVisible();
 });

@@ -52,7 +52,7 @@ test('a picture becomes the bands of a stripe, live until they are taken, undone
   await expect(outcome(page)).toContainText('3 bands, 3 shades');
   await page.getByRole('button', { name: 'Across the middle' }).click();
   await expect(outcome(page)).toContainText('3 bands, 3 shades, 40 mm');
-  await page.getByRole('button', { name: 'Take these bands' }).click();
+  await page.getByRole('button', { name: 'Use these bands' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.getByRole('textbox', { name: /^Bands/ })).toHaveValue('B10 D20 E10');
   await saved(page);
@@ -73,14 +73,14 @@ test('shipped pictures, merging and the limit of shades; a warp takes whole thre
   await slide('Shades, at most', 3);
   await expect(outcome(page)).toContainText(/, 3 shades, 48 threads/);
   await slide('Shades, at most', 40);
-  await slide('Neighbours are one below a difference of', 0);
-  await slide('Side of a block', 1);
+  await slide('Merge similar colours', 0);
+  await slide('Block size', 1);
   await expect(page.getByRole('alert')).toContainText('at most 48 fit');
-  await expect(page.getByRole('button', { name: 'Take these bands' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Use these bands' })).toBeDisabled();
   await page.getByLabel('All bands together, threads').fill('960');
   await expect(page.getByRole('alert')).toHaveCount(0);
-  await slide('Neighbours are one below a difference of', 12);
-  await page.getByRole('button', { name: 'Take these bands' }).click();
+  await slide('Merge similar colours', 12);
+  await page.getByRole('button', { name: 'Use these bands' }).click();
   await expect(page.getByText('960 threads')).toBeVisible();
 });
 

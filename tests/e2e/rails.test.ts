@@ -72,10 +72,10 @@ test('mirrored halves are drawn hatched, in either convention, and the typed hal
   await openNew(page, TEXT);
   const reflected = rail(page, 'Warp').locator('[data-reflected]');
   await expect(reflected).toHaveCount(0);
-  await page.getByRole('radio', { name: 'Sharing them' }).first().click();
+  await page.getByRole('radio', { name: 'End bands once' }).first().click();
   await expect(reflected).toHaveCount(1);
   await expect(page.getByText('42 typed, 52 threads laid out')).toBeVisible();
-  await page.getByRole('radio', { name: 'Doubling them' }).first().click();
+  await page.getByRole('radio', { name: 'End bands twice' }).first().click();
   await expect(reflected).toHaveCount(3);
   await expect(page.getByText('42 typed, 84 threads laid out')).toBeVisible();
   await expect(reflected.first()).toHaveCSS('background-image', /repeating-linear-gradient/);
@@ -104,8 +104,16 @@ test('a count that cannot be read is marked at its character, and nothing is los
   await expect(page.getByText('“0” is not a thread count: it must be a whole number')).toBeVisible();
   await expect(page.locator('mark')).toHaveText('0');
   await expect(rail(page, 'Warp').locator('[data-band]')).toHaveCount(3);
-  await warpField(page).fill('A20 Q10');
-  await expect(page.getByText('No shade has the letter Q. The card has A, B, C.')).toBeVisible();
+  await warpField(page).fill('A20 Nothing10');
+  await expect(
+    page.getByText('No shade is called “Nothing”, and no colour. The card has A, B, C.'),
+  ).toBeVisible();
+  // A letter or a colour that the card lacks joins it, and goes again when something else is typed.
+  const shades = page.getByRole('navigation', { name: 'Steps' });
+  await warpField(page).fill('A20 teal 10');
+  await expect(shades).toContainText('4 shades');
+  await warpField(page).fill('A20 B10 C12');
+  await expect(shades).toContainText('3 shades');
   await warpField(page).fill('');
   await expect(page.getByText('Type a thread count, such as')).toBeVisible();
   await warpField(page).fill('A60000 B60000');

@@ -19,7 +19,7 @@ async function rework(
 }
 
 async function take(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Rework it' }).click();
+  await page.getByRole('button', { name: 'Apply' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
 }
 
@@ -29,8 +29,8 @@ test('a sequence is reworked by each rule, shown before it is taken, undone in o
   await openNew(page, TEXT);
   await rework(page, 'An overcheck line', {
     'Shade of the line': 'C',
-    'Threads of the line': '2',
-    'Begins after thread': '9',
+    'Width of the line, threads': '2',
+    'Begins after, threads': '9',
   });
   await expect(page.getByRole('dialog')).toContainText('A9 C2 A9 B10 C12');
   await take(page);
@@ -39,15 +39,15 @@ test('a sequence is reworked by each rule, shown before it is taken, undone in o
   await expect(warpField(page)).toHaveValue('A20 B10 C12');
 
   for (const [what, fields, counts] of [
-    ['Scale all counts', { Times: '1/2' }, 'A10 B5 C6'],
+    ['Scale', { Times: '1/2' }, 'A10 B5 C6'],
     ['Reverse', {}, 'C6 B5 A10'],
-    ['Begin at a later band', { 'Bands later': '2' }, 'A10 C6 B5'],
+    ['Start at a later band', { 'Bands later': '2' }, 'A10 C6 B5'],
     ['Repeat', { Times: '2' }, 'A10 C6 B5 A10 C6 B5'],
-    ['Trade two shades', { 'This shade': 'A', 'with this one': 'C' }, 'C10 A6 B5 C10 A6 B5'],
+    ['Swap two shades', { 'This shade': 'A', 'with this one': 'C' }, 'C10 A6 B5 C10 A6 B5'],
     [
       'A spacer between bands',
-      { 'Shade of the spacer': 'B', 'Threads of the spacer': '1' },
-      'C10 B1 A6 B1 B5 B1 C10 B1 A6 B1 B5',
+      { 'Shade of the spacer': 'B', 'Width of the spacer, threads': '1' },
+      'C10 B1 A6 B1 B5 B1 C10 B1 A6 B1 B5 B1',
     ],
   ] as const) {
     await rework(page, what, fields);
@@ -61,7 +61,7 @@ test('graduated runs grow by a step, a ratio or Fibonacci, and say when a band w
   page,
 }) => {
   await openNew(page, TEXT);
-  await rework(page, 'A graduated run', {
+  await rework(page, 'Graduated bands', {
     'First width, threads': '1',
     'Step, ratio or second width': '2',
     Bands: '5',
@@ -76,14 +76,14 @@ test('graduated runs grow by a step, a ratio or Fibonacci, and say when a band w
   await page.getByRole('radio', { name: 'By a step' }).click();
   await page.getByLabel('Step, ratio or second width').fill('-1');
   await expect(page.getByText('Band 2 would have no thread.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Rework it' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Apply' })).toBeDisabled();
 });
 
 test('eleven repeats are fitted into sixty inches', async ({ page }) => {
   await openNew(page, TEXT);
   await rework(page, 'Fit repeats to a width', { Repeats: '11', 'In a width of': '60 in' });
   await expect(page.getByText('11 repeats of 130 leave 10 over.')).toBeVisible();
-  await page.getByLabel('Rather a thread larger').check();
+  await page.getByLabel('Round up by a thread').check();
   await expect(page.getByText('11 repeats of 131 are 1 too many.')).toBeVisible();
   await take(page);
   await expect(page.getByRole('region', { name: 'Measures' })).toContainText('262 ends');
@@ -93,9 +93,9 @@ test('stripes are printed one over the other, and a weft that follows is turned'
   await openNew(page, 'shades: A=#c9766a Coral, W=#ffffff White\nwarp: A12 W12\nweave: plain\n');
   await page.getByRole('radio', { name: 'Printing one over the other' }).click();
   await page.getByLabel('Blend').selectOption('Multiply');
-  await page.getByLabel('Strength, 0 to 1').fill('2');
+  await page.getByLabel('Strength').fill('2');
   await expect(page.getByText('A strength must be from 0 to 1')).toBeVisible();
-  await page.getByLabel('Strength, 0 to 1').fill('1');
+  await page.getByLabel('Strength').fill('1');
   await expect(page.getByRole('complementary', { name: 'Ticket' })).toContainText('multiply, warp on top');
   const colours = () =>
     page.getByRole('img', { name: /^Cloth of/ }).evaluate((canvas) => {
@@ -108,8 +108,8 @@ test('stripes are printed one over the other, and a weft that follows is turned'
   await page.getByRole('img', { name: /^Cloth of/ }).click();
   await page.keyboard.press('r');
   await expect.poll(colours).toEqual(['2c379e', '6a76c9', 'ffffff']);
-  await page.getByLabel('Turned by, in threads').fill('6');
+  await page.getByLabel('Shift the weft by, threads').fill('6');
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Turned by, in threads')).toHaveValue('6');
+  await expect(page.getByLabel('Shift the weft by, threads')).toHaveValue('6');
 });

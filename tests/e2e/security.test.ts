@@ -93,7 +93,7 @@ test('beyond this machine Vetro starts only with a passphrase, and asks for it',
     await expect(page.getByRole('alert')).toHaveText('That is not the passphrase.');
     await page.getByLabel('Passphrase').fill(passphrase);
     await page.getByRole('button', { name: 'Enter' }).click();
-    await expect(page.getByRole('heading', { name: 'Nothing hangs here yet' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'The shelf is empty' })).toBeVisible();
     const [cookie] = await page.context().cookies(server.address);
     expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Strict' });
   } finally {

@@ -11,9 +11,9 @@ async function menu(page: Page, design: string, item: string): Promise<void> {
   await page.getByRole('menuitem', { name: item }).click();
 }
 
-async function bringIn(page: Page, name: string, text: string): Promise<void> {
+async function importFiles(page: Page, name: string, text: string): Promise<void> {
   await page
-    .getByLabel('Files to bring in')
+    .getByLabel('Files to import')
     .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
 }
 
@@ -55,14 +55,14 @@ test('search, kinds and order', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Blind ticking' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Third-class moquette' })).toHaveCount(0);
   await page.getByRole('radio', { name: 'All' }).click();
-  await page.getByLabel('Order').selectOption('By name');
+  await page.getByLabel('Order', { exact: true }).selectOption('By name');
   await expect(page.getByRole('link').first()).toHaveAccessibleName('Blind ticking');
 });
 
 test('copy, rename, move, delete and take it back', async ({ page }) => {
   await makeDesign(page, 'name: Tender cover\nwarp: A4 B4\n');
   await page.goto('/');
-  await menu(page, 'Tender cover', 'Copy');
+  await menu(page, 'Tender cover', 'Duplicate');
   await expect(page.getByRole('link', { name: 'Tender cover copy' })).toBeVisible();
   await menu(page, 'Tender cover copy', 'Rename');
   await page.getByLabel('Name of the design').fill('Footplate mat');
@@ -79,7 +79,7 @@ test('copy, rename, move, delete and take it back', async ({ page }) => {
   await expect(engines.getByRole('link', { name: 'Footplate mat' })).toBeVisible();
 });
 
-test('files are brought in, and broken ones refused in words', async ({ page }) => {
+test('files are imported, and broken ones refused in words', async ({ page }) => {
   await page.goto('/');
   const designs = await page.getByRole('link').count();
   for (const [name, text, words] of [
@@ -91,12 +91,12 @@ test('files are brought in, and broken ones refused in words', async ({ page }) 
     ['sett.json', '{"format":', 'it is not JSON'],
     ['sett.gif', 'GIF89a', 'of a kind that cannot be read here'],
   ] as const) {
-    await bringIn(page, name, text);
+    await importFiles(page, name, text);
     await expect(page.getByText(words).first()).toBeVisible();
   }
   await page.reload();
   await expect(page.getByRole('link')).toHaveCount(designs);
-  await bringIn(page, 'brake-van_rug.csv', '\uFEFFshade;count\r\n#24402f;12\r\nivory;4\r\n');
+  await importFiles(page, 'brake-van_rug.csv', '\uFEFFshade;count\r\n#24402f;12\r\nivory;4\r\n');
   await clothShown(page);
   await expect(page.getByLabel('Name of the design')).toHaveValue('Brake van rug');
   await expect(page.getByRole('textbox', { name: /^Warp/ })).toHaveValue('A12 I4');
@@ -115,12 +115,26 @@ test('an empty shelf teaches, and its first design is made from it', async ({ pa
       server.stdout.on('data', (text: Buffer) => text.includes('Vetro is ready') && resolve());
     });
     await page.goto(`http://127.0.0.1:${port}/`);
-    await expect(page.getByRole('heading', { name: 'Nothing hangs here yet' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'The shelf is empty' })).toBeVisible();
+    await page.getByRole('button', { name: /^Plaid or weave/ }).click();
     await page.getByRole('button', { name: 'Gingham', exact: true }).click();
-    await expect(page.getByLabel(/^Warp/)).toHaveValue('A12 W12');
-    await page.getByRole('button', { name: 'Put it on the bench' }).click();
+    await expect(page.getByLabel(/^Warp/)).toHaveValue('B12 W12');
+    await page.getByRole('button', { name: 'Create' }).click();
     await clothShown(page);
     await expect(page.getByRole('region', { name: 'Measures' })).toContainText('24 ends × 24 picks');
+    // Whoever makes a first design is taken round, and may leave.
+    const tour = page.getByRole('complementary', { name: 'Tour of the steps' });
+    await expect(tour).toContainText('step 2 of 5');
+    await tour.getByRole('button', { name: 'Next' }).click();
+    await expect(page.getByRole('region', { name: 'Lay' })).toBeVisible();
+    await tour.getByRole('button', { name: 'Leave the tour' }).click();
+    await page.reload();
+    await clothShown(page);
+    await expect(tour).toHaveCount(0);
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox').fill('tour');
+    await page.keyboard.press('Enter');
+    await expect(tour).toBeVisible();
   } finally {
     server.kill();
   }

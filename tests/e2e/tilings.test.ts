@@ -5,29 +5,36 @@ import { clothShown, saved, step, take, timesDrawn } from './helpers.ts';
 async function newTiling(page: Page, start: string, side: string): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'New design' }).click();
-  await page.getByRole('radio', { name: 'Faces: a tiling of polygons' }).click();
+  await page.getByRole('radio', { name: 'Tiling' }).click();
   await page.getByRole('button', { name: start, exact: true }).click();
-  await page.getByLabel('A side of 1 is').fill(side);
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByLabel('Side length').fill(side);
+  await page.getByRole('button', { name: 'Create' }).click();
   await clothShown(page);
+}
+
+/** Chooses another tiling by its picture. */
+async function chooseTiling(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: /Choose another/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name, exact: true }).click();
 }
 
 test('a three-colour floor of hexagons goes from a typed size to a PNG that rolls back', async ({ page }) => {
   await newTiling(page, 'Hexagons', '25.4 mm');
-  await expect(page.getByLabel('Tiling', { exact: true })).toHaveValue('6.6.6');
-  await expect(page.getByLabel('Faces are told apart by')).toHaveValue('neighbours');
+  await expect(page.getByRole('button', { name: /^Tiling 6\.6\.6/ })).toBeVisible();
+  await expect(page.getByLabel('Colour faces by')).toHaveValue('neighbours');
   for (const faces of ['Faces 1', 'Faces 2', 'Faces 3']) await expect(page.getByLabel(faces)).toBeVisible();
   await step(page, 'Check');
+  await page.getByText('Numbers: the repeat closes exactly').click();
   await expect(page.getByText(/6 faces cover the repeat once/)).toBeVisible();
-  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
-  await expect(page.getByText('Painted over a loud ground: no pixel takes any of it')).toBeVisible();
+  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Hairline test: nothing shows between faces')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('6.6.6');
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('p6mm, p3m1');
   await expect(page.getByText('The shades keep one symmetry of 6: turns of 120°')).toBeVisible();
   // Hexagons repeat in 1 : √3: the best whole pixels are known, and taken with a click.
   await page.getByRole('button', { name: 'Use 780 × 1351' }).click();
-  await expect(page.getByText('Painted twice at 780 × 1351 px')).toBeVisible();
-  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+  await expect(page.getByText('Painted twice at 780 × 1351 px')).toBeAttached();
+  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
   await step(page, 'Send');
   await page.getByRole('textbox', { name: 'Resolution, pixels per inch' }).fill('60');
   const { bytes } = await take(page, () => page.getByRole('button', { name: 'Send the PNG' }).click());
@@ -56,28 +63,27 @@ test('a three-colour floor of hexagons goes from a typed size to a PNG that roll
 
 test('a tiling is worked by its numbers, its dual, its turn and its shades', async ({ page }) => {
   await newTiling(page, 'Octagons and squares', '20 mm');
-  const tiling = page.getByLabel('Tiling', { exact: true });
-  await tiling.selectOption('octagons');
+  await chooseTiling(page, 'Octagons and squares by number');
   await page.getByLabel('Slanting side, beside 1').fill('1/2');
   await saved(page);
   await expect(page.getByLabel('Steps').getByText('octagons and squares, 1 : 1/2')).toBeVisible();
   await page.getByLabel('Slanting side, beside 1').fill('0');
   await expect(page.getByText('A proportion must be above 0')).toBeVisible();
-  await tiling.selectOption('bricks');
+  await chooseTiling(page, 'Bricks');
   await page.getByLabel('Step of a row').fill('1/3');
-  await page.getByLabel('Faces are told apart by').selectOption('neighbours');
+  await page.getByLabel('Colour faces by').selectOption('neighbours');
   await step(page, 'Check');
-  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
   await step(page, 'Build');
-  await tiling.selectOption('3.6.3.6');
-  await page.getByLabel('Its dual: middles of faces become corners').check();
-  await page.getByLabel('Faces are told apart by').selectOption('directions');
+  await chooseTiling(page, 'Hexagons and triangles');
+  await page.getByLabel('Dual tiling: middles of faces become corners').check();
+  await page.getByLabel('Colour faces by').selectOption('directions');
   const before = await timesDrawn(page);
-  await page.getByLabel('Faces 2').selectOption('D');
+  await page.getByLabel('Faces 2').selectOption('U');
   await expect.poll(() => timesDrawn(page)).toBeGreaterThan(before);
   await page.getByRole('button', { name: 'Add a ring' }).click();
   await page.getByLabel('Ring 1 from').fill('3/4');
-  await page.getByLabel('Shade of ring 1').selectOption('E');
+  await page.getByLabel('Shade of ring 1').selectOption('M');
   await page.getByRole('button', { name: 'Add a ring' }).click();
   await page.getByLabel('Ring 2 from').fill('7/8');
   await expect(page.getByText('A ring lies between its neighbours, from 0 to 3/4')).toBeVisible();
@@ -106,7 +112,8 @@ async function grow(page: Page, side: number, face: number, shape: string): Prom
 
 test('a patch is grown by hand until it closes: 3.4.6.4', async ({ page }) => {
   await newTiling(page, 'Squares', '20 mm');
-  await page.getByLabel('Tiling', { exact: true }).selectOption('Grown by hand');
+  await page.getByRole('button', { name: /Choose another/ }).click();
+  await page.getByRole('button', { name: 'Grow one by hand' }).click();
   const status = page.getByRole('region', { name: 'Grow' }).getByRole('status');
   await expect(status).toContainText('no face lies like another one');
   // What was found of the squares before is not said of a patch that is not closed.
@@ -127,14 +134,14 @@ test('a patch is grown by hand until it closes: 3.4.6.4', async ({ page }) => {
   // Opposite squares lie alike, so a hexagon, three squares and two triangles are enough.
   await grow(page, 2, 3, 'Triangle');
   await expect(status).toContainText('It closes: 6 faces to a cell, 3.4.6.4 round its corners');
-  await page.getByRole('button', { name: 'Take the last one back' }).click();
+  await page.getByRole('button', { name: 'Remove the last face' }).click();
   await expect(status).toContainText('Not closed yet');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(status).toContainText('It closes');
-  await page.getByRole('radio', { name: 'The cloth it makes' }).click();
+  await page.getByRole('radio', { name: 'The cloth' }).click();
   await clothShown(page);
   await step(page, 'Check');
-  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
   await expect(measures).toContainText('Fitted');
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('6 − 12 + 6 = 0');
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('p6mm');
@@ -158,34 +165,29 @@ test('faces are chosen on the cloth and coloured by hand', async ({ page }) => {
   // 3√3/2 × 25² mm².
   await expect(chosen).toContainText('16.238 cm²');
   const before = await timesDrawn(page);
-  await chosen.getByLabel('Its shade').selectOption('D');
-  await expect(page.getByLabel('Faces are told apart by')).toHaveValue('hand');
+  await chosen.getByLabel('Its shade').selectOption('U');
+  await expect(page.getByLabel('Colour faces by')).toHaveValue('hand');
   await expect.poll(() => timesDrawn(page)).toBeGreaterThan(before);
   await page.getByLabel('Cells across').fill('2');
   await saved(page);
   await step(page, 'Check');
-  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
 });
 
 test('gaps and dashed lines lie over the faces, and are sent as a drawing and a table', async ({ page }) => {
   await newTiling(page, 'Hexagons', '25 mm');
   await page.getByText('Gaps between faces').click();
-  await page.getByLabel('Take every face in').check();
+  await page.getByLabel('Inset every face').check();
   await page.getByLabel('Corners rounded by').fill('3 mm');
-  await page.getByLabel('By', { exact: true }).fill('40 mm');
-  await expect(page.getByText('Taken in by 40 mm, no face is left')).toBeVisible();
-  await page.getByLabel('By', { exact: true }).fill('1 mm');
-  await page
-    .getByRole('region', { name: 'Lines' })
-    .or(page.getByText('Lines', { exact: true }))
-    .first()
-    .click();
-  await page.getByRole('button', { name: 'Add lines' }).click();
+  await page.getByLabel('Inset', { exact: true }).fill('40 mm');
+  await expect(page.getByText('With an inset of 40 mm, no face is left')).toBeVisible();
+  await page.getByLabel('Inset', { exact: true }).fill('1 mm');
+  await page.getByRole('button', { name: 'Along the sides' }).click();
   await page.getByLabel('Dashed, whole dashes to each').check();
   await page.getByLabel('Width', { exact: true }).fill('1/2 mm');
   await saved(page);
   await step(page, 'Check');
-  await expect(page.getByText(/rolled back: 0 of/)).toBeVisible();
+  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
   await expect(page.getByText('what lies over them is not counted')).toBeVisible();
   await step(page, 'Send');
   await page.getByRole('radio', { name: 'SVG', exact: true }).click();
@@ -219,12 +221,12 @@ test('a corner of a family is dragged, and its numbers follow; a lean and a stre
   await expect(page.getByLabel('Height of a brick')).toHaveValue('1/2');
   await handle.press('ArrowRight');
   await expect(page.getByLabel('Step of a row')).toHaveValue('11/20');
-  await page.getByLabel('Tiling', { exact: true }).selectOption('4.4.4.4');
-  await page.getByLabel('Heights ×').fill('3/4');
-  await page.getByLabel('Lean').fill('1/3');
+  await chooseTiling(page, 'Squares');
+  await page.getByLabel('Stretch').fill('3/4');
+  await page.getByLabel('Slant').fill('1/3');
   await saved(page);
-  await page.getByLabel('That is the size of').selectOption('repeat');
-  await page.getByLabel('Together they are wide').fill('600 mm');
+  await page.getByLabel('Its size is its').selectOption('repeat');
+  await page.getByLabel('Width of the repeats').fill('600 mm');
   await page.getByLabel('Repeats', { exact: true }).fill('5');
   await expect(page.getByText('120 × 135 mm').first()).toBeVisible();
 });

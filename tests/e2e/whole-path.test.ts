@@ -5,9 +5,10 @@ import { clothShown, saved, step, take } from './helpers.ts';
 
 /** The woven cloth by its definition: A/12 B6 C/4 turning on its pivots, 2/2 twill Z, on both axes. */
 const SETT = ['A'.repeat(12), 'B'.repeat(6), 'C'.repeat(4), 'B'.repeat(6)].join('');
+/** What these letters mean where no colours are said. */
 const COLOURS: Readonly<Record<string, readonly number[]>> = {
-  A: [0x24, 0x40, 0x2f],
-  B: [0xc7, 0x9a, 0x3b],
+  A: [0xd0, 0x8c, 0x2c],
+  B: [0x2c, 0x5f, 0x8a],
   C: [0xef, 0xe6, 0xcf],
 };
 
@@ -38,7 +39,7 @@ test('a plaid typed from counts, saved, found again, and sent as tiles that repe
   await page.getByRole('button', { name: 'New design' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Ferry blanket');
   await page.getByLabel(/^Warp/).fill('A/12 B6 C/4');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Create' }).click();
   await clothShown(page);
   await expect(page.getByRole('textbox', { name: /^Warp/ })).toHaveValue('A/12 B6 C/4');
   await expect(page.getByRole('region', { name: 'Measures' })).toContainText('28 ends × 28 picks');

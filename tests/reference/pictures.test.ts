@@ -17,6 +17,9 @@ import { type Cells, cellAt } from '../../src/core/thread/cells.ts';
 import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
 import { SAMPLE, sampleDesign, someDesign } from '../sample-design.ts';
 
+/** Millimetres of a pixel at 300 dpi, each way. */
+const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
+
 const UNIT = compile(sampleDesign(SAMPLE));
 
 async function pngOf(unit: RepeatUnit, order: PictureOrder): Promise<Buffer> {
@@ -75,7 +78,7 @@ describe('PNG, decoded by pngjs and by sharp', () => {
 
   it('repeats over a sheet that does not hold whole repeats, banded or not', async () => {
     for (const sheet of ['50 x 30 mm', '50 x 300 mm']) {
-      const order = orderPicture(UNIT, { perStep: 1 }, parseSheet(sheet, 'mm'));
+      const order = orderPicture(UNIT, { perStep: 1 }, parseSheet(sheet, 'mm', PIXEL));
       expect(order.height % UNIT.content.height).not.toBe(0);
       expectCells(UNIT, 1, PNG.sync.read(await pngOf(UNIT, order)));
     }
@@ -98,7 +101,7 @@ describe('PNG, decoded by pngjs and by sharp', () => {
   });
 
   it('passes zlib’s own checksum in a banded sheet', async () => {
-    const order = orderPicture(UNIT, { perStep: 2 }, parseSheet('40 x 400 mm', 'mm'));
+    const order = orderPicture(UNIT, { perStep: 2 }, parseSheet('40 x 400 mm', 'mm', PIXEL));
     const stream = Buffer.concat(
       chunksOf(await pngOf(UNIT, order))
         .filter(({ name }) => name === 'IDAT')
@@ -127,7 +130,7 @@ describe('SVG, rendered by resvg', () => {
 
   it('equals the painter over a sheet', () => {
     const { width } = UNIT.content;
-    const svg = unitToSvg(UNIT, 'x', { sheet: sizeOfSheet(UNIT, parseSheet('63.5 mm', 'mm')) });
+    const svg = unitToSvg(UNIT, 'x', { sheet: sizeOfSheet(UNIT, parseSheet('63.5 mm', 'mm', PIXEL)) });
     const rendered = render(svg, 60 * 2, 60 * 2);
     const painted = paintTile(UNIT, { width: width * 2, height: width * 2 });
     for (let y = 0; y < 120; y += 1) {

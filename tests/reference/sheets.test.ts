@@ -8,6 +8,9 @@ import { unitToPng } from '../../src/core/formats/unit-png.ts';
 import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
 import { ELEVENTH } from '../sample-design.ts';
 
+/** Millimetres of a pixel at 300 dpi, each way. */
+const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
+
 const UNIT = compile(ELEVENTH);
 
 async function png(sheet: Sheet): Promise<PNG> {
@@ -34,7 +37,7 @@ function lightAt(x: number, width: number): number {
 
 describe('a sheet that closes on whole pixels though one repeat does not', () => {
   it('has every stripe where its numbers say, to the last column', async () => {
-    const { width, data } = await png(parseSheet('12in x 1in', 'mm'));
+    const { width, data } = await png(parseSheet('12in x 1in', 'mm', PIXEL));
     expect(width).toBe(3600);
     let worst = 0;
     for (let x = 0; x < width; x += 1) {

@@ -1,5 +1,3 @@
-import { Resvg } from '@resvg/resvg-js';
-import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { LINEAR_OF_BYTE } from '../../src/core/colour/linear.ts';
 import { checkDesign } from '../../src/core/design/check-design.ts';
@@ -12,6 +10,7 @@ import { paintRows, paintTile, preparePainting } from '../../src/core/paint/pain
 import type { RepeatUnit } from '../../src/core/repeat/repeat-unit.ts';
 import { ARCHIMEDEAN, type Archimedean } from '../../src/core/tiling/forms/archimedean.ts';
 import { TWO_KINDS, type TwoKinds } from '../../src/core/tiling/forms/two-kinds.ts';
+import { insides, rendered } from '../svg-renderers.ts';
 
 /** Black and white, so that a pixel says how much of it is covered. */
 const SHADES = [
@@ -23,9 +22,6 @@ const WIDTH = 240;
 
 /** How near coverages are: one level of 16. */
 const NEAR = 1 / 16;
-
-/** resvg samples four lines of a pixel, too few to tell sixteenths: it renders larger, and pixels are averaged. */
-const FINER = 4;
 
 const SCENES: readonly (readonly [name: string, order: Partial<TilingOrder> & Pick<TilingOrder, 'form'>])[] =
   [
@@ -40,8 +36,28 @@ const SCENES: readonly (readonly [name: string, order: Partial<TilingOrder> & Pi
         form: { kind: 'regular', name: '6.6.6' },
         faces: ['A'],
         lines: [
-          { what: 'sides', of: null, width: '3 mm', shade: 'B', ends: 'round', dashes: null, skip: 1 },
-          { what: 'spokes', of: null, width: '1 mm', shade: 'B', ends: 'flat', dashes: null, skip: 1 },
+          {
+            what: 'sides',
+            of: null,
+            width: '3 mm',
+            shade: 'B',
+            ends: 'round',
+            dashes: null,
+            skip: 1,
+            every: 1,
+            first: 0,
+          },
+          {
+            what: 'spokes',
+            of: null,
+            width: '1 mm',
+            shade: 'B',
+            ends: 'flat',
+            dashes: null,
+            skip: 1,
+            every: 1,
+            first: 0,
+          },
         ],
       },
     ],
@@ -51,7 +67,17 @@ const SCENES: readonly (readonly [name: string, order: Partial<TilingOrder> & Pi
         form: { kind: 'regular', name: '4.8.8' },
         faces: ['A'],
         lines: [
-          { what: 'stars', of: '8', width: '2 mm', shade: 'B', ends: 'sharp', dashes: null, skip: 3 },
+          {
+            what: 'stars',
+            of: '8',
+            width: '2 mm',
+            shade: 'B',
+            ends: 'sharp',
+            dashes: null,
+            skip: 3,
+            every: 1,
+            first: 0,
+          },
           {
             what: 'sides',
             of: '8|8',
@@ -60,6 +86,8 @@ const SCENES: readonly (readonly [name: string, order: Partial<TilingOrder> & Pi
             ends: 'round',
             dashes: { count: 3, share: '1/2' },
             skip: 1,
+            every: 1,
+            first: 0,
           },
         ],
       },
@@ -76,50 +104,6 @@ const SCENES: readonly (readonly [name: string, order: Partial<TilingOrder> & Pi
 
 function sceneOf(order: Partial<TilingOrder> & Pick<TilingOrder, 'form'>): RepeatUnit {
   return compile(newTiling({ name: 'Scene', shades: SHADES, ...order }));
-}
-
-async function rendered(
-  svg: string,
-  width: number,
-  height: number,
-): Promise<Readonly<Record<string, Uint8Array>>> {
-  const sized = (times: number) =>
-    svg.replace(/width="[\d.]+mm" height="[\d.]+mm"/, `width="${width * times}" height="${height * times}"`);
-  return {
-    resvg: averaged(new Resvg(sized(FINER)).render().pixels, width),
-    librsvg: await sharp(Buffer.from(sized(1)))
-      .ensureAlpha()
-      .raw()
-      .toBuffer(),
-  };
-}
-
-/** Means of FINER × FINER pixels each, of four bytes. */
-function averaged(pixels: Uint8Array, width: number): Uint8Array {
-  const out = new Float64Array(pixels.length / (FINER * FINER));
-  pixels.forEach((byte, at) => {
-    const [pixel, channel] = [Math.floor(at / 4), at % 4];
-    const column = Math.floor((pixel % (width * FINER)) / FINER);
-    const row = Math.floor(pixel / (width * FINER * FINER));
-    out[(row * width + column) * 4 + channel]! += byte / (FINER * FINER);
-  });
-  return Uint8Array.from(out, Math.round);
-}
-
-/** Pixels that lie inside one shade, no edge near: those that all their neighbours are like; and how many of them differ. */
-function insides(ours: Uint8Array, theirs: Uint8Array, width: number): { count: number; differing: number } {
-  const [own, other] = [ours, theirs].map((bytes) => new Uint32Array(Uint8Array.from(bytes).buffer)) as [
-    Uint32Array,
-    Uint32Array,
-  ];
-  let [count, differing] = [0, 0];
-  for (let at = width + 1; at < own.length - width - 1; at += 1) {
-    const round = [-width - 1, -width, -width + 1, -1, 1, width - 1, width, width + 1];
-    if (round.some((way) => own[at + way] !== own[at])) continue;
-    count += 1;
-    if (own[at] !== other[at]) differing += 1;
-  }
-  return { count, differing };
 }
 
 describe('tilings against two SVG renderers, resvg and librsvg (through sharp)', () => {

@@ -14,6 +14,9 @@ import { floatCounts } from '../../src/core/thread/weaves/float-counts.ts';
 import { pixelsPerMetre } from '../../src/core/units/resolution.ts';
 import { sampleDesign } from '../sample-design.ts';
 
+/** Millimetres of a pixel at 300 dpi, each way. */
+const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
+
 /** One repeat as letters, the top row first. */
 function picture(design: PlaidDesign): string[] {
   const { content } = compile(design);
@@ -27,7 +30,7 @@ describe('the two conventions of pivots (common practice of the trade)', () => {
     ['shared', 28, 'A12 B6 C4 B6'],
     ['doubled', 44, 'A12 B6 C4 C4 B6 A12'],
   ] as const)('%s: A/12 B6 C/4 is %i threads', (pivots, threads, laid) => {
-    const sequence = parseThreadCount('A/12 B6 C/4', { keys: undefined, pivots });
+    const sequence = parseThreadCount('A/12 B6 C/4', { card: undefined, pivots });
     expect(threadCount(sequence)).toBe(threads);
     expect(
       layOut(sequence)
@@ -104,7 +107,7 @@ describe('sizes', () => {
 
   it('A4 is 2480 × 3508 px at 300 dpi (ISO 216), 12 in are 3600', () => {
     const unit = compile(sampleDesign('warp: A1\nweave: plain'));
-    const at = (size: string) => orderPicture(unit, { dpi: rational(300) }, parseSheet(size, 'mm'));
+    const at = (size: string) => orderPicture(unit, { dpi: rational(300) }, parseSheet(size, 'mm', PIXEL));
     expect(at('210 x 297 mm')).toMatchObject({ width: 2480, height: 3508 });
     expect(at('12in')).toMatchObject({ width: 3600, height: 3600 });
   });

@@ -1,4 +1,5 @@
 import type { Design } from '../../src/core/design/design-schema.ts';
+import { MOTIF_STARTS } from '../../src/core/design/motif/motif-starts.ts';
 import { PLAID_STARTS } from '../../src/core/design/plaid/plaid-starts.ts';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { STRIPE_STARTS } from '../../src/core/design/stripe/stripe-starts.ts';
@@ -11,6 +12,7 @@ export function allDesigns(): readonly (readonly [name: string, design: Design])
     ...PLAID_STARTS.map(({ key }) => [`start ${key}`, designFromStart('plaid', key, 7)] as const),
     ...STRIPE_STARTS.map(({ key }) => [`start stripe ${key}`, designFromStart('stripe', key)] as const),
     ...TILING_STARTS.map(({ key }) => [`start tiling ${key}`, tilingFromStart(key)] as const),
+    ...MOTIF_STARTS.map(({ key }) => [`start motif ${key}`, designFromStart('motif', key, 7)] as const),
     ...LARKMERE.map(({ name, design }) => [`demo ${name}`, design()] as const),
     ['lines, gaps, fade and rings', layered()],
   ];
@@ -24,23 +26,45 @@ function layered(): Design {
     construction: {
       ...design.construction,
       rings: [
-        { share: '3/4', shade: 'B' },
+        { share: '3/4', shade: 'C' },
         { share: '1/2', shade: null },
       ],
-      fade: { shades: ['A', 'C', 'E'], angle: 5, turned: true, of: '8' },
-      gaps: { by: '0.7mm', corner: '1.5mm', shade: 'F' },
+      fade: { shades: ['B', 'O', 'M'], angle: 5, turned: true, of: '8' },
+      gaps: { by: '0.7mm', corner: '1.5mm', shade: 'Z' },
       lines: [
-        { what: 'sides', of: null, width: '0.5mm', shade: 'D', ends: 'sharp', dashes: null, skip: 1 },
+        {
+          what: 'sides',
+          of: null,
+          width: '0.5mm',
+          shade: 'U',
+          ends: 'sharp',
+          dashes: null,
+          skip: 1,
+          every: 1,
+          first: 0,
+        },
         {
           what: 'spokes',
           of: '8',
           width: '0.4mm',
-          shade: 'C',
+          shade: 'O',
           ends: 'round',
           dashes: { count: 2, share: '1/2' },
           skip: 1,
+          every: 1,
+          first: 0,
         },
-        { what: 'stars', of: '8', width: '0.3mm', shade: 'A', ends: 'flat', dashes: null, skip: 3 },
+        {
+          what: 'stars',
+          of: '8',
+          width: '0.3mm',
+          shade: 'B',
+          ends: 'flat',
+          dashes: null,
+          skip: 3,
+          every: 1,
+          first: 0,
+        },
       ],
     },
   };

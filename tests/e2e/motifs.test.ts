@@ -1,0 +1,212 @@
+import { expect, type Locator, type Page, test } from '@playwright/test';
+import { clothShown, openFromShelf, saved, step } from './helpers.ts';
+
+/** A motif of an empty box of 8 × 8 steps of 5 mm. */
+async function openEmpty(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New design' }).click();
+  await page.getByRole('radio', { name: 'Motif' }).click();
+  await page.getByRole('button', { name: 'Empty box', exact: true }).dblclick();
+  await clothShown(page);
+  await expect(page.getByText('The box is empty.')).toBeVisible();
+}
+
+function pieces(page: Page): Locator {
+  return page.getByRole('region', { name: 'Pieces' }).getByRole('listitem');
+}
+
+async function fill(page: Page, fields: Readonly<Record<string, string>>): Promise<void> {
+  for (const [label, text] of Object.entries(fields)) {
+    await page.getByRole('textbox', { name: label, exact: true }).fill(text);
+  }
+}
+
+async function box(page: Page, across: string, up: string): Promise<void> {
+  await fill(page, { 'Box, across': across, 'Box, up': up });
+}
+
+/** The design on the bench, as the server has it. */
+async function construction(page: Page): Promise<Record<string, unknown>> {
+  await saved(page);
+  const id = page.url().split('/').at(-1)!;
+  const answer = await page.request.get(`/api/designs/${id}`);
+  const { document } = (await answer.json()) as { document: { construction: Record<string, unknown> } };
+  return document.construction;
+}
+
+async function expectRepeats(page: Page): Promise<void> {
+  await step(page, 'Check');
+  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+}
+
+test('a fish scale is built from an empty box by its numbers', async ({ page }) => {
+  await openEmpty(page);
+  await box(page, '8', '4');
+  for (const [across, shade] of [
+    ['8', 'B'],
+    ['16/3', 'C'],
+    ['8/3', 'O'],
+  ] as const) {
+    await page.getByRole('button', { name: 'Disc', exact: true }).click();
+    await fill(page, { Across: across, 'Place, across': '4', 'Place, up': '2' });
+    await page.getByLabel('Shade', { exact: true }).selectOption(shade);
+  }
+  await expect(pieces(page)).toHaveCount(3);
+  await step(page, 'Lay');
+  await page.getByRole('radio', { name: 'Brick' }).click();
+  await page.getByLabel('On top where they overlap').selectOption('Lower rows');
+  await expect(page.getByRole('navigation', { name: 'Steps' })).toContainText('Brick 1/2');
+  await expectRepeats(page);
+  const motif = page.getByRole('region', { name: 'Motif' });
+  await expect(motif).toContainText('top, bottom');
+  await expect(page.getByRole('region', { name: 'Measures' })).toContainText('40 × 40 mm');
+  expect(await construction(page)).toMatchObject({ lay: { kind: 'brick', by: '1/2' }, overlap: 'down' });
+});
+
+test('bars lock into each other: a bar down and a foot to the right, turned by half', async ({ page }) => {
+  await openEmpty(page);
+  await box(page, '2', '4');
+  await page.getByRole('button', { name: 'Rectangle', exact: true }).click();
+  await fill(page, { Width: '9/5', Height: '4/5', 'Place, across': '1', 'Place, up': '1/2' });
+  await page.getByRole('button', { name: 'Rectangle', exact: true }).click();
+  await fill(page, { Width: '4/5', Height: '14/5', 'Place, across': '1/2', 'Place, up': '3/2' });
+  const further = page.getByLabel('Make further');
+  await further.selectOption('Joined with');
+  await further.selectOption('Corners rounded');
+  await further.selectOption('Copies round a middle');
+  const round = page.getByRole('region', { name: '3: Copies round a middle' });
+  await round.getByLabel('How many in all').fill('2');
+  await expect(round.getByLabel('Middle, across')).toHaveValue('1');
+  await expect(pieces(page).first()).toContainText('another is made with it');
+  await step(page, 'Lay');
+  await page.getByRole('radio', { name: 'Half-drop' }).click();
+  await expectRepeats(page);
+  // Two bars of 4 squares less their gaps, in a box of 8: most of it.
+  await expect(page.getByRole('region', { name: 'Motif' })).toContainText(/7\d\.\d %/);
+});
+
+test('a wave through points, every second row flipped', async ({ page }) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Line', exact: true }).click();
+  for (let more = 3; more < 5; more += 1) await page.getByRole('button', { name: 'Add a point' }).click();
+  for (const [at, [x, y]] of [
+    ['0', '0'],
+    ['2', '1'],
+    ['4', '0'],
+    ['6', '-1'],
+    ['8', '0'],
+  ].entries()) {
+    await fill(page, { [`Point ${at + 1}, across`]: x!, [`Point ${at + 1}, up`]: y! });
+  }
+  await page.getByRole('radio', { name: 'Goes on' }).click();
+  await fill(page, { 'Place, across': '0', 'Place, up': '2' });
+  await page.getByRole('button', { name: 'Duplicate Line 1' }).click();
+  await fill(page, { 'Place, up': '6', 'Turn, degrees': '180' });
+  await page.getByLabel('Mirrored left to right').check();
+  await expectRepeats(page);
+  await expect(page.getByRole('region', { name: 'Motif' })).toContainText('left, right');
+});
+
+test('nested squares: a square on its corner, cut by bands inside each other', async ({ page }) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Rectangle', exact: true }).click();
+  await fill(page, { Width: '5', Height: '5', 'Turn, degrees': '45' });
+  await page.getByLabel('Make further').selectOption('Bands along the edge');
+  await page.getByRole('radio', { name: 'Inward' }).click();
+  await page.getByRole('button', { name: 'One more band' }).click();
+  await page.getByLabel('Band 2', { exact: true }).fill('3/4');
+  await page.getByLabel('Shade of band 2').selectOption('Left open');
+  await page.getByLabel('Shade of band 1').selectOption('O');
+  await expectRepeats(page);
+  // Of 25 of 64 squares: a band of 1/4 (19/4), an open one, and what is left, 3 × 3.
+  const shares = page.getByRole('region', { name: 'Motif' });
+  await expect(shares).toContainText('7.4 %');
+  await expect(shares).toContainText('14.1 %');
+});
+
+test('the chosen piece is worked on the cloth: its numbers, the hand, keys, undo', async ({ page }) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Disc', exact: true }).click();
+  const across = page.getByLabel('Across, on the cloth');
+  await expect(across).toHaveValue('4');
+  await across.fill('3');
+  await expect(page.getByLabel('Across', { exact: true })).toHaveValue('3');
+  await across.fill('nothing');
+  await expect(across).toHaveAttribute('aria-invalid', 'true');
+  await across.press('Tab');
+  await expect(page.getByLabel('Place, across, on the cloth')).toBeFocused();
+
+  const handle = page.getByRole('button', { name: 'Move Disc 1 on the cloth' });
+  await handle.press('ArrowRight');
+  await handle.press('Shift+ArrowUp');
+  await handle.press('Alt+ArrowLeft');
+  await expect(page.getByLabel('Place, across', { exact: true })).toHaveValue('49/10');
+  await expect(page.getByLabel('Place, up', { exact: true })).toHaveValue('14');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Place, up', { exact: true })).toHaveValue('4');
+
+  const at = (await handle.boundingBox())!;
+  const middle = { x: at.x + at.width / 2, y: at.y + at.height / 2 };
+  await page.mouse.move(middle.x, middle.y);
+  await page.mouse.down();
+  await page.mouse.move(middle.x + 40, middle.y + 3, { steps: 4 });
+  await expect(page.getByText('in the middle of the box')).toBeVisible();
+  await page.mouse.up();
+  await expect(page.getByLabel('Place, up', { exact: true })).toHaveValue('4');
+  await expect(page.getByLabel('Place, across', { exact: true })).not.toHaveValue('4');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Place, across', { exact: true })).toHaveValue('4');
+});
+
+test('pieces are chosen on the cloth, one below the other, hidden, locked, ordered and taken away', async ({
+  page,
+}) => {
+  await openFromShelf(page, 'Slipway roof scales');
+  await page.getByRole('button', { name: 'Duplicate', exact: true }).click();
+  await clothShown(page);
+  const canvas = page.locator('canvas[data-painted]');
+  const area = (await canvas.boundingBox())!;
+  await page
+    .getByRole('region', { name: 'Pieces' })
+    .getByRole('button', { name: /^Disc 3/ })
+    .click();
+  const handle = (await page.getByRole('button', { name: 'Move Disc 3 on the cloth' }).boundingBox())!;
+  expect(handle.x).toBeGreaterThan(area.x);
+  const pick = () => page.mouse.click(handle.x + handle.width / 2 + 22, handle.y + handle.height / 2);
+  await pick();
+  await expect(page.getByRole('region', { name: 'Piece: Disc 2' })).toBeVisible();
+  await pick();
+  await expect(page.getByRole('region', { name: 'Piece: Disc 1' })).toBeVisible();
+  await page.getByRole('button', { name: 'Lock Disc 1' }).click();
+  await expect(page.getByLabel('Across', { exact: true })).toBeDisabled();
+  await page.getByRole('button', { name: 'Unlock Disc 1' }).click();
+  await page.getByRole('button', { name: 'Hide Disc 1' }).click();
+  await expect(page.getByRole('button', { name: 'Show Disc 1' })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove Disc 1' }).click();
+  await expect(pieces(page)).toHaveCount(2);
+  await page.getByRole('button', { name: 'Move Disc 3', exact: true }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Disc 3 is over place 2.')).toBeAttached();
+  await expect(async () => {
+    await page.keyboard.press('ArrowUp');
+    await expect(page.getByText('Disc 3 is over place 1.')).toBeAttached({ timeout: 2000 });
+  }).toPass();
+  await page.keyboard.press('Space');
+  await expect(pieces(page).first()).toContainText('Disc 3');
+});
+
+test('what cannot be is said, and the last good cloth stays', async ({ page }) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Disc', exact: true }).click();
+  await page.getByLabel('Across', { exact: true }).fill('0');
+  await expect(page.getByText('A length must be above zero, got “0”.').first()).toBeVisible();
+  await page.getByLabel('Turn, degrees').fill('a bit');
+  await expect(page.getByText('“a bit” is not a number.')).toBeVisible();
+  await page.getByRole('button', { name: 'Rectangle', exact: true }).click();
+  await page.getByLabel('Corner radius').fill('3');
+  await expect(page.getByRole('alert')).toContainText('A corner’s radius is at most half of the side');
+  await expect(page.getByRole('navigation', { name: 'Steps' })).toContainText('Cannot be made');
+  await clothShown(page);
+  await page.getByLabel('Corner radius').fill('1');
+  await expect(page.getByRole('navigation', { name: 'Steps' })).not.toContainText('Cannot be made');
+});

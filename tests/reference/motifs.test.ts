@@ -1,0 +1,220 @@
+import { describe, expect, it } from 'vitest';
+import { shadeOfLetter } from '../../src/core/colour/letter-shades.ts';
+import { compile } from '../../src/core/design/compile-design.ts';
+import { motifFacts } from '../../src/core/design/motif/motif-facts.ts';
+import type { Motif, Piece, PieceShape } from '../../src/core/design/motif/motif-schema.ts';
+import { newMotif } from '../../src/core/design/new-design.ts';
+import { designFromStart } from '../../src/core/design/starts.ts';
+import { surdToNumber } from '../../src/core/exact/surd.ts';
+import { unitToSvg } from '../../src/core/formats/svg/unit-svg.ts';
+import { paintRows, preparePainting } from '../../src/core/paint/painting.ts';
+import type { RepeatUnit } from '../../src/core/repeat/repeat-unit.ts';
+import { insides, rendered } from '../svg-renderers.ts';
+
+const WIDTH = 240;
+
+/** A motif of pieces on a box of 10 × 10 steps of 5 mm. */
+function motifOf(
+  pieces: readonly (Partial<Piece> & { shape: PieceShape })[],
+  more: Partial<Pick<Motif, 'box' | 'ground'>> = {},
+) {
+  return newMotif({
+    name: 'Motif',
+    shades: [...'CBR'].map(shadeOfLetter),
+    box: { width: '10', height: '10' },
+    ground: 'C',
+    ...more,
+    pieces: pieces.map((piece, at) => ({
+      id: at + 1,
+      name: '',
+      x: '5',
+      y: '5',
+      turn: '0',
+      mirrored: false,
+      made: [],
+      shade: 'B',
+      outline: null,
+      hidden: false,
+      locked: false,
+      ...piece,
+    })),
+  });
+}
+
+/** Square steps of a shade in one box of 10 × 10. */
+function areaOf(pieces: readonly (Partial<Piece> & { shape: PieceShape })[], key = 'B'): number {
+  const found = motifFacts(motifOf(pieces)).shares.find((share) => share.key === key);
+  return (found?.share ?? 0) * 100;
+}
+
+/** A repeat as bytes, mixed as stored values, as renderers mix them. */
+function painted(unit: RepeatUnit, width: number, height: number): Uint8Array {
+  const out = new Uint32Array(width * height);
+  const window = {
+    tile: { width, height },
+    width,
+    offset: { x: 0, y: 0 },
+    look: 'flat',
+    mixing: 'bytes',
+  } as const;
+  paintRows(preparePainting(unit, window), 0, height, out);
+  return new Uint8Array(out.buffer);
+}
+
+const disc = (across: string): PieceShape => ({ kind: 'disc', across });
+
+describe('areas, by the formulas of geometry', () => {
+  it('two discs that overlap: two circle segments, 2 r² acos(d/2r) − d/2 √(4r² − d²)', () => {
+    const [r, d] = [3, 2];
+    const lens = 2 * r * r * Math.acos(d / (2 * r)) - (d / 2) * Math.sqrt(4 * r * r - d * d);
+    const left = { shape: disc('6'), x: '4', made: [{ kind: 'overlap' as const, with: [2] }] };
+    expect(areaOf([left, { shape: disc('6'), x: '6' }])).toBeCloseTo(lens, 2);
+  });
+
+  it.each([
+    ['a square', { kind: 'rectangle', width: '4', height: '4', radii: '0' } as PieceShape, 16, 16],
+    [
+      'a hexagon',
+      { kind: 'polygon', sides: 6, measured: 'side', size: '2' } as PieceShape,
+      (3 * Math.sqrt(3) * 4) / 2,
+      12,
+    ],
+    ['a disc', disc('4'), 4 * Math.PI, 4 * Math.PI],
+  ])(
+    'a round band d wide around %s adds perimeter × d + π d² (J. Steiner; from memory)',
+    (_, shape, area, perimeter) => {
+      const made = [
+        {
+          kind: 'bands' as const,
+          side: 'outward' as const,
+          corner: 'round' as const,
+          bands: [{ width: '3/4', shade: 'R' }],
+        },
+      ];
+      const band = areaOf([{ shape, made }], 'R');
+      expect(areaOf([{ shape, made }])).toBeCloseTo(area, 2);
+      expect(band).toBeCloseTo(perimeter * 0.75 + Math.PI * 0.75 ** 2, 2);
+    },
+  );
+
+  it('the star 8/3: 16 triangles from its middle', () => {
+    // Inner corners on r cos(3π/8) / cos(2π/8); each triangle is half of both radii × the sine of π/8.
+    const r = 4;
+    const inner = (r * Math.cos((3 * Math.PI) / 8)) / Math.cos((2 * Math.PI) / 8);
+    const expected = 16 * 0.5 * r * inner * Math.sin(Math.PI / 8);
+    expect(areaOf([{ shape: { kind: 'starStep', points: 8, skip: 3, radius: '4' } }])).toBeCloseTo(
+      expected,
+      2,
+    );
+  });
+});
+
+describe('facts of the trade (common practice)', () => {
+  it('of each disc of a scallop of diameter d the area d²/2 is seen', () => {
+    // Two of them in a box of d × d, every second row moved by half; lower rows lie on top.
+    const scales = motifOf(
+      [
+        { shape: disc('8'), x: '0', y: '6', shade: 'R' },
+        { shape: disc('8'), x: '4', y: '2', shade: 'B' },
+      ],
+      { box: { width: '8', height: '8' } },
+    );
+    const laid = { ...scales, construction: { ...scales.construction, overlap: 'down' as const } };
+    const seen = new Map(motifFacts(laid).shares.map(({ key, share }) => [key, share * 8 * 8]));
+    expect(seen.get('R')).toBeCloseTo(8 ** 2 / 2, 3);
+    expect(seen.get('B')).toBeCloseTo(8 ** 2 / 2, 3);
+  });
+
+  it('argyle 3:4 closes on 2 × 2 diamonds, half of it diamonds of two shades alike, its sides at 53.130°', () => {
+    const argyle = designFromStart('motif', 'argyle');
+    const { construction } = argyle;
+    const plain = { ...argyle, construction: { ...construction, pieces: construction.pieces.slice(0, 2) } };
+    const shares = motifFacts(plain).shares.map(({ share }) => share);
+    expect([...shares].sort((one, other) => one - other).map((share) => Number(share.toFixed(6)))).toEqual([
+      0.25, 0.25, 0.5,
+    ]);
+    const [diamond] = construction.pieces;
+    if (diamond?.shape.kind !== 'line') throw new Error('expected a line');
+    const [left, top] = diamond.shape.points.map(({ x, y }) => [Number(x.replace('3/2', '1.5')), Number(y)]);
+    const angle = (Math.atan2(top![1]! - left![1]!, top![0]! - left![0]!) * 180) / Math.PI;
+    expect(angle).toBeCloseTo(53.13, 2);
+  });
+
+  it('a wave over four quarters leaves at the height and slope at which it came in: no row of pixels breaks', () => {
+    const unit = compile(designFromStart('motif', 'wave'));
+    const bytes = painted(unit, WIDTH, WIDTH / 2);
+    const columnAt = (x: number) => Array.from({ length: WIDTH / 2 }, (_, y) => bytes[(y * WIDTH + x) * 4]!);
+    const gap = (one: number, other: number) =>
+      columnAt(one).reduce((sum, byte, y) => sum + Math.abs(byte - columnAt(other)[y]!), 0);
+    // From the last column to the first it changes no more than between any two in the middle of the slope.
+    expect(gap(WIDTH - 1, 0)).toBeLessThanOrEqual(1.2 * Math.max(gap(1, 2), gap(WIDTH / 2, WIDTH / 2 + 1)));
+  });
+});
+
+describe('motifs against two SVG renderers, resvg and librsvg (through sharp)', () => {
+  it.each([
+    'dots-half-drop',
+    'fish-scale',
+    'scallop',
+    'arc-scale',
+    'wave',
+    'zigzag',
+    'chevron',
+    'argyle',
+    'interlocking-bars',
+    'crosses',
+    'nested-squares',
+    'pinwheel',
+    'quatrefoil',
+    'ogee',
+    'stars',
+    'leaves',
+  ])('%s: the same inside, within 16 levels at edges', async (key) => {
+    const unit = compile(designFromStart('motif', key));
+    const height = Math.round((WIDTH * surdToNumber(unit.pitch.y)) / surdToNumber(unit.pitch.x));
+    const ours = painted(unit, WIDTH, height);
+    const all = await rendered(unitToSvg(unit, 'Motif'), WIDTH, height);
+    for (const [name, theirs] of Object.entries(all)) {
+      expect(theirs.length).toBe(ours.length);
+      let [far, edges] = [0, 0];
+      for (let at = 0; at < ours.length; at += 1) {
+        const gap = Math.abs(ours[at]! - theirs[at]!);
+        if (gap > 16) far += 1;
+        if (gap > 0) edges += 1;
+      }
+      const inside = insides(ours, theirs, WIDTH, 1);
+      expect(inside.count, name).toBeGreaterThan(WIDTH * 10);
+      expect(inside.differing, name).toBe(0);
+      expect(far / ours.length, name).toBeLessThan(0.002);
+      expect(edges, name).toBeGreaterThan(0);
+    }
+  });
+});
+
+describe('a piece that crosses the edges', () => {
+  it('is as a plain drawing of three by three boxes, cut to its middle', async () => {
+    const unit = compile(
+      motifOf([{ shape: { kind: 'star', points: 7, outer: '4', inner: '2' }, x: '1', y: '9', turn: '10' }]),
+    );
+    const ours = painted(unit, WIDTH, WIDTH);
+    const corners = Array.from({ length: 14 }, (_, at) => {
+      const angle = Math.PI / 2 + (Math.PI * at) / 7 + (10 * Math.PI) / 180;
+      const radius = at % 2 === 0 ? 4 : 2;
+      return [1 + radius * Math.cos(angle), 9 + radius * Math.sin(angle)] as const;
+    });
+    const stars = [-1, 0, 1].flatMap((across) =>
+      [-1, 0, 1].map((up) => {
+        const points = corners.map(([x, y]) => `${x + 10 * across},${10 - y - 10 * up}`).join(' ');
+        return `<polygon fill="${shadeOfLetter('B').hex}" points="${points}"/>`;
+      }),
+    );
+    const svg =
+      `<svg xmlns="http://www.w3.org/2000/svg" width="10mm" height="10mm" viewBox="0 0 10 10">` +
+      `<rect width="10" height="10" fill="${shadeOfLetter('C').hex}"/>${stars.join('')}</svg>`;
+    const { librsvg } = await rendered(svg, WIDTH, WIDTH);
+    const inside = insides(ours, librsvg!, WIDTH);
+    expect(inside.count).toBeGreaterThan(WIDTH * 100);
+    expect(inside.differing).toBe(0);
+    expect(ours.filter((byte, at) => Math.abs(byte - librsvg![at]!) > 16)).toHaveLength(0);
+  });
+});
