@@ -8,9 +8,12 @@ import { unitToPng } from '../src/core/formats/unit-png.ts';
 import { nodeCompressor } from '../src/server/sending/node-compressor.ts';
 import { line } from './timing.ts';
 
+/** Millimetres of a pixel at 300 dpi, each way. */
+const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
+
 /** A sheet of 3 m at 150 dpi as PNG, against an image library that is handed the tile and repeats it. */
 const unit = compile(designFromText('A/12 B6 C4 D/10', 'Sheet'));
-const order = orderPicture(unit, { dpi: rational(150) }, parseSheet('3000 mm', 'mm'));
+const order = orderPicture(unit, { dpi: rational(150) }, parseSheet('3000 mm', 'mm', PIXEL));
 
 async function ours(size: { width: number; height: number }): Promise<Buffer> {
   const pieces: Uint8Array[] = [];

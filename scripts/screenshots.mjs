@@ -8,16 +8,13 @@ import { ROOT } from './ready.mjs';
 
 const PORT = '4393';
 const ADDRESS = `http://127.0.0.1:${PORT}/`;
+const EMPTY_PORT = '4394';
+const EMPTY = `http://127.0.0.1:${EMPTY_PORT}/`;
 const FOLDER = join(ROOT, 'docs/screenshots');
 
 mkdirSync(FOLDER, { recursive: true });
-const server = spawn('node', ['scripts/demo.mjs'], {
-  cwd: ROOT,
-  env: { ...process.env, PORT, VETRO_DATA: join(mkdtempSync(join(tmpdir(), 'vetro-shots-')), 'vetro.db') },
-});
-await new Promise((resolve) =>
-  server.stdout.on('data', (text) => String(text).includes('ready') && resolve()),
-);
+const server = await startServer('demo', PORT);
+const empty = await startServer('start', EMPTY_PORT);
 const browser = await chromium.launch({
   executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu'],
@@ -27,9 +24,24 @@ const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 try {
   await takeShelf();
   await takeBench();
+  await takeFirstVisit();
 } finally {
   await browser.close();
   server.kill();
+  empty.kill();
+}
+
+/** Starts the demo, or an empty shelf, on a database of its own, and waits until it is ready. */
+async function startServer(script, port) {
+  const data = join(mkdtempSync(join(tmpdir(), 'vetro-shots-')), 'vetro.db');
+  const started = spawn('node', [`scripts/${script}.mjs`], {
+    cwd: ROOT,
+    env: { ...process.env, PORT: port, VETRO_DATA: data },
+  });
+  await new Promise((resolve) =>
+    started.stdout.on('data', (text) => String(text).includes('ready') && resolve()),
+  );
+  return started;
 }
 
 async function takeShelf() {
@@ -38,8 +50,12 @@ async function takeShelf() {
   await shot('shelf');
   await page.getByRole('button', { name: 'New design' }).click();
   await shot('new-design');
-  await page.getByRole('radio', { name: 'Faces: a tiling of polygons' }).click();
-  await shot('tiling-starts');
+}
+
+/** The shelf of a first visit has a server of its own. */
+async function takeFirstVisit() {
+  await page.goto(EMPTY);
+  await shot('first-visit');
 }
 
 async function takeBench() {
@@ -60,7 +76,7 @@ async function takeBench() {
   await shot('bench-colourways');
   await open('Waiting-room cushion');
   await step('Check');
-  await page.getByText(/^Painted twice/).waitFor();
+  await page.getByText('Seam test: no visible join').waitFor();
   await shot('bench-check');
   await open('Booking-hall bench');
   await step('Send');
@@ -87,10 +103,10 @@ async function takeBench() {
   await shot('bench-draft');
   await page.getByLabel('Show the draft').uncheck();
   await open('Booking-hall floor');
-  await page.getByRole('button', { name: 'Add lines' }).scrollIntoViewIfNeeded();
+  await page.getByRole('button', { name: 'Along the sides' }).scrollIntoViewIfNeeded();
   await shot('bench-tiling');
   await open('Tea-room tiles');
-  await page.getByRole('radio', { name: 'The patch that grows' }).click();
+  await page.getByRole('radio', { name: 'The patch' }).click();
   await page.getByRole('button', { name: 'Side 2 of face 4', exact: true }).press('Enter');
   await page.getByRole('button', { name: 'Triangle', exact: true }).focus();
   await shot('bench-growth');
@@ -113,10 +129,9 @@ async function takeBench() {
   }
   await page.mouse.move(1100, 780);
   await shot('bench-threads');
-  await page.getByRole('button', { name: 'View' }).click();
-  await page.getByLabel('Drawn', { exact: true }).selectOption('As finished cloth');
-  await page.keyboard.press('Escape');
-  await shot('bench-finished');
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox').fill('weave');
+  await shot('search');
 }
 
 async function open(name) {
