@@ -9,8 +9,9 @@ import type {
 } from '../src/core/design/design-schema.ts';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
 import type { Making } from '../src/core/design/motif/making-schema.ts';
-import { OVERLAPS, type PieceShape } from '../src/core/design/motif/motif-schema.ts';
+import { OVERLAPS, type PieceFade, type PieceShape } from '../src/core/design/motif/motif-schema.ts';
 import { SHAPES, type ShapeName, usualShape } from '../src/core/design/motif/shapes.ts';
+import { usualPiece } from '../src/core/design/motif/usual-piece.ts';
 import { newMotif, newPlaid, newStripe, newTiling } from '../src/core/design/new-design.ts';
 import { asKind } from '../src/core/design/of-kind.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
@@ -291,9 +292,11 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
       { kind: 'straight' as const },
       { kind: 'half-drop' as const, by: '1/2' },
       { kind: 'brick' as const, by: '2/5' },
+      { kind: 'free' as const, across: { x: '8', y: '1' }, up: { x: '-2', y: '4' } },
     ),
     overlap: fc.constantFrom(...OVERLAPS),
     ground: fc.constantFrom('C', null),
+    vary: fc.constantFrom({ boxes: 1, seed: 0 }, { boxes: 2, seed: 5 }),
     shapes: fc.array(
       fc.record({
         shape: someShape,
@@ -302,6 +305,13 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
         turn: fc.constantFrom('0', '45', '100/7'),
         mirrored: fc.boolean(),
         made: fc.array(someMade, { maxLength: 2 }),
+        fade: fc.constantFrom<PieceFade | null>(
+          null,
+          { kind: 'along' as const, shades: ['A', 'B', 'C'], over: 'piece' as const, angle: '30' },
+          { kind: 'outward' as const, shades: ['C', 'A'], over: 'repeat' as const },
+        ),
+        shadow: fc.constantFrom(null, { x: '1/4', y: '-1/4', softness: '1/5', shade: 'B', strength: '40%' }),
+        vary: fc.constantFrom(null, '30%'),
         outline: fc.constantFrom(null, {
           width: '1/5',
           shade: 'B',
@@ -319,14 +329,9 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
       shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
       box: { width: '8', height: '4' },
       // The first piece is what others are cut by, and is made with none itself.
-      pieces: shapes.map((piece, at) => ({
-        id: at + 1,
-        name: '',
-        shade: 'A',
-        hidden: false,
-        locked: false,
-        ...piece,
-        made: at === 0 ? piece.made.filter(({ kind }) => kind !== 'cut') : piece.made,
+      pieces: shapes.map(({ shape, x, y, ...more }, at) => ({
+        ...usualPiece(at + 1, shape, x, y, { shade: 'A', ...more }),
+        made: at === 0 ? more.made.filter(({ kind }) => kind !== 'cut') : more.made,
       })),
       ...order,
     }),

@@ -82,6 +82,8 @@ export interface ErrorFacts {
   'figure/bend': Of<'radius' | 'most'>;
   'figure/capsule': Of<'width' | 'most'>;
   'figure/inner': Of<'inner' | 'most'>;
+  'figure/letters': Of<'letters'>;
+  'figure/no-letters': None;
   'figure/points': Of<'points' | 'least'>;
   'figure/radius': Of<'radius' | 'most'>;
   'figure/same-point': Of<'point'>;
@@ -119,6 +121,7 @@ export interface ErrorFacts {
   'motif/missing': Of<'piece' | 'other'>;
   'motif/part': Of<'text'>;
   'motif/radii': Of<'text'>;
+  'motif/share': Of<'text'>;
   'motif/too-large': Of<'width' | 'height' | 'most'>;
   'motif/too-many': Of<'figures' | 'most'>;
   'motif/vanished': Of<'piece'>;

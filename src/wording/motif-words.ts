@@ -3,6 +3,7 @@ import {
   type MotifScale,
   parseDegrees,
   parseRadii,
+  parseShare,
   parseSteps,
   parseStepsOrNone,
   parseWay,
@@ -15,7 +16,8 @@ import {
   type ShapeName,
   type ShapeNumber,
 } from '../core/design/motif/shapes.ts';
-import { toDecimal } from '../core/exact/rational.ts';
+import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
+import type { LetterFontKey } from '../core/shape/letters/letters.ts';
 import { lengthText, plural } from './measures.ts';
 
 /** What is said of a shape: its name, a label for each number, and a piece of it in a few words. */
@@ -62,6 +64,11 @@ const SHAPE_WORDS: { readonly [K in ShapeName]: ShapeWords<K> } = {
     labels: { points: 'Points', skip: 'Each joined with the n-th after it', radius: 'Radius' },
     text: ({ points, skip, radius }) => `${points}/${skip}, radius ${radius}`,
   },
+  letters: {
+    name: 'Letters',
+    labels: { text: 'Letters', font: 'Font', height: 'Height of capitals' },
+    text: ({ text, height }) => `“${text}”, ${height} high`,
+  },
   capsule: {
     name: 'Bar with round ends',
     labels: { length: 'Length', width: 'Width' },
@@ -84,6 +91,14 @@ export const MEASURES: Readonly<Record<'radius' | 'side' | 'flats', string>> = {
   flats: 'Across flats',
 };
 
+export const FONT_NAMES: Readonly<Record<LetterFontKey, string>> = {
+  bricolage: 'Headings',
+  'bricolage-bold': 'Headings, bold',
+  instrument: 'Text',
+  'instrument-bold': 'Text, bold',
+  mono: 'Figures, one width',
+};
+
 /** The label of a shape's number. */
 export function shapeLabel(kind: ShapeName, key: string): string {
   return (SHAPE_WORDS[kind].labels as Readonly<Record<string, string>>)[key]!;
@@ -100,12 +115,14 @@ export const MAKING_NAMES: Readonly<Record<MakingKind, string>> = {
   join: 'Joined with',
   cut: 'Cut away by',
   overlap: 'Overlap kept with',
+  divide: 'Divided by',
 };
 
 export const LAY_NAMES: Readonly<Record<MotifLay['kind'], string>> = {
   straight: 'Straight',
   'half-drop': 'Half-drop',
   brick: 'Brick',
+  free: 'By two ways',
 };
 
 export const OVERLAP_NAMES: Readonly<Record<Motif['overlap'], string>> = {
@@ -135,7 +152,7 @@ export function motifText({ pieces, box }: Motif): string {
 }
 
 export function layText(lay: MotifLay): string {
-  return lay.kind === 'straight' ? LAY_NAMES.straight : `${LAY_NAMES[lay.kind]} ${lay.by}`;
+  return 'by' in lay ? `${LAY_NAMES[lay.kind]} ${lay.by}` : LAY_NAMES[lay.kind];
 }
 
 /** How numbers of motifs are read, and what they come to: lengths in millimetres. */
@@ -145,5 +162,8 @@ export const READ_NUMBERS = {
   way: (text: string, scale: MotifScale) => `${lengthText(parseWay(text, scale), 'mm')} mm`,
   radii: (text: string, scale: MotifScale) =>
     `${[...new Set(parseRadii(text, scale).map((radius) => lengthText(radius, 'mm')))].join(', ')} mm`,
+  share: (text: string) => `${toDecimal(multiply(parseShare(text), rational(100)), 2)}%`,
   degrees: (text: string) => `${toDecimal(parseDegrees(text), 3)}°`,
-} as const satisfies Partial<Record<ShapeNumber | 'way', (text: string, scale: MotifScale) => string>>;
+} as const satisfies Partial<
+  Record<ShapeNumber | 'way' | 'share', (text: string, scale: MotifScale) => string>
+>;

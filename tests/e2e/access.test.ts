@@ -117,7 +117,7 @@ test('the arrows move the choice, and the focus never falls to the page', async 
   await page.keyboard.press('?');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
-  expect(await hasFocus()).toBe(true);
+  await expect.poll(hasFocus).toBe(true);
   await page.getByRole('button', { name: 'Unpin the ticket' }).press('Enter');
   await expect.poll(hasFocus).toBe(true);
 

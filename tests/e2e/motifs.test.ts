@@ -127,7 +127,7 @@ test('nested squares: a square on its corner, cut by bands inside each other', a
 test('the chosen piece is worked on the cloth: its numbers, the hand, keys, undo', async ({ page }) => {
   await openEmpty(page);
   await page.getByRole('button', { name: 'Disc', exact: true }).click();
-  const across = page.getByLabel('Across, on the cloth');
+  const across = page.getByLabel('Across, on the cloth', { exact: true });
   await expect(across).toHaveValue('4');
   await across.fill('3');
   await expect(page.getByLabel('Across', { exact: true })).toHaveValue('3');
@@ -162,7 +162,9 @@ test('pieces are chosen on the cloth, one below the other, hidden, locked, order
   page,
 }) => {
   await openFromShelf(page, 'Slipway roof scales');
+  const original = page.url();
   await page.getByRole('button', { name: 'Duplicate', exact: true }).click();
+  await expect.poll(() => page.url()).not.toBe(original);
   await clothShown(page);
   const canvas = page.locator('canvas[data-painted]');
   const area = (await canvas.boundingBox())!;

@@ -167,9 +167,18 @@ function BandFields({ making, shades, scale, onChange }: Of<'bands'>) {
   );
 }
 
-function PartnerFields({ making, others, onChange }: Of<'join' | 'cut' | 'overlap'>) {
+function PartnerFields({ making, others, shades, onChange }: Of<'join' | 'cut' | 'overlap' | 'divide'>) {
   return (
     <div className="flex flex-col gap-1">
+      {making.kind === 'divide' && (
+        <ShadeSelect
+          label="Shade of what lies inside"
+          shade={making.shade ?? ''}
+          shades={shades}
+          none="Left open"
+          onChange={(key) => onChange({ ...making, shade: key === '' ? null : key })}
+        />
+      )}
       {others.map((other) => (
         <CheckField
           key={other.id}

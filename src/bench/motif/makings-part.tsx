@@ -24,7 +24,7 @@ export function MakingsPart({ design, piece, scale }: MakingsPartProps) {
   const { id, made } = piece;
   const others = partners(construction.pieces, id);
   const kinds = (Object.keys(MAKING_NAMES) as MakingKind[]).filter(
-    (kind) => others.length > 0 || !['join', 'cut', 'overlap'].includes(kind),
+    (kind) => others.length > 0 || !['join', 'cut', 'overlap', 'divide'].includes(kind),
   );
   const put = (next: Making[], tag?: string) => putPiece(id, { made: next }, tag);
   return (

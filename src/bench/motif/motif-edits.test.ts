@@ -8,9 +8,9 @@ import {
   changePiece,
   duplicatePiece,
   partners,
+  pieceInBox,
   setMotif,
   usualMaking,
-  usualPiece,
   withNumber,
   withoutPiece,
 } from './motif-edits.ts';
@@ -23,7 +23,7 @@ const SCALES = designFromStart('motif', 'fish-scale');
 function withPieces(design: MotifDesign, ...kinds: (ShapeName | 'line')[]): MotifDesign {
   return kinds.reduce((made, kind) => {
     const { construction } = made;
-    const pieces = [...construction.pieces, usualPiece(construction, kind, 'B')];
+    const pieces = [...construction.pieces, pieceInBox(construction, kind, 'B')];
     return setMotif({ pieces })(made) as MotifDesign;
   }, design);
 }
@@ -40,7 +40,7 @@ describe('pieces', () => {
   it('lie in the middle of any box', () => {
     const at = (width: string) => {
       const box = { width, height: '5' };
-      const { x, y } = usualPiece({ ...EMPTY.construction, box }, 'disc', 'B');
+      const { x, y } = pieceInBox({ ...EMPTY.construction, box }, 'disc', 'B');
       return [x, y];
     };
     expect(at('8')).toEqual(['4', '5/2']);

@@ -2,11 +2,15 @@ import type { Making, MakingKind } from '../../core/design/motif/making-schema.t
 import type {
   LineShape,
   Motif,
+  MotifLay,
   Piece,
+  PieceFade,
   PieceOutline,
+  PieceShadow,
   PieceShape,
 } from '../../core/design/motif/motif-schema.ts';
 import { isNumberShape, type ShapeName, usualShape } from '../../core/design/motif/shapes.ts';
+import { usualPiece } from '../../core/design/motif/usual-piece.ts';
 import { changing, type Edit } from '../state/design-edits.ts';
 
 /** Changes what a motif is. */
@@ -32,21 +36,9 @@ function usualLine(): LineShape {
 }
 
 /** A sensible piece of a shape in the middle of the box. */
-export function usualPiece({ pieces, box }: Motif, kind: ShapeName | 'line', shade: string): Piece {
-  return {
-    id: freeId(pieces),
-    name: '',
-    shape: kind === 'line' ? usualLine() : usualShape(kind),
-    x: halfOf(box.width),
-    y: halfOf(box.height),
-    turn: '0',
-    mirrored: false,
-    made: [],
-    shade,
-    outline: null,
-    hidden: false,
-    locked: false,
-  };
+export function pieceInBox({ pieces, box }: Motif, kind: ShapeName | 'line', shade: string): Piece {
+  const shape = kind === 'line' ? usualLine() : usualShape(kind);
+  return usualPiece(freeId(pieces), shape, halfOf(box.width), halfOf(box.height), { shade });
 }
 
 /** Half of a number as it is typed. */
@@ -126,6 +118,8 @@ export function usualMaking(
     case 'cut':
     case 'overlap':
       return { kind, with: [others.at(-1)!.id] };
+    case 'divide':
+      return { kind, with: [others.at(-1)!.id], shade };
     default:
       return kind satisfies never;
   }
@@ -133,6 +127,30 @@ export function usualMaking(
 
 export function usualOutline(shade: string): PieceOutline {
   return { width: '1/4', shade, side: 'inside', ends: 'round', dashes: null };
+}
+
+export function usualFade(shades: readonly string[]): PieceFade {
+  const [first = 'A', second = first] = shades;
+  return { kind: 'along', shades: [first, second], over: 'piece', angle: '90' };
+}
+
+export function usualShadow(shade: string): PieceShadow {
+  return { x: '1/4', y: '-1/4', softness: '1/4', shade, strength: '40%' };
+}
+
+/** A lay that keeps what the one before says, as far as it can. */
+export function usualLay(kind: MotifLay['kind'], { lay, box }: Pick<Motif, 'lay' | 'box'>): MotifLay {
+  switch (kind) {
+    case 'straight':
+      return { kind };
+    case 'half-drop':
+    case 'brick':
+      return { kind, by: 'by' in lay ? lay.by : '1/2' };
+    case 'free':
+      return { kind, across: { x: box.width, y: '0' }, up: { x: halfOf(box.width), y: box.height } };
+    default:
+      return kind satisfies never;
+  }
 }
 
 /** A piece's shape with one of its numbers changed. */

@@ -3,9 +3,11 @@ import { type MotifLay, OVERLAPS } from '../../core/design/motif/motif-schema.ts
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
-import { LAY_NAMES, OVERLAP_NAMES } from '../../wording/motif-words.ts';
+import { LAY_NAMES, OVERLAP_NAMES, READ_NUMBERS } from '../../wording/motif-words.ts';
 import { useDesignOf } from '../state/use-construction.ts';
+import { usualLay } from './motif-edits.ts';
 import { putMotif } from './put-motif.ts';
+import { useScale } from './use-scale.ts';
 
 const LAYS = (Object.keys(LAY_NAMES) as MotifLay['kind'][]).map((value) => ({
   value,
@@ -14,16 +16,17 @@ const LAYS = (Object.keys(LAY_NAMES) as MotifLay['kind'][]).map((value) => ({
 
 /** How boxes are set side by side, and what lies on top where pieces overlap. */
 export function MotifLayPart() {
-  const { lay, overlap } = useDesignOf('motif').construction;
+  const { construction } = useDesignOf('motif');
+  const { lay, overlap } = construction;
   return (
     <>
       <Choice
         label="Boxes side by side"
         value={lay.kind}
         options={LAYS}
-        onChange={(kind) => putMotif({ lay: kind === 'straight' ? { kind } : { kind, by: stepOf(lay) } })}
+        onChange={(kind) => putMotif({ lay: usualLay(kind, construction) })}
       />
-      {lay.kind !== 'straight' && (
+      {(lay.kind === 'half-drop' || lay.kind === 'brick') && (
         <NumberField
           label={
             lay.kind === 'half-drop'
@@ -38,6 +41,7 @@ export function MotifLayPart() {
           onChange={(by) => putMotif({ lay: { ...lay, by: by.trim() } }, 'by')}
         />
       )}
+      {lay.kind === 'free' && <FreeWays lay={lay} />}
       <SelectField
         label="On top where they overlap"
         value={overlap}
@@ -48,6 +52,29 @@ export function MotifLayPart() {
   );
 }
 
-function stepOf(lay: MotifLay): string {
-  return lay.kind === 'straight' ? '1/2' : lay.by;
+const WAYS = [
+  ['across', 'x', 'Next box, across'],
+  ['across', 'y', 'Next box, up'],
+  ['up', 'x', 'Next row, across'],
+  ['up', 'y', 'Next row, up'],
+] as const;
+
+/** Two ways by which boxes come again, in steps. */
+function FreeWays({ lay }: { readonly lay: Extract<MotifLay, { kind: 'free' }> }) {
+  const scale = useScale(useDesignOf('motif'));
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      {WAYS.map(([way, axis, label]) => (
+        <NumberField
+          key={label}
+          label={label}
+          text={lay[way][axis]}
+          resolve={(text) => READ_NUMBERS.way(text, scale)}
+          onChange={(text) =>
+            putMotif({ lay: { ...lay, [way]: { ...lay[way], [axis]: text.trim() } } }, `${way}-${axis}`)
+          }
+        />
+      ))}
+    </div>
+  );
 }

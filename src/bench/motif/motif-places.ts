@@ -1,6 +1,7 @@
 import type { MotifDesign } from '../../core/design/design-schema.ts';
 import { pixelOf } from '../../core/design/lay.ts';
-import { type LaidBox, layBox, madePieces, scaleOf, usedBy } from '../../core/design/motif/compile-motif.ts';
+import { type LaidBox, layBox, scaleOf } from '../../core/design/motif/lay-box.ts';
+import { madePieces, usedBy } from '../../core/design/motif/made-pieces.ts';
 import { type MotifScale, parseWay } from '../../core/design/motif/motif-numbers.ts';
 import type { Piece } from '../../core/design/motif/motif-schema.ts';
 import { toNumber } from '../../core/exact/rational.ts';

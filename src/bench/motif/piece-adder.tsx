@@ -3,7 +3,7 @@ import type { MotifDesign } from '../../core/design/design-schema.ts';
 import { MAX_PIECES } from '../../core/design/motif/motif-schema.ts';
 import { SHAPES, type ShapeName } from '../../core/design/motif/shapes.ts';
 import { SHAPE_NAMES } from '../../wording/motif-words.ts';
-import { usualPiece } from './motif-edits.ts';
+import { pieceInBox } from './motif-edits.ts';
 import { choosePiece } from './motif-store.ts';
 import { putMotif } from './put-motif.ts';
 
@@ -16,7 +16,7 @@ export function PieceAdder({ design }: { design: MotifDesign }) {
   if (pieces.length >= MAX_PIECES) return null;
   const add = (kind: ShapeName | 'line') => {
     const shade = shades.find(({ key }) => key !== ground) ?? shades[0]!;
-    const piece = usualPiece(construction, kind, shade.key);
+    const piece = pieceInBox(construction, kind, shade.key);
     putMotif({ pieces: [...pieces, piece] });
     choosePiece(piece.id);
   };

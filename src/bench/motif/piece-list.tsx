@@ -2,7 +2,7 @@ import { arrayMove } from '@dnd-kit/sortable';
 import { Copy, Eye, EyeOff, Lock, LockOpen } from 'lucide-react';
 import { useMemo } from 'react';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
-import { madePieces, usedBy } from '../../core/design/motif/compile-motif.ts';
+import { madePieces, usedBy } from '../../core/design/motif/made-pieces.ts';
 import type { Piece } from '../../core/design/motif/motif-schema.ts';
 import { RemoveButton } from '../../kit/remove-button.tsx';
 import { SortableList, SortableRow } from '../../kit/sortable-list.tsx';

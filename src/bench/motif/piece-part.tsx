@@ -3,11 +3,10 @@ import type { Piece } from '../../core/design/motif/motif-schema.ts';
 import { isNumberShape } from '../../core/design/motif/shapes.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
-import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
 import { pieceName, READ_NUMBERS, SHAPE_NAMES } from '../../wording/motif-words.ts';
 import { LinePart } from './line-part.tsx';
 import { MakingsPart } from './makings-part.tsx';
-import { OutlinePart } from './outline-part.tsx';
+import { PaintPart } from './paint-part.tsx';
 import { putPiece } from './put-motif.ts';
 import { ShapeNumbers } from './shape-numbers.tsx';
 import { useScale } from './use-scale.ts';
@@ -70,19 +69,7 @@ export function PiecePart({ design, piece }: PiecePartProps) {
           on={piece.mirrored}
           onChange={(mirrored) => put({ mirrored })}
         />
-        <ShadeSelect
-          label="Shade"
-          shade={piece.shade ?? ''}
-          shades={design.shades}
-          none="Not painted"
-          onChange={(key) => put({ shade: key === '' ? null : key })}
-        />
-        <OutlinePart
-          outline={piece.outline}
-          shades={design.shades}
-          scale={scale}
-          onChange={(outline, tag) => put({ outline }, tag)}
-        />
+        <PaintPart design={design} piece={piece} scale={scale} put={put} />
         <MakingsPart design={design} piece={piece} scale={scale} />
       </fieldset>
     </section>

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Shade } from '../../core/colour/shade.ts';
-import type { MadePiece } from '../../core/design/motif/piece-layers.ts';
+import type { MadePiece } from '../../core/design/motif/layer.ts';
 import { drawFigures } from '../../core/formats/svg/figures-svg.ts';
 import { shiftBy } from '../../core/shape/contour.ts';
 import { moveFigure } from '../../core/shape/figure.ts';
@@ -41,10 +41,10 @@ function drawPiece({ layers, figure }: MadePiece, shades: readonly Shade[]) {
   // Large enough that no copy comes in at another edge.
   const room = { x: 3 * size.x, y: 3 * size.y };
   const motion = shiftBy(size.x - left + paper, size.y - bottom + paper);
-  const figures = layers.flatMap((layer) => {
-    const shade = shades.findIndex(({ key }) => key === layer.shade);
-    if (shade < 0) return [];
-    const moved = moveFigure(layer.figure, motion);
+  const figures = layers.flatMap(({ figure: part, paint }) => {
+    const shade = shades.findIndex(({ key }) => key === paint?.shade);
+    if (shade < 0 || paint?.shadow !== undefined) return [];
+    const moved = moveFigure(part, motion);
     return [{ shape: { kind: 'figure' as const, figure: moved, row: 0, piece: 0, endless: false }, shade }];
   });
   return {

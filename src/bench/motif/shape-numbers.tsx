@@ -5,10 +5,12 @@ import {
   SHAPE_NUMBERS,
   type ShapeNumber,
 } from '../../core/design/motif/shapes.ts';
+import { LETTER_FONT_KEYS, letters } from '../../core/shape/letters/letters.ts';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { whole } from '../../kit/fields/whole.ts';
-import { MEASURES, READ_NUMBERS, shapeLabel } from '../../wording/motif-words.ts';
+import { plural } from '../../wording/measures.ts';
+import { FONT_NAMES, MEASURES, READ_NUMBERS, shapeLabel } from '../../wording/motif-words.ts';
 import { withNumber } from './motif-edits.ts';
 
 interface ShapeNumbersProps {
@@ -49,14 +51,27 @@ interface ShapeFieldProps {
 function ShapeField({ label, number, value, scale, onChange }: ShapeFieldProps) {
   switch (number) {
     case 'measure':
+    case 'font': {
+      const names: Readonly<Record<string, string>> = number === 'font' ? FONT_NAMES : MEASURES;
       return (
         <SelectField
           label={label}
-          value={value as keyof typeof MEASURES}
-          options={(Object.keys(MEASURES) as (keyof typeof MEASURES)[]).map((key) => ({
-            value: key,
-            text: MEASURES[key],
-          }))}
+          value={String(value)}
+          options={Object.entries(names).map(([key, text]) => ({ value: key, text }))}
+          onChange={onChange}
+        />
+      );
+    }
+    case 'letters':
+      return (
+        <NumberField
+          label={label}
+          text={String(value)}
+          resolve={(text) => {
+            SHAPE_NUMBERS.letters.schema.parse(text);
+            letters(text, LETTER_FONT_KEYS[0], 1);
+            return plural([...text].length, 'letter');
+          }}
           onChange={onChange}
         />
       );

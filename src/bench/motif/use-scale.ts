@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
 import { pixelOf } from '../../core/design/lay.ts';
-import { scaleOf } from '../../core/design/motif/compile-motif.ts';
+import { scaleOf } from '../../core/design/motif/lay-box.ts';
 import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
 
 /** What a step and a pixel of a motif measure. */

@@ -127,7 +127,7 @@ export function newTiling(order: TilingOrder): TilingDesign {
 /** What a new motif is made of; what is left out takes the usual value: steps of 5 mm, straight, later pieces on top. */
 export type MotifOrder = CommonOrder &
   Pick<Motif, 'box' | 'pieces'> &
-  Partial<Pick<Motif, 'step' | 'ground' | 'overlap'>> & { readonly boxes?: Motif['lay'] };
+  Partial<Pick<Motif, 'step' | 'ground' | 'overlap' | 'vary'>> & { readonly boxes?: Motif['lay'] };
 
 /** A motif's design document, checked later where it is read. */
 export function newMotif(order: MotifOrder): MotifDesign {
@@ -141,6 +141,7 @@ export function newMotif(order: MotifOrder): MotifDesign {
       pieces: JSON.parse(JSON.stringify(order.pieces)) as Motif['pieces'],
       lay: { ...(order.boxes ?? { kind: 'straight' }) },
       overlap: order.overlap ?? 'pieces',
+      vary: { ...(order.vary ?? { boxes: 1, seed: 1 }) },
     },
   };
 }

@@ -45,9 +45,15 @@ export function marksLight(
   const lightAt = shadeLight(base, tables);
   const figures: LitFigure[] = [];
   const painters: LightPainter[] = [];
-  for (const { shape, shade } of marks) {
-    if (shape.kind === 'figure') figures.push({ shape, light: lightAt(shade) });
-    else painters.push(outlinePainter(outlineOf(shape, grid), lightAt(shade), window));
+  for (const { shape, shade, fade, soft } of marks) {
+    if (shape.kind === 'figure') {
+      figures.push({
+        shape,
+        light: lightAt(shade),
+        ...(fade && { fade: { lights: fade.shades.map(lightAt), way: fade.way } }),
+        ...(soft && { soft }),
+      });
+    } else painters.push(outlinePainter(outlineOf(shape, grid), lightAt(shade), window));
   }
   return figures.length === 0 ? painters : [...painters, figuresLight(figures, rows, grid, window)];
 }

@@ -1,33 +1,33 @@
 import { modulo } from '../exact/modulo.ts';
 import { type CopyPlace, paintedBefore, repeatsInto } from '../repeat/copy-order.ts';
 import type { RowOrder } from '../repeat/repeat-unit.ts';
-import type { Grid } from '../shape/grid.ts';
+import type { FadeWay } from '../shape/fade-way.ts';
+import { type Grid, SUBPIXELS } from '../shape/grid.ts';
 import { resolveEndless, resolveFigure } from '../shape/resolve-figure.ts';
-import type { PlacedFigure } from '../shape/shape.ts';
-import { edgesByRows } from './edge-lists.ts';
-import { type LightPainter, over } from './light-rows.ts';
+import type { PlacedFigure, Softness } from '../shape/shape.ts';
+import { alongFade } from './along-fade.ts';
+import { coverOf, type FigureRow, fadedRows, plainRows, softRows } from './figure-rows.ts';
+import type { LightPainter } from './light-rows.ts';
 import type { PaintWindow } from './painting.ts';
-import {
-  accumulateRow,
-  CHANNELS,
-  emptySums,
-  isTouched,
-  type Placed,
-  type RowSums,
-  WHOLE,
-} from './row-sums.ts';
+import { emptySums, type RowSums } from './row-sums.ts';
+import { softCover } from './soft-cover.ts';
 import { type Standing, standAlone } from './stand-alone.ts';
 
 /** A figure with its light: CHANNELS numbers. */
 export interface LitFigure {
   readonly shape: PlacedFigure;
   readonly light: Float64Array;
+  readonly fade?: { readonly lights: readonly Float64Array[]; readonly way: FadeWay };
+  readonly soft?: Softness;
 }
 
-/** A figure in subpixels, with its edges row by row. */
-interface ReadyFigure extends Standing {
-  readonly light: Float64Array;
-  readonly listAt: (row: number) => Placed;
+/** A figure from its first pixel in the repeat, as far as it reaches, and how its rows are laid. */
+interface ReadyFigure {
+  readonly left: number;
+  readonly top: number;
+  readonly across: number;
+  readonly down: number;
+  readonly layRow: FigureRow;
 }
 
 /** One copy of a figure, in pixels of the window. */
@@ -51,35 +51,99 @@ export function figuresLight(
 ): LightPainter {
   const { tile, width } = window;
   const across = Math.min(width, tile.width);
+  const standing = figures.map(({ shape }) => standingOf(shape, grid));
+  const sums = emptySums(standing.reduce((most, each) => Math.max(most, each?.across ?? 0), 0));
   const copies = figures
-    .flatMap((figure, index) => copiesOf(figure, index, grid, { ...window, width: across }))
+    .flatMap((figure, index) => {
+      const stands = standing[index];
+      if (stands === undefined) return [];
+      const ready = readyFigure(figure, stands, { sums, grid, window });
+      return copiesOf(figure.shape, ready, index, { ...window, width: across });
+    })
     .sort(paintedBefore(rows));
-  const sums = emptySums(copies.reduce((most, { figure }) => Math.max(most, figure.across), 0));
   return (row, line) => {
     const y = modulo(row, tile.height);
     for (const { figure, left, top } of copies) {
-      if (y < top || y >= top + figure.down) continue;
-      accumulateRow(figure.edges, figure.listAt(y - top), y - top, figure.differences, sums);
-      layRow(figure, left, across, sums, line);
+      if (y >= top && y < top + figure.down) figure.layRow(y - top, { left, room: across, line });
     }
+  };
+}
+
+function standingOf({ figure, endless }: PlacedFigure, grid: Grid): Standing | undefined {
+  const polygons = endless ? resolveEndless(figure, grid) : resolveFigure(figure, grid);
+  return polygons.length === 0 ? undefined : standAlone(polygons);
+}
+
+interface PaintRoom {
+  readonly sums: RowSums;
+  readonly grid: Grid;
+  readonly window: PaintWindow;
+}
+
+function readyFigure(
+  { shape, light, fade, soft }: LitFigure,
+  standing: Standing,
+  room: PaintRoom,
+): ReadyFigure {
+  const { sums, grid, window } = room;
+  const { left, top, across, down } = standing;
+  const scale = { x: grid.scale.x / SUBPIXELS, y: grid.scale.y / SUBPIXELS };
+  if (soft !== undefined) {
+    const deviation = soft.deviation * Math.sqrt(scale.x * scale.y);
+    const hard = coverOf(standing, sums);
+    if (!(deviation > LEAST_BLUR))
+      return { left, top, across, down, layRow: softRows(hard, light, soft.strength) };
+    const cover = softCover(
+      shape.endless ? wholeTile(hard, standing, window.tile) : hard,
+      deviation,
+      shape.endless,
+    );
+    return {
+      left: (shape.endless ? 0 : left) - cover.margin,
+      top: (shape.endless ? 0 : top) - cover.margin,
+      across: cover.across,
+      down: cover.down,
+      layRow: softRows(cover, light, soft.strength),
+    };
+  }
+  if (fade === undefined) return { left, top, across, down, layRow: plainRows(standing, light, sums) };
+  const along = alongFade(fade.way, { x: left, y: top }, { tile: window.tile, scale });
+  return { left, top, across, down, layRow: fadedRows(coverOf(standing, sums), fade.lights, along) };
+}
+
+/** Pixels of a standard deviation below which nothing is blurred that can be seen. */
+const LEAST_BLUR = 0.1;
+
+/** The cover of what goes on from repeat to repeat, over the whole of one. */
+function wholeTile(
+  cover: ReturnType<typeof coverOf>,
+  { left, top, across, down }: Standing,
+  { width, height }: PaintWindow['tile'],
+): ReturnType<typeof coverOf> {
+  const shares = new Float64Array(across);
+  return {
+    across: width,
+    down: height,
+    rowAt: (row, all) => {
+      all.fill(0);
+      if (row < top || row >= top + down) return;
+      cover.rowAt(row - top, shares);
+      all.set(shares.subarray(0, Math.min(across, width - left)), left);
+    },
   };
 }
 
 /** The copies of a figure that come into a window, of at most one repeat. */
 function copiesOf(
-  { shape, light }: LitFigure,
+  shape: PlacedFigure,
+  figure: ReadyFigure,
   index: number,
-  grid: Grid,
   { tile, width, offset }: PaintWindow,
 ): readonly Copy[] {
-  const polygons = shape.endless ? resolveEndless(shape.figure, grid) : resolveFigure(shape.figure, grid);
-  if (polygons.length === 0) return [];
-  const standing = standAlone(polygons);
-  const figure = { ...standing, light, listAt: edgesByRows(standing.edges) };
-  const left = standing.left - offset.x;
-  const top = standing.top - offset.y;
-  return repeatsInto(left, standing.across, tile.width, width).flatMap((right) =>
-    repeatsInto(top, standing.down, tile.height, tile.height).map((down) => ({
+  const left = figure.left - offset.x;
+  const top = figure.top - offset.y;
+  return repeatsInto(left, figure.across, tile.width, width).flatMap((right) =>
+    repeatsInto(top, figure.down, tile.height, tile.height).map((down) => ({
       figure,
       index,
       row: shape.row,
@@ -91,30 +155,4 @@ function copiesOf(
       top: top + down * tile.height,
     })),
   );
-}
-
-/** Lays one row of one copy over a line, and empties the sums. A hot loop. */
-function layRow(
-  { across, light }: ReadyFigure,
-  left: number,
-  room: number,
-  sums: RowSums,
-  line: Float64Array,
-): void {
-  const { sums: changes, touched } = sums;
-  const [red, green, blue, whole] = light as unknown as [number, number, number, number];
-  const to = Math.min(across, room - left);
-  let cover = 0;
-  let share = 0;
-  for (let x = 0; x < to; x += 1) {
-    if (isTouched(touched, x)) {
-      cover += changes[x * CHANNELS + 3]!;
-      // Rounding may lay outlines a subpixel over each other.
-      share = Math.min(1, Math.max(0, cover / WHOLE));
-    }
-    if (share === 0 || left + x < 0) continue;
-    over(line, (left + x) * CHANNELS, red * share, green * share, blue * share, whole * share);
-  }
-  changes.fill(0, 0, (across + 2) * CHANNELS);
-  touched.fill(0, 0, ((across + 1) >> 5) + 1);
 }

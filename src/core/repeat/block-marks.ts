@@ -1,5 +1,6 @@
 import type { Point } from '../exact/plane.ts';
 import { shiftBy } from '../shape/contour.ts';
+import { moveFade } from '../shape/fade-way.ts';
 import { moveFigure } from '../shape/figure.ts';
 import type { Place } from '../shape/places.ts';
 import type { Mark, PlacedFigure, TorusShape } from '../shape/shape.ts';
@@ -14,10 +15,10 @@ export function blockMarks({ base, marks, rows, ...content }: Marks, block: Bloc
   return {
     ...content,
     base: blockPartition(base, block),
-    marks: marks.flatMap(({ shape, shade }): readonly Mark[] =>
-      shape.kind === 'figure'
-        ? blockFigure(shape, { block, pitch, rows }).map((copy) => ({ shape: copy, shade }))
-        : [{ shape: blockShape(shape, block), shade }],
+    marks: marks.flatMap((mark): readonly Mark[] =>
+      mark.shape.kind === 'figure'
+        ? blockFigure(mark, mark.shape, { block, pitch, rows })
+        : [{ ...mark, shape: blockShape(mark.shape, block) }],
     ),
     ...(rows === undefined
       ? {}
@@ -32,14 +33,21 @@ interface FigureBlock {
 }
 
 /** A figure in each repeat of a block, in the row that it has there; one that goes on stays one. */
-function blockFigure(shape: PlacedFigure, { block, pitch, rows }: FigureBlock): readonly PlacedFigure[] {
-  const copies = placesIn(block).map(({ i, j }) => ({
-    ...shape,
-    figure: moveFigure(shape.figure, shiftBy(i * pitch.x, j * pitch.y)),
-    row: rows === undefined ? 0 : shape.row + rows.count * (isUpright(rows) ? j : i),
+function blockFigure(mark: Mark, shape: PlacedFigure, { block, pitch, rows }: FigureBlock): readonly Mark[] {
+  const moved = placesIn(block).map(({ i, j }) => ({ i, j, motion: shiftBy(i * pitch.x, j * pitch.y) }));
+  if (shape.endless) {
+    const parts = moved.map(({ motion }) => moveFigure(shape.figure, motion));
+    return [{ ...mark, shape: { ...shape, figure: { kind: 'join', parts } } }];
+  }
+  return moved.map(({ i, j, motion }) => ({
+    ...mark,
+    shape: {
+      ...shape,
+      figure: moveFigure(shape.figure, motion),
+      row: rows === undefined ? 0 : shape.row + rows.count * (isUpright(rows) ? j : i),
+    },
+    ...(mark.fade && { fade: { ...mark.fade, way: moveFade(mark.fade.way, motion) } }),
   }));
-  if (!shape.endless) return copies;
-  return [{ ...shape, figure: { kind: 'join', parts: copies.map(({ figure }) => figure) } }];
 }
 
 function blockShape(shape: TorusShape, block: Block): TorusShape {

@@ -1,5 +1,6 @@
 import type { Point } from '../exact/plane.ts';
 import type { Rational } from '../exact/rational.ts';
+import type { FadeWay } from './fade-way.ts';
 import type { Figure } from './figure.ts';
 
 /** How lines end and meet: rounded; drawn out to a point, or past their end by half their width; or cut off. */
@@ -58,8 +59,23 @@ export type TorusShape = Stroke | Cut | Frames;
 /** It comes again in every repeat. */
 export type Shape = TorusShape | PlacedFigure;
 
-/** A shape in one shade, an index into the shades of what it lies over. */
+/** Shades, by their indexes, that go over into each other at even steps along a way. */
+export interface MarkFade {
+  readonly shades: readonly number[];
+  readonly way: FadeWay;
+}
+
+/** Blurred by a Gaussian of a standard deviation in millimetres, and laid at a strength of 0 … 1. */
+export interface Softness {
+  readonly deviation: number;
+  readonly strength: number;
+}
+
+/** A shape in one shade, an index into the shades of what it lies over. A figure may fade, or be soft. */
 export interface Mark {
   readonly shape: Shape;
+  /** With a fade, the shade that it is known by. */
   readonly shade: number;
+  readonly fade?: MarkFade;
+  readonly soft?: Softness;
 }

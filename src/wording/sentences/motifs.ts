@@ -10,6 +10,8 @@ export const MOTIFS = {
     `A bar with round ends is at most as wide as it is long: ${short(most)} mm, got ${short(width)} mm.`,
   'figure/inner': ({ inner, most }) =>
     `The inner size must be below the outer one of ${short(most)} mm, got ${short(inner)} mm.`,
+  'figure/letters': ({ letters }) => `The font has no “${letters}”. Take other letters, or another font.`,
+  'figure/no-letters': () => 'Type at least one letter.',
   'figure/points': ({ points, least }) => `Such a line needs at least ${least} points, got ${points}.`,
   'figure/radius': ({ radius, most }) =>
     `A corner’s radius is at most half of the side, ${short(most)} mm here, got ${short(radius)} mm.`,
@@ -30,6 +32,7 @@ export const MOTIFS = {
   'motif/part': ({ text }) => `A step is a part of the box above 0 and below 1, such as 1/2; got “${text}”.`,
   'motif/radii': ({ text }) =>
     `Give one radius, or four between commas from the upper left clockwise; got “${text}”.`,
+  'motif/share': ({ text }) => `A share is above 0 and at most all, such as 40%; got “${text}”.`,
   'motif/too-large': ({ width, height, most }) =>
     `One repeat would be ${width} × ${height} mm; at most ${most} m is made. Make the box smaller.`,
   'motif/too-many': ({ figures, most }) =>

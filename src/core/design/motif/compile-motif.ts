@@ -1,109 +1,25 @@
 import type { Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
-import { type PlaneLattice, pointsIn, uprightRepeat } from '../../exact/lattice.ts';
-import { addPoints, type Point, scalePoint } from '../../exact/plane.ts';
-import { divide, multiply, type Rational, rational, toDecimal, toNumber } from '../../exact/rational.ts';
-import { compareSurds, rationalOf, surd } from '../../exact/surd.ts';
+import { divide, type Rational, rational, toNumber } from '../../exact/rational.ts';
+import { compareSurds, surd } from '../../exact/surd.ts';
+import type { Vector } from '../../exact/vector.ts';
 import type { Partition } from '../../faces/partition.ts';
 import type { Marks, RepeatUnit, RowOrder } from '../../repeat/repeat-unit.ts';
 import { shiftBy } from '../../shape/contour.ts';
+import { type FadeWay, fadeAlong, fadeOutward } from '../../shape/fade-way.ts';
 import { type Figure, moveFigure } from '../../shape/figure.ts';
 import type { Fill } from '../../shape/fill.ts';
-import type { Mark } from '../../shape/shape.ts';
-import { parseLength } from '../../units/length.ts';
+import type { Place } from '../../shape/places.ts';
+import type { Mark, Softness } from '../../shape/shape.ts';
 import { indexOf } from '../tiling/index-of.ts';
-import { type MotifScale, parseStepPart, parseSteps } from './motif-numbers.ts';
-import type { Motif, MotifLay, Piece, PieceShape } from './motif-schema.ts';
-import { type Layer, layersOf, type MadePiece } from './piece-layers.ts';
-import { nameOf } from './piece-name.ts';
+import { type BoxPlace, layBox, scaleOf, variesIn } from './lay-box.ts';
+import { isOverRepeat, type Layer, type LayerPaint, moveLayer, type OverRepeat } from './layer.ts';
+import { madePieces, usedBy } from './made-pieces.ts';
+import type { Motif, PieceShape } from './motif-schema.ts';
+import { type LightPaint, lightPaints } from './vary-copies.ts';
 
-/** Longest side of a repeat in millimetres, and most figures of one. */
-const MAX_REPEAT = 100_000;
+/** Most figures of one repeat. */
 export const MAX_FIGURES = 20_000;
-
-/** Most boxes of one repeat. */
-const MAX_BOXES = 10_000;
-
-/** The box of a motif and its lattice, exact, in millimetres. */
-export interface LaidBox {
-  readonly width: Rational;
-  readonly height: Rational;
-  readonly lattice: readonly [Vector, Vector];
-  readonly repeat: { readonly width: Rational; readonly height: Rational };
-  /** The lower left of each box of the repeat. */
-  readonly places: readonly Vector[];
-}
-
-interface Vector {
-  readonly x: Rational;
-  readonly y: Rational;
-}
-
-/** @throws CoreError of its numbers */
-export function scaleOf({ step }: Pick<Motif, 'step'>, pixel: Rational): MotifScale {
-  return { step: parseLength(step, 'mm', pixel), pixel };
-}
-
-/** @throws CoreError "motif/lay" | "motif/too-large" {width, height, most} */
-export function layBox({ box, lay }: Pick<Motif, 'box' | 'lay'>, scale: MotifScale): LaidBox {
-  const width = parseSteps(box.width, scale);
-  const height = parseSteps(box.height, scale);
-  const lattice = latticeOf(lay, width, height);
-  const plane = lattice.map(({ x, y }): Point => ({ x: surd(x), y: surd(y) })) as unknown as PlaneLattice;
-  const upright = uprightRepeat(plane);
-  if (upright === undefined) throw new CoreError('motif/lay', {});
-  const repeat = { width: rationalOf(upright.width)!, height: rationalOf(upright.height)! };
-  if (toNumber(repeat.width) > MAX_REPEAT || toNumber(repeat.height) > MAX_REPEAT) {
-    throw new CoreError('motif/too-large', {
-      width: toDecimal(repeat.width, 0),
-      height: toDecimal(repeat.height, 0),
-      most: MAX_REPEAT / 1000,
-    });
-  }
-  const within: PlaneLattice = [
-    { x: upright.width, y: surd(0) },
-    { x: surd(0), y: upright.height },
-  ];
-  const steps = pointsIn(plane, within, MAX_BOXES);
-  if (steps === undefined) throw new CoreError('motif/lay', {});
-  const places = steps.map(([i, j]) =>
-    into(addPoints(scalePoint(plane[0], surd(i)), scalePoint(plane[1], surd(j))), repeat),
-  );
-  return { width, height, lattice, repeat, places };
-}
-
-/** A rational point moved by whole repeats into the first. */
-function into(point: Point, { width, height }: LaidBox['repeat']): Vector {
-  return { x: wrapped(rationalOf(point.x)!, width), y: wrapped(rationalOf(point.y)!, height) };
-}
-
-function wrapped(value: Rational, size: Rational): Rational {
-  const { n, d } = divide(value, size);
-  return multiply(rational(((n % d) + d) % d, d), size);
-}
-
-function latticeOf(lay: MotifLay, width: Rational, height: Rational): readonly [Vector, Vector] {
-  const zero = rational(0);
-  switch (lay.kind) {
-    case 'straight':
-      return [
-        { x: width, y: zero },
-        { x: zero, y: height },
-      ];
-    case 'half-drop':
-      return [
-        { x: width, y: multiply(height, parseStepPart(lay.by)) },
-        { x: zero, y: height },
-      ];
-    case 'brick':
-      return [
-        { x: width, y: zero },
-        { x: multiply(width, parseStepPart(lay.by)), y: height },
-      ];
-    default:
-      return lay satisfies never;
-  }
-}
 
 /** What a motif is made with. */
 export interface MotifContext {
@@ -115,111 +31,121 @@ export interface MotifContext {
 /** @throws CoreError as `layBox` and `madePieces`; "motif/too-many" {figures, most} */
 export function compileMotif(motif: Motif, { shades, pixel }: MotifContext): RepeatUnit<Marks> {
   const scale = scaleOf(motif, pixel);
-  const laid = layBox(motif, scale);
-  const { repeat, lattice, places } = laid;
+  const { repeat, carries, places } = layBox(motif, scale);
   const rows = rowsOf(motif, places);
-  const shown = [...madePieces(motif, scale)].filter(
-    ([piece]) => !piece.hidden && !usedBy(motif).has(piece.id),
-  );
+  const used = usedBy(motif);
+  const shown = [...madePieces(motif, scale)].filter(([piece]) => !piece.hidden && !used.has(piece.id));
   const figures = places.length * shown.reduce((sum, [, { layers }]) => sum + layers.length, 0);
   if (figures > MAX_FIGURES) throw new CoreError('motif/too-many', { figures, most: MAX_FIGURES });
-  const marks = shown.flatMap(([{ shape }, { layers }], piece) =>
-    goesOn(shape)
-      ? endlessMarks(layers, places, piece, shades)
-      : places.flatMap((place, at) => marksAt(layers, { place, piece, row: rows?.rowAt[at] ?? 0, shades })),
-  );
+  const light = variesIn(motif) ? lightPaints(motif, shades) : { shades, of: () => 0 };
+  const size = { x: toNumber(repeat.width), y: toNumber(repeat.height) };
+  const marks = shown.flatMap(([piece, { layers }], at) => {
+    const room: MarkRoom = {
+      piece: at,
+      size,
+      shades,
+      light: (layer, box) => light.of(piece, layer.copy, box),
+    };
+    return goesOn(piece.shape)
+      ? endlessMarks(layers, places, room)
+      : places.flatMap((place, index) => marksAt(layers, { place, row: rows?.rowAt[index] ?? 0 }, room));
+  });
   const parts = ({ x, y }: Vector) => ({ x: divide(x, repeat.width), y: divide(y, repeat.height) });
   return {
-    lattice: [parts(lattice[0]), parts(lattice[1])],
+    lattice: [parts(carries[0]), parts(carries[1])],
     repeat: { width: rational(1), height: rational(1) },
     pitch: { x: surd(repeat.width), y: surd(repeat.height) },
     grid: { step: 'mm' },
     content: {
       kind: 'marks',
-      base: groundOf(motif.ground, shades),
+      base: groundOf(motif.ground, light.shades),
       marks,
       ...(rows === undefined ? {} : { rows: rows.order }),
     },
   };
 }
 
-interface PlacedLayers {
-  readonly place: Vector;
+/** What the marks of a piece are made with. */
+interface MarkRoom {
+  /** Which piece, in painting order. */
   readonly piece: number;
-  readonly row: number;
+  /** Millimetres of one repeat. */
+  readonly size: Place;
   readonly shades: readonly Shade[];
+  /** How much lighter or darker a layer is in a box, in steps. */
+  readonly light: (layer: Layer, box: number) => LightPaint;
 }
 
-function marksAt(layers: readonly Layer[], { place, piece, row, shades }: PlacedLayers): readonly Mark[] {
+function marksAt(
+  layers: readonly Layer[],
+  { place, row }: { readonly place: BoxPlace; readonly row: number },
+  room: MarkRoom,
+): readonly Mark[] {
   const motion = shiftBy(toNumber(place.x), toNumber(place.y));
-  return layers.flatMap(({ figure, shade }): readonly Mark[] =>
-    shade === null
-      ? []
-      : [
-          {
-            shape: { kind: 'figure', figure: moveFigure(figure, motion), row, piece, endless: false },
-            shade: indexOf(shade, shades),
-          },
-        ],
-  );
-}
-
-/** Whether a piece is a line that goes on into the next box. */
-function goesOn(shape: PieceShape): boolean {
-  return shape.kind === 'line' && shape.run === 'onward' && shape.width !== null;
+  return layers.flatMap((layer): readonly Mark[] => {
+    const { figure, paint } = moveLayer(layer, motion);
+    if (paint === null) return [];
+    const shape = {
+      kind: 'figure',
+      figure: shadowed(figure, paint),
+      row,
+      piece: room.piece,
+      endless: false,
+    } as const;
+    return [{ shape, ...paintMark(paint, room.light(layer, place.box), room) }];
+  });
 }
 
 /** A piece that goes on: in all boxes it is one. It lies below rows that lie over each other. */
 function endlessMarks(
   layers: readonly Layer[],
-  places: readonly Vector[],
-  piece: number,
-  shades: readonly Shade[],
+  places: readonly BoxPlace[],
+  room: MarkRoom,
 ): readonly Mark[] {
-  return layers.flatMap(({ figure, shade }): readonly Mark[] => {
-    if (shade === null) return [];
-    const parts = places.map(({ x, y }) => moveFigure(figure, shiftBy(toNumber(x), toNumber(y))));
-    const whole: Figure = { kind: 'join', parts };
-    return [
-      {
-        shape: { kind: 'figure', figure: whole, row: 0, piece, endless: true },
-        shade: indexOf(shade, shades),
-      },
-    ];
+  return layers.flatMap(({ figure, paint }): readonly Mark[] => {
+    if (paint === null) return [];
+    const parts = places.map(({ x, y }) =>
+      moveFigure(shadowed(figure, paint), shiftBy(toNumber(x), toNumber(y))),
+    );
+    const shape = {
+      kind: 'figure',
+      figure: { kind: 'join', parts },
+      row: 0,
+      piece: room.piece,
+      endless: true,
+    } as const;
+    return [{ shape, ...paintMark(paint, 0, room) }];
   });
 }
 
-/** Pieces that others are made with: they are not painted for themselves. */
-export function usedBy({ pieces }: Pick<Motif, 'pieces'>): ReadonlySet<number> {
-  return new Set(
-    pieces.flatMap(({ made }) => made.flatMap((making) => ('with' in making ? making.with : []))),
-  );
+function shadowed(figure: Figure, { shadow }: LayerPaint): Figure {
+  return shadow === undefined ? figure : moveFigure(figure, shiftBy(shadow.x, shadow.y));
 }
 
-/** Every piece as it is made. @throws CoreError as `layersOf`, "motif/missing" {piece, other}, "motif/circular" {piece} */
-export function madePieces(
-  { pieces }: Pick<Motif, 'pieces'>,
-  scale: MotifScale,
-): ReadonlyMap<Piece, MadePiece> {
-  const known = new Map(pieces.map((piece) => [piece.id, piece]));
-  const made = new Map<Piece, MadePiece>();
-  const open = new Set<Piece>();
-  const make = (piece: Piece): MadePiece => {
-    const ready = made.get(piece);
-    if (ready !== undefined) return ready;
-    if (open.has(piece)) throw new CoreError('motif/circular', { piece: nameOf(piece) });
-    open.add(piece);
-    const done = layersOf(piece, { scale, figureOf });
-    open.delete(piece);
-    made.set(piece, done);
-    return done;
-  };
-  const figureOf = (id: number, from: Piece): Figure => {
-    const other = known.get(id);
-    if (other === undefined) throw new CoreError('motif/missing', { piece: nameOf(from), other: id });
-    return make(other).figure;
-  };
-  return new Map(pieces.map((piece) => [piece, make(piece)]));
+/** What a mark is painted with: shades by their indexes. Shadows stay as they are where copies vary. */
+function paintMark(
+  { shade, fade, shadow }: LayerPaint,
+  light: LightPaint,
+  { shades, size }: MarkRoom,
+): Omit<Mark, 'shape'> {
+  if (shadow !== undefined) {
+    const soft: Softness = { deviation: shadow.deviation, strength: shadow.strength };
+    return { shade: indexOf(shade, shades), soft };
+  }
+  const indexed = (key: string) => indexOf(key, shades) + light;
+  if (fade === undefined) return { shade: indexed(shade) };
+  const way = isOverRepeat(fade.way) ? fadeOfRepeat(fade.way, size) : fade.way;
+  return { shade: indexed(shade), fade: { shades: fade.shades.map(indexed), way } };
+}
+
+function fadeOfRepeat(way: OverRepeat, size: Place): FadeWay {
+  const corners = [{ x: 0, y: 0 }, { x: size.x, y: 0 }, { x: 0, y: size.y }, size];
+  return way.kind === 'repeat-outward' ? fadeOutward(corners, size) : fadeAlong(corners, way.angle, size);
+}
+
+/** Whether a piece is a line that goes on into the next box. */
+function goesOn(shape: PieceShape): boolean {
+  return shape.kind === 'line' && shape.run === 'onward' && shape.width !== null;
 }
 
 function rowsOf({ overlap }: Motif, places: readonly Vector[]) {

@@ -40,6 +40,12 @@ export const makingSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('join'), with: pieces }),
   z.strictObject({ kind: z.literal('cut'), with: pieces }),
   z.strictObject({ kind: z.literal('overlap'), with: pieces }),
+  /** What lies in the others has another shade, or is left open. */
+  z.strictObject({
+    kind: z.literal('divide'),
+    with: pieces,
+    shade: z.string().regex(SHADE_KEY).nullable(),
+  }),
 ]);
 
 export type Making = z.infer<typeof makingSchema>;

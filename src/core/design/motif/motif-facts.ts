@@ -9,7 +9,9 @@ import { areaOfPlaces, type Place } from '../../shape/places.ts';
 import { resolveEndless, resolveFigure } from '../../shape/resolve-figure.ts';
 import type { MotifDesign } from '../design-schema.ts';
 import { pixelOf } from '../lay.ts';
-import { compileMotif, layBox, madePieces, scaleOf, usedBy } from './compile-motif.ts';
+import { compileMotif } from './compile-motif.ts';
+import { layBox, scaleOf } from './lay-box.ts';
+import { madePieces, usedBy } from './made-pieces.ts';
 import { nameOf } from './piece-name.ts';
 
 /** An edge of the box. */
@@ -26,7 +28,10 @@ export interface Crossing {
 export interface MotifFacts {
   readonly pieces: number;
   readonly crossings: readonly Crossing[];
-  /** Share of the cloth of each shade by its letter, and of what is left clear; they add up to 1. */
+  /**
+   * Share of the cloth of each shade by its letter, and of what is left clear; they add up to 1. What fades counts for
+   * its shades as if it went evenly from one to the next; shadows change no shade.
+   */
   readonly shares: readonly { readonly key: string | null; readonly share: number }[];
 }
 
@@ -40,11 +45,19 @@ export function motifFacts(design: MotifDesign): MotifFacts {
   return {
     pieces: construction.pieces.length,
     crossings: crossingsOf(design),
-    shares: sharesOf(compileMotif(construction, { shades, pixel })).map(({ shade, share }) => ({
-      key: shade === undefined ? null : shades[shade]!.key,
-      share,
-    })),
+    shares: byKey(compileMotif(construction, { shades, pixel })),
   };
+}
+
+/** Lighter and darker copies of a shade count for it. */
+function byKey(unit: RepeatUnit<Marks>): MotifFacts['shares'] {
+  const { shades } = unit.content.base;
+  const sums = new Map<string | null, number>();
+  for (const { shade, share } of sharesOf(unit)) {
+    const key = shade === undefined ? null : shades[shade]!.key;
+    sums.set(key, (sums.get(key) ?? 0) + share);
+  }
+  return [...sums].map(([key, share]) => ({ key, share }));
 }
 
 /** The same as JSON: shares by their letters, "clear" for what is left clear. */
@@ -64,7 +77,8 @@ function crossingsOf({ construction, resolution }: MotifDesign): readonly Crossi
   const used = usedBy(construction);
   return [...madePieces(construction, scale)].flatMap(([piece, { layers }]) => {
     if (piece.hidden || used.has(piece.id)) return [];
-    const places = layers.flatMap(({ figure }) =>
+    const solid = layers.filter(({ paint }) => paint?.shadow === undefined);
+    const places = solid.flatMap(({ figure }) =>
       figure.kind === 'outline' ? figure.contours.flatMap(hullOf) : polygonPlaces(figure, size),
     );
     const edges = edgesOver(places, size);
@@ -114,9 +128,9 @@ function sharesOf({ content, pitch }: RepeatUnit<Marks>) {
   ];
   let free = box;
   const areas = new Map<number | undefined, number>();
-  for (const { polygons, shade } of copiesFromTop(content, grid)) {
-    const seen = clip(ClipType.Intersection, free, polygons);
-    areas.set(shade, (areas.get(shade) ?? 0) + areaOf(seen));
+  for (const { polygons, parts } of copiesFromTop(content, grid)) {
+    const area = areaOf(clip(ClipType.Intersection, free, polygons));
+    for (const { shade, part } of parts) areas.set(shade, (areas.get(shade) ?? 0) + area * part);
     free = clip(ClipType.Difference, free, polygons);
     if (free.length === 0) break;
   }
@@ -129,8 +143,8 @@ function sharesOf({ content, pitch }: RepeatUnit<Marks>) {
 
 function copiesFromTop({ marks, rows }: Marks, grid: Grid) {
   const before = paintedBefore(rows);
-  const copies = marks.flatMap(({ shape, shade }, index) => {
-    if (shape.kind !== 'figure') return [];
+  const copies = marks.flatMap(({ shape, shade, fade, soft }, index) => {
+    if (shape.kind !== 'figure' || soft !== undefined) return [];
     const polygons = shape.endless ? resolveEndless(shape.figure, grid) : resolveFigure(shape.figure, grid);
     const xs = polygons.flatMap((polygon) => polygon.map(({ x }) => x));
     const ys = polygons.flatMap((polygon) => polygon.map(({ y }) => y));
@@ -145,7 +159,7 @@ function copiesFromTop({ marks, rows }: Marks, grid: Grid) {
         endless: shape.endless,
         right: across,
         up: -down,
-        shade,
+        parts: partsOf(fade?.shades ?? [shade]),
         polygons: polygons.map((polygon) =>
           polygon.map(({ x, y }) => ({ x: x + across * grid.width, y: y + down * grid.height })),
         ),
@@ -153,6 +167,13 @@ function copiesFromTop({ marks, rows }: Marks, grid: Grid) {
     );
   });
   return copies.sort((one, other) => before(other, one));
+}
+
+/** What each shade has of an even way through several. */
+function partsOf(shades: readonly number[]): readonly { readonly shade: number; readonly part: number }[] {
+  if (shades.length === 1) return [{ shade: shades[0]!, part: 1 }];
+  const whole = shades.length - 1;
+  return shades.map((shade, at) => ({ shade, part: (at === 0 || at === whole ? 0.5 : 1) / whole }));
 }
 
 function least(values: readonly number[]): number {

@@ -30,22 +30,34 @@ export const MOTIF: ConstructionKind<Motif> = {
 
 function mapPiece(piece: Piece, index: number, to: Map): Piece {
   const at = (path: ShadePath): ShadePath => ['pieces', index, ...path];
+  const { shade, fade, outline, shadow } = piece;
   return {
     ...piece,
     made: piece.made.map((making, place) =>
       mapMaking(making, (key, path) => to(key, at(['made', place, ...path]))),
     ),
-    shade: piece.shade === null ? null : to(piece.shade, at(['shade'])),
-    outline: piece.outline && { ...piece.outline, shade: to(piece.outline.shade, at(['outline', 'shade'])) },
+    shade: shade === null ? null : to(shade, at(['shade'])),
+    fade: fade && {
+      ...fade,
+      shades: fade.shades.map((key, place) => to(key, at(['fade', 'shades', place]))),
+    },
+    outline: outline && { ...outline, shade: to(outline.shade, at(['outline', 'shade'])) },
+    shadow: shadow && { ...shadow, shade: to(shadow.shade, at(['shadow', 'shade'])) },
   };
 }
 
 function mapMaking(making: Making, to: Map): Making {
-  if (making.kind !== 'bands') return making;
-  return {
-    ...making,
-    bands: making.bands.map((band, index) =>
-      band.shade === null ? band : { ...band, shade: to(band.shade, ['bands', index, 'shade']) },
-    ),
-  };
+  switch (making.kind) {
+    case 'bands':
+      return {
+        ...making,
+        bands: making.bands.map((band, index) =>
+          band.shade === null ? band : { ...band, shade: to(band.shade, ['bands', index, 'shade']) },
+        ),
+      };
+    case 'divide':
+      return making.shade === null ? making : { ...making, shade: to(making.shade, ['shade']) };
+    default:
+      return making;
+  }
 }

@@ -1,5 +1,6 @@
 import { CoreError } from '../../error.ts';
 import { parseExact } from '../../exact/parse-exact.ts';
+import { parsePortion } from '../../exact/parse-portion.ts';
 import { compare, multiply, type Rational, rational, toNumber } from '../../exact/rational.ts';
 import { parseLength } from '../../units/length.ts';
 
@@ -57,6 +58,13 @@ export function parseRadii(text: string, scale: MotifScale): readonly Rational[]
   const radii = text.split(',').map((each) => parseStepsOrNone(each, scale));
   if (radii.length !== 1 && radii.length !== 4) throw new CoreError('motif/radii', { text });
   return radii.length === 4 ? radii : [radii[0]!, radii[0]!, radii[0]!, radii[0]!];
+}
+
+/** Reads a share above 0 and at most all: "2/5", "0.4" or "40%". @throws CoreError as `parseExact`, or "motif/share" {text} */
+export function parseShare(text: string): Rational {
+  const share = parsePortion(text);
+  if (share.n <= 0n || compare(share, rational(1)) > 0) throw new CoreError('motif/share', { text });
+  return share;
 }
 
 /** Reads the part by which a lay steps: above 0, below 1, in at most hundredths. @throws CoreError "motif/part" {text} */

@@ -6,6 +6,7 @@ import { exactText } from '../exact-text.ts';
 import { makingSchema } from './making-schema.ts';
 import {
   parseDegrees,
+  parseShare,
   parseStepPart,
   parseSteps,
   parseStepsOrNone,
@@ -22,6 +23,10 @@ const shadeKey = z.string().regex(SHADE_KEY);
 /** Most pieces of a motif, and most points of a line. */
 export const MAX_PIECES = 2_000;
 export const MAX_POINTS = 200;
+
+/** Most boxes along a side within which copies vary, and the largest seed. */
+export const MAX_VARIED = 12;
+const MAX_SEED = 2 ** 31 - 1;
 
 /** Stretched alike, so that they go a whole number of times. */
 const dashesSchema = z.strictObject({ length: steps, gap: steps });
@@ -50,6 +55,25 @@ const outlineSchema = z.strictObject({
   dashes: dashesSchema.nullable(),
 });
 
+const shades = z.array(shadeKey).min(2).max(12);
+const over = z.enum(['piece', 'repeat']);
+
+/** Shades that go over into each other, at even steps, over the piece or over the whole repeat. */
+const fadeSchema = z.discriminatedUnion('kind', [
+  /** In a direction in degrees, which turns with the piece. */
+  z.strictObject({ kind: z.literal('along'), shades, over, angle: exactText(parseDegrees) }),
+  z.strictObject({ kind: z.literal('outward'), shades, over }),
+]);
+
+/** A soft copy beneath: so far to the right and up, blurred by a standard deviation. */
+const shadowSchema = z.strictObject({
+  x: way,
+  y: way,
+  softness: stepsOrNone,
+  shade: shadeKey,
+  strength: exactText(parseShare),
+});
+
 /** A piece: a shape where it lies, what is made of it further, and how it is painted. */
 const pieceSchema = z.strictObject({
   /** By which other pieces are made with it. */
@@ -66,10 +90,19 @@ const pieceSchema = z.strictObject({
   mirrored: z.boolean(),
   made: z.array(makingSchema).max(20),
   shade: shadeKey.nullable(),
+  /** Given: painted with it instead of the shade. */
+  fade: fadeSchema.nullable(),
   outline: outlineSchema.nullable(),
+  shadow: shadowSchema.nullable(),
+  /** Copies are lighter or darker by up to this share, by the seed of the motif. */
+  vary: exactText(parseShare).nullable(),
+  /** Pieces of one group are chosen and moved together. */
+  group: z.string().overwrite(cleanText).min(1).max(60).nullable(),
   hidden: z.boolean(),
   locked: z.boolean(),
 });
+
+const waySchema = z.strictObject({ x: way, y: way });
 
 /** How boxes are set side by side. */
 const laySchema = z.discriminatedUnion('kind', [
@@ -78,6 +111,8 @@ const laySchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('half-drop'), by: exactText(parseStepPart) }),
   /** Each row upward lies a part of a box's width further to the right. */
   z.strictObject({ kind: z.literal('brick'), by: exactText(parseStepPart) }),
+  /** By any two ways. */
+  z.strictObject({ kind: z.literal('free'), across: waySchema, up: waySchema }),
 ]);
 
 /** What lies over what where pieces overlap: a later piece over all earlier ones, or rows over each other. */
@@ -104,10 +139,14 @@ export const motifSchema = z.strictObject({
     }),
   lay: laySchema,
   overlap: z.enum(OVERLAPS),
+  /** Copies that vary come again after so many boxes each way. */
+  vary: z.strictObject({ boxes: z.int().min(1).max(MAX_VARIED), seed: z.int().min(0).max(MAX_SEED) }),
 });
 
 export type Motif = z.infer<typeof motifSchema>;
 export type Piece = Motif['pieces'][number];
 export type PieceShape = Piece['shape'];
+export type PieceFade = NonNullable<Piece['fade']>;
+export type PieceShadow = NonNullable<Piece['shadow']>;
 export type PieceOutline = NonNullable<Piece['outline']>;
 export type MotifLay = Motif['lay'];

@@ -5,6 +5,7 @@ import type { MotifDesign } from '../design-schema.ts';
 import { type MotifOrder, newMotif } from '../new-design.ts';
 import type { Making } from './making-schema.ts';
 import type { LineShape, Piece, PieceShape } from './motif-schema.ts';
+import { usualPiece } from './usual-piece.ts';
 
 type Order = Omit<MotifOrder, 'name' | 'shades' | 'pieces'> & { readonly pieces: readonly Piece[] };
 
@@ -17,24 +18,7 @@ interface MotifStart {
   readonly order: (seed: number) => Order;
 }
 
-/** A piece where it lies; what is left out is usual. */
-function piece(id: number, shape: PieceShape, x: string, y: string, more: Partial<Piece> = {}): Piece {
-  return {
-    id,
-    name: '',
-    shape,
-    x,
-    y,
-    turn: '0',
-    mirrored: false,
-    made: [],
-    shade: null,
-    outline: null,
-    hidden: false,
-    locked: false,
-    ...more,
-  };
-}
+const piece = usualPiece;
 
 const disc = (across: string): PieceShape => ({ kind: 'disc', across });
 const rectangle = (width: string, height: string, radii = '0'): PieceShape => ({
@@ -132,15 +116,18 @@ const STARTS: readonly MotifStart[] = [
   {
     key: 'arc-scale',
     name: 'Scales from arcs',
-    what: 'Three arc bands of a half turn each, one inside the other, in half brick.',
-    letters: 'NZC',
+    what: 'Arc bands one inside the other, each scale with a soft shadow; a fade goes over all.',
+    letters: 'NZCBK',
     order: () => ({
       box: { width: '8', height: '4' },
       boxes: { kind: 'brick', by: '1/2' },
       ground: 'N',
       overlap: 'down',
       pieces: [
-        piece(1, { kind: 'sector', across: '8', inner: '0', from: '0', to: '180' }, '4', '0', { shade: 'N' }),
+        piece(1, { kind: 'sector', across: '8', inner: '0', from: '0', to: '180' }, '4', '0', {
+          fade: { kind: 'along', shades: ['N', 'B', 'N'], over: 'repeat', angle: '0' },
+          shadow: { x: '0', y: '1/3', softness: '1/2', shade: 'K', strength: '60%' },
+        }),
         ...(['8', '6', '4', '2'] as const).map((across, at) =>
           piece(
             at + 2,
@@ -461,6 +448,79 @@ const STARTS: readonly MotifStart[] = [
     what: 'Bars and dots strewn by a seed; choose it again for others.',
     letters: 'CRBOJ',
     order: (seed) => ({ box: { width: '12', height: '12' }, ground: 'C', pieces: confetti(seed) }),
+  },
+  {
+    key: 'slates',
+    name: 'Slates',
+    what: 'Slates in half brick, each lighter or darker by a seed; they come again after three boxes.',
+    letters: 'NZK',
+    order: (seed) => ({
+      box: { width: '4', height: '5' },
+      boxes: { kind: 'brick', by: '1/2' },
+      ground: 'K',
+      overlap: 'up',
+      vary: { boxes: 3, seed },
+      pieces: [
+        piece(1, rectangle('19/5', '7', '0, 0, 3/2, 3/2'), '2', '3/2', {
+          shade: 'Z',
+          vary: '30%',
+          shadow: { x: '0', y: '-1/5', softness: '1/5', shade: 'K', strength: '60%' },
+        }),
+      ],
+    }),
+  },
+  {
+    key: 'glow',
+    name: 'Glowing lamps',
+    what: 'Discs that fade from the middle outward, in half-drop.',
+    letters: 'NYOC',
+    order: () => ({
+      box: { width: '6', height: '6' },
+      boxes: { kind: 'half-drop', by: '1/2' },
+      ground: 'N',
+      pieces: [
+        piece(1, disc('5'), '3', '3', {
+          fade: { kind: 'outward', shades: ['C', 'Y', 'O', 'N'], over: 'piece' },
+        }),
+      ],
+    }),
+  },
+  {
+    key: 'monogram',
+    name: 'Monogram',
+    what: 'Letters of a shipped font in a ring, in half-drop.',
+    letters: 'CGR',
+    order: () => ({
+      box: { width: '8', height: '8' },
+      boxes: { kind: 'half-drop', by: '1/2' },
+      ground: 'C',
+      pieces: [
+        piece(1, { kind: 'ring', across: '6', band: '1/3' }, '4', '4', { shade: 'R' }),
+        piece(2, { kind: 'letters', text: 'LLR', font: 'bricolage-bold', height: '3/2' }, '4', '4', {
+          shade: 'G',
+        }),
+      ],
+    }),
+  },
+  {
+    key: 'hexagon-packing',
+    name: 'Hexagon packing',
+    what: 'A letter in every cell of a hexagon packing: 56 × 97 pixels for 1 : √3, right to 1 in 18 000.',
+    letters: 'CBR',
+    order: () => ({
+      step: '4 px',
+      box: { width: '56', height: '97/2' },
+      boxes: { kind: 'brick', by: '1/2' },
+      ground: 'C',
+      pieces: [
+        piece(1, { kind: 'polygon', sides: 6, measured: 'flats', size: '54' }, '28', '97/4', {
+          shade: 'B',
+        }),
+        piece(2, { kind: 'letters', text: '&', font: 'bricolage-bold', height: '26' }, '28', '97/4', {
+          shade: 'C',
+        }),
+      ],
+    }),
   },
   {
     key: 'empty',

@@ -14,6 +14,7 @@ import { motifFacts } from './motif-facts.ts';
 import type { Motif, Piece, PieceShape } from './motif-schema.ts';
 import { MOTIF_STARTS } from './motif-starts.ts';
 import { missesOfMotif } from './prove-motif.ts';
+import { usualPiece } from './usual-piece.ts';
 
 /** A motif of one piece or more on a box of 8 × 8 steps of 5 mm. */
 function motif(
@@ -31,20 +32,9 @@ function motif(
         ground: 'C',
         ...rest,
         ...(lay === undefined ? {} : { boxes: lay }),
-        pieces: pieces.map((piece, at) => ({
-          id: at + 1,
-          name: '',
-          x: '4',
-          y: '4',
-          turn: '0',
-          mirrored: false,
-          made: [],
-          shade: 'B',
-          outline: null,
-          hidden: false,
-          locked: false,
-          ...piece,
-        })),
+        pieces: pieces.map(({ shape, ...more }, at) =>
+          usualPiece(at + 1, shape, '4', '4', { shade: 'B', ...more }),
+        ),
       }),
     ),
   );
@@ -116,6 +106,7 @@ describe('numbers', () => {
     [{ box: { width: '1000000', height: '8' } }, 'motif/far'],
     [{ box: { width: '8', height: '15000' }, lay: { kind: 'brick', by: '1/2' } }, 'motif/too-large'],
     [{ step: '0 mm' }, 'length/not-positive'],
+    [{ lay: { kind: 'free', across: { x: '2', y: '1' }, up: { x: '4', y: '2' } } }, 'motif/lay'],
   ] as const)('of a box that cannot be are refused, %#', (more, code) => {
     expect(() => compile(motif([{ shape: disc('1') }], more as never))).toThrow(code);
   });
@@ -261,6 +252,15 @@ describe('what is made further', () => {
     expect(withOther('overlap')).toBeCloseTo(2, 3);
   });
 
+  it('divided by another: what lies in it has another shade, or is left open', () => {
+    const other = { shape: square('2'), x: '5' };
+    const divided = (shade: string | null) =>
+      sharesOf(motif([{ shape: square('2'), made: [{ kind: 'divide', with: [2], shade }] }, other]));
+    expect(divided('R')['R']! * 64).toBeCloseTo(2, 3);
+    expect(divided('R')['B']! * 64).toBeCloseTo(2, 3);
+    expect(divided(null)['C']! * 64).toBeCloseTo(62, 3);
+  });
+
   it('of itself, or with what is not there, is refused by name', () => {
     const cutBy = (id: number) => ({ shape: square('2'), made: [{ kind: 'cut' as const, with: [id] }] });
     expect(() => compile(motif([cutBy(2), cutBy(1)]))).toThrow('motif/circular');
@@ -281,12 +281,137 @@ describe('what is made further', () => {
   });
 });
 
+/** Grey levels of one row of a repeat of 40 × 40 pixels, at its middle, mixed as stored bytes. */
+function middleRow(design: MotifDesign): readonly number[] {
+  const out = new Uint32Array(40 * 40);
+  const tile = { width: 40, height: 40 };
+  const window = { tile, width: 40, offset: { x: 0, y: 0 }, look: 'flat', mixing: 'bytes' } as const;
+  paintRows(preparePainting(compile(design), window), 0, 40, out);
+  return Array.from({ length: 40 }, (_, x) => out[20 * 40 + x]! & 255);
+}
+
+/** Black and white on a box of 8 × 8. */
+function inBlack(pieces: Parameters<typeof motif>[0], more: Partial<Motif> = {}): MotifDesign {
+  const design = motif(pieces, { ground: 'C', ...more });
+  const hexes = { C: '#ffffff', B: '#000000', R: '#ffffff' };
+  return {
+    ...design,
+    shades: design.shades.map((shade) => ({ ...shade, hex: hexes[shade.key as 'C' | 'B' | 'R'] })),
+  };
+}
+
+describe('paint', () => {
+  const fade = { kind: 'along' as const, shades: ['B', 'R'], angle: '0' };
+
+  it('fades along a piece by even steps', () => {
+    const row = middleRow(inBlack([{ shape: square('8'), fade: { ...fade, over: 'piece' } }]));
+    // A pixel's middle is what counts: the first lies half a pixel of forty along.
+    expect(row).toEqual(row.map((_, x) => Math.round((255 * (x + 0.5)) / 40)));
+  });
+
+  it('fades turn with their piece, and outward ones are round', () => {
+    const turned = middleRow(
+      inBlack([{ shape: square('8'), turn: '180', fade: { ...fade, over: 'piece' } }]),
+    );
+    expect(turned).toEqual(turned.map((_, x) => Math.round((255 * (39.5 - x)) / 40)));
+    const round = middleRow(
+      inBlack([{ shape: disc('8'), fade: { kind: 'outward', shades: ['B', 'R'], over: 'piece' } }]),
+    );
+    expect(round).toEqual([...round].reverse());
+    expect(round[20]).toBeLessThan(10);
+    expect(round[1]).toBeGreaterThan(230);
+  });
+
+  it('fades over the whole repeat make it what repeats', () => {
+    const whole = { ...fade, over: 'repeat' as const };
+    const lay = { kind: 'half-drop', by: '1/2' } as const;
+    const design = motif([{ shape: disc('4'), fade: whole }], { lay });
+    const { lattice } = compile(design);
+    expect(lattice).toMatchObject([
+      { x: { n: 1n, d: 1n }, y: { n: 0n } },
+      { x: { n: 0n }, y: { n: 1n, d: 1n } },
+    ]);
+    expect(missesOfMotif(compile(design))).toBe(0);
+    const report = checkDesign(design, '100');
+    expect(report.open).toBeUndefined();
+    expect(report.painted?.differingBytes).toBe(0);
+  });
+
+  it('shadows are as far, as soft and as strong as they say, and come round the edges', () => {
+    const shadow = { x: '2', y: '0', softness: '1/2', shade: 'B', strength: '1/2' };
+    const row = middleRow(inBlack([{ shape: square('4'), shade: null, shadow }]));
+    // From 4 to 8 steps, 5 pixels each: half of black in the middle, a quarter at the edges, nothing far away.
+    expect(row[30]).toBeGreaterThanOrEqual(127);
+    expect(row[30]).toBeLessThanOrEqual(128);
+    expect(Math.abs(row[20]! + row[19]! - 2 * (255 - 64))).toBeLessThanOrEqual(2);
+    expect(row[10]).toBe(255);
+    // The shadow's right edge lies on the box's: its other half comes in at the left.
+    expect(row[0]).toBe(row[19]);
+    expect(row[1]).toBe(row[18]);
+  });
+
+  it('shadows lie under their own copy and over the ones before', () => {
+    const shadow = { x: '0', y: '0', softness: '0', shade: 'R', strength: '1' };
+    const made = [{ kind: 'copies' as const, count: 2, x: '2', y: '0' }];
+    const row = middleRow(inBlack([{ shape: square('2'), x: '2', made, shadow: { ...shadow, x: '-1' } }]));
+    // Of the first copy, from pixel 5 to 15, the shadow of the second takes the half from 10.
+    expect([row[7], row[12], row[17]]).toEqual([0, 255, 0]);
+  });
+
+  it('copies vary by their seed and come again after so many boxes', () => {
+    const pieces = [{ shape: square('4'), vary: '50%' }];
+    const of = (vary: Motif['vary']) => compile(motif(pieces, { vary }));
+    const shadesOf = (unit: ReturnType<typeof of>) =>
+      unit.content.marks.map(({ shade }) => unit.content.base.shades[shade]!.hex);
+    const three = of({ boxes: 3, seed: 4 });
+    expect(three.content.marks).toHaveLength(9);
+    expect(new Set(shadesOf(three)).size).toBeGreaterThan(3);
+    expect(shadesOf(of({ boxes: 3, seed: 4 }))).toEqual(shadesOf(three));
+    expect(shadesOf(of({ boxes: 3, seed: 5 }))).not.toEqual(shadesOf(three));
+    expect(missesOfMotif(three)).toBe(0);
+    const design = motif(pieces, { vary: { boxes: 3, seed: 4 } });
+    expect(sharesOf(design)['B']).toBeCloseTo(16 / 64, 9);
+    expect(checkDesign(design, '100').painted?.differingBytes).toBe(0);
+  });
+
+  it.each([
+    [{ shadow: { x: '0', y: '0', softness: '-1', shade: 'B', strength: '1' } }, 'length/negative'],
+    [{ shadow: { x: '0', y: '0', softness: '1', shade: 'B', strength: '120%' } }, 'motif/share'],
+    [{ vary: '0' }, 'motif/share'],
+    [{ fade: { ...fade, over: 'piece', shades: ['B'] } }, 'design/field'],
+  ] as const)('that cannot be is refused, %#', (piece, code) => {
+    expect(() => compile(motif([{ shape: disc('1'), ...piece } as never]))).toThrow(code);
+  });
+});
+
+describe('letters', () => {
+  const text = (letters: string): PieceShape => ({
+    kind: 'letters',
+    text: letters,
+    font: 'mono',
+    height: '2',
+  });
+
+  it('are outlines with holes, as high as they say', () => {
+    const share = (letters: string) => sharesOf(motif([{ shape: text(letters) }]))['B']!;
+    expect(share('O')).toBeGreaterThan(0.005);
+    expect(share('O')).toBeLessThan(0.02);
+    expect(share('OO')).toBeCloseTo(2 * share('O'), 6);
+  });
+
+  it('that the font lacks are named', () => {
+    expect(() => compile(motif([{ shape: text('Aжж') }]))).toThrow('figure/letters');
+    expect(() => compile(motif([{ shape: text(' ') }]))).toThrow('figure/no-letters');
+  });
+});
+
 describe('lays', () => {
   it.each([
     [{ kind: 'straight' }, [40, 40], 1],
     [{ kind: 'half-drop', by: '1/2' }, [80, 40], 2],
     [{ kind: 'half-drop', by: '2/5' }, [200, 40], 5],
     [{ kind: 'brick', by: '1/3' }, [40, 120], 3],
+    [{ kind: 'free', across: { x: '6', y: '2' }, up: { x: '-2', y: '6' } }, [100, 100], 10],
   ] as const)('%o repeats in %o mm with %i boxes', (lay, [width, height], boxes) => {
     const design = motif([{ shape: disc('2') }], { lay });
     const { repeat, size } = checkDesign(design, '100');

@@ -1,27 +1,28 @@
 import { CoreError } from '../../error.ts';
 import { toNumber } from '../../exact/rational.ts';
-import { type Motion, mirrorIn, STILL, shiftBy, thenMotion, turnAbout } from '../../shape/contour.ts';
-import { type Dashes, type Figure, moveFigure } from '../../shape/figure.ts';
+import { mirrorIn, STILL, shiftBy, thenMotion, turnAbout } from '../../shape/contour.ts';
+import { type FadeWay, fadeAlong, fadeOutward } from '../../shape/fade-way.ts';
+import type { Dashes, Figure } from '../../shape/figure.ts';
+import { placesOfFigure } from '../../shape/figure-places.ts';
 import type { Grid } from '../../shape/grid.ts';
 import { lineThrough } from '../../shape/line-figures.ts';
+import type { Place } from '../../shape/places.ts';
 import { resolveFigure } from '../../shape/resolve-figure.ts';
-import { MAX_COPIES, type Making } from './making-schema.ts';
-import { type MotifScale, parseDegrees, parseSteps, parseStepsOrNone, parseWay } from './motif-numbers.ts';
-import type { LineShape, Piece, PieceOutline, PieceShape } from './motif-schema.ts';
+import { fadesOverRepeat } from './fades-over-repeat.ts';
+import { further } from './further.ts';
+import { inShade, type LayerPaint, type MadePiece, movePiece, type OverRepeat, oneLayer } from './layer.ts';
+import type { Making } from './making-schema.ts';
+import {
+  type MotifScale,
+  parseDegrees,
+  parseShare,
+  parseSteps,
+  parseStepsOrNone,
+  parseWay,
+} from './motif-numbers.ts';
+import type { LineShape, Piece, PieceFade, PieceOutline, PieceShadow, PieceShape } from './motif-schema.ts';
 import { nameOf } from './piece-name.ts';
 import { buildShape, isNumberShape } from './shapes.ts';
-
-/** One figure of a piece in one shade, by its letter; null is not painted. */
-export interface Layer {
-  readonly figure: Figure;
-  readonly shade: string | null;
-}
-
-/** A piece as it is made: all of it as one figure, and its layers in painting order. */
-export interface MadePiece {
-  readonly figure: Figure;
-  readonly layers: readonly Layer[];
-}
 
 /** What a piece is made with besides. */
 export interface PieceContext {
@@ -37,21 +38,66 @@ export interface PieceContext {
  * @throws CoreError of its numbers, its shape and `figureOf`; "motif/copies" {copies, most} | "motif/vanished" {piece}
  */
 export function layersOf(piece: Piece, context: PieceContext): MadePiece {
-  const { scale } = context;
+  const { scale, figureOf } = context;
   const way = (text: string) => toNumber(parseWay(text, scale));
   const turned = turnAbout({ x: 0, y: 0 }, toNumber(parseDegrees(piece.turn)));
   const mirrored = piece.mirrored ? mirrorIn({ x: 0, y: 0 }, 90) : STILL;
   const motion = thenMotion(thenMotion(mirrored, turned), shiftBy(way(piece.x), way(piece.y)));
-  const figure = moveFigure(figureOfShape(piece.shape, scale), motion);
-  let made: MadePiece = { figure, layers: [{ figure, shade: piece.shade }] };
+  const shape = figureOfShape(piece.shape, scale);
+  let made = movePiece(oneLayer(shape, paintOf(piece, shape)), motion);
+  let isShaded = piece.shadow === null;
+  const shaded = (light: MadePiece) => (isShaded ? light : withShadow(light, piece.shadow!, scale));
   for (const making of piece.made) {
-    made = further(made, making, piece, context);
+    // Each copy has a shadow of its own, which falls on the copies before.
+    if (COPIES.includes(making.kind)) {
+      made = shaded(made);
+      isShaded = true;
+    }
+    made = further(made, making, {
+      scale,
+      figureOf: (id) => figureOf(id, piece),
+      paintOf: (figure) => paintOf(piece, figure),
+    });
     if (TAKES_AWAY.includes(making.kind) && resolveFigure(made.figure, PROBE).length === 0) {
       throw new CoreError('motif/vanished', { piece: nameOf(piece) });
     }
   }
-  if (piece.outline === null) return made;
-  return withOutline(made, piece.outline, scale);
+  if (piece.outline !== null) made = withOutline(made, piece.outline, scale);
+  return shaded(made);
+}
+
+/** What makes several of one. */
+const COPIES: readonly Making['kind'][] = ['copies', 'round', 'mirror', 'grid'];
+
+/** What a piece is painted with. */
+function paintOf({ shade, fade, shape }: Piece, figure: Figure): LayerPaint | null {
+  if (fade === null) return shade === null ? null : { shade };
+  const way = fadesOverRepeat(fade, shape) ? overRepeat(fade) : overPlaces(fade, placesOfFigure(figure));
+  return { shade: shade ?? fade.shades[0]!, fade: { shades: fade.shades, way } };
+}
+
+function overRepeat(fade: PieceFade): OverRepeat {
+  if (fade.kind === 'outward') return { kind: 'repeat-outward' };
+  return { kind: 'repeat-along', angle: toNumber(parseDegrees(fade.angle)) };
+}
+
+function overPlaces(fade: PieceFade, places: readonly Place[]): FadeWay {
+  if (fade.kind === 'outward') return fadeOutward(places, null);
+  return fadeAlong(places, toNumber(parseDegrees(fade.angle)), null);
+}
+
+/** All of it once more beneath, in one shade, soft and moved where it is painted. */
+function withShadow({ figure, layers }: MadePiece, shadow: PieceShadow, scale: MotifScale): MadePiece {
+  const paint: LayerPaint = {
+    shade: shadow.shade,
+    shadow: {
+      x: toNumber(parseWay(shadow.x, scale)),
+      y: toNumber(parseWay(shadow.y, scale)),
+      deviation: toNumber(parseStepsOrNone(shadow.softness, scale)),
+      strength: toNumber(parseShare(shadow.strength)),
+    },
+  };
+  return { figure, layers: [{ figure, paint, copy: 0 }, ...layers] };
 }
 
 /** What may leave nothing of a piece. */
@@ -85,129 +131,6 @@ function lineFigure({ points, run, width, ends, dashes }: LineShape, scale: Moti
   };
 }
 
-function further(
-  made: MadePiece,
-  making: Making,
-  piece: Piece,
-  { scale, figureOf }: PieceContext,
-): MadePiece {
-  const way = (text: string) => toNumber(parseWay(text, scale));
-  switch (making.kind) {
-    case 'copies': {
-      const { count, x, y } = making;
-      return copied(
-        made,
-        Array.from({ length: count }, (_, at) => shiftBy(at * way(x), at * way(y))),
-      );
-    }
-    case 'round': {
-      const { count, x, y, by } = making;
-      const middle = { x: way(x), y: way(y) };
-      const angle = by === null ? 360 / count : toNumber(parseDegrees(by));
-      return copied(
-        made,
-        Array.from({ length: count }, (_, at) => turnAbout(middle, at * angle)),
-      );
-    }
-    case 'mirror': {
-      const { x, y, angle } = making;
-      return copied(made, [STILL, mirrorIn({ x: way(x), y: way(y) }, toNumber(parseDegrees(angle)))]);
-    }
-    case 'grid': {
-      const { across, up, x, y } = making;
-      return copied(
-        made,
-        Array.from({ length: across * up }, (_, at) =>
-          shiftBy((at % across) * way(x), Math.floor(at / across) * way(y)),
-        ),
-      );
-    }
-    case 'bands':
-      return withBands(made, making, scale);
-    case 'rounded': {
-      const radius = toNumber(parseStepsOrNone(making.radius, scale));
-      return mapFigures(made, (of) => ({ kind: 'rounded', of, radius }));
-    }
-    case 'moved':
-      return mapFigures(made, (figure) => moveFigure(figure, shiftBy(way(making.x), way(making.y))));
-    case 'join': {
-      const others = making.with.map((id) => figureOf(id, piece));
-      const figure: Figure = { kind: 'join', parts: [made.figure, ...others] };
-      return { figure, layers: [{ figure, shade: piece.shade }] };
-    }
-    case 'cut':
-    case 'overlap': {
-      const { kind } = making;
-      const others = making.with.map((id) => figureOf(id, piece));
-      return mapFigures(made, (figure) => ({ kind, parts: [figure, ...others] }));
-    }
-    default:
-      return making satisfies never;
-  }
-}
-
-function mapFigures({ figure, layers }: MadePiece, change: (figure: Figure) => Figure): MadePiece {
-  return {
-    figure: change(figure),
-    layers: layers.map((layer) => ({ ...layer, figure: change(layer.figure) })),
-  };
-}
-
-/** Each copy with all its layers over the one before. */
-function copied({ figure, layers }: MadePiece, motions: readonly Motion[]): MadePiece {
-  const copies = motions.length * layers.length;
-  if (copies > MAX_COPIES) throw new CoreError('motif/copies', { copies, most: MAX_COPIES });
-  return {
-    figure: { kind: 'join', parts: motions.map((motion) => moveFigure(figure, motion)) },
-    layers: motions.flatMap((motion) =>
-      layers.map((layer) => ({ ...layer, figure: moveFigure(layer.figure, motion) })),
-    ),
-  };
-}
-
-/**
- * Bands lie over each other from the outermost inward, so that no ground is let through between them; where the next
- * one is left open, a band is cut by it.
- */
-function withBands(
-  made: MadePiece,
-  making: Extract<Making, { kind: 'bands' }>,
-  scale: MotifScale,
-): MadePiece {
-  const { side, corner, bands } = making;
-  const sign = side === 'outward' ? 1 : -1;
-  let reach = 0;
-  const grown = bands.map(({ width, shade }) => {
-    reach += toNumber(parseSteps(width, scale));
-    return { figure: growth(made.figure, sign * reach, corner), shade };
-  });
-  if (side === 'outward') {
-    const own = made.layers.every(({ shade }) => shade !== null) ? 'own' : null;
-    const layers = grown.map((band, at) => {
-      const inner = at === 0 ? { figure: made.figure, shade: own } : grown[at - 1]!;
-      return inner.shade === null ? { ...band, figure: cut(band.figure, inner.figure) } : band;
-    });
-    return { figure: grown.at(-1)!.figure, layers: [...layers.reverse(), ...made.layers] };
-  }
-  // From the edge inward the bands take the outer part; what is left inside keeps its own shade.
-  const rims = [{ figure: made.figure, shade: null as string | null }, ...grown];
-  const inner = { figure: grown.at(-1)!.figure, shade: made.layers.at(-1)!.shade };
-  const layers = bands.map(({ shade }, at) => {
-    const next = at + 1 < bands.length ? bands[at + 1]!.shade : inner.shade;
-    const { figure } = rims[at]!;
-    return { shade, figure: next === null ? cut(figure, rims[at + 1]!.figure) : figure };
-  });
-  return { figure: made.figure, layers: [...layers, inner] };
-}
-
-function growth(of: Figure, by: number, corner: 'round' | 'sharp' | 'flat'): Figure {
-  return { kind: 'grown', of, by, corner };
-}
-
-function cut(figure: Figure, by: Figure): Figure {
-  return { kind: 'cut', parts: [figure, by] };
-}
-
 /** A line along the edge, over everything else of the piece. */
 function withOutline(made: MadePiece, outline: PieceOutline, scale: MotifScale): MadePiece {
   const { side, ends, shade } = outline;
@@ -216,7 +139,7 @@ function withOutline(made: MadePiece, outline: PieceOutline, scale: MotifScale):
   const dashes = dashesOf(outline.dashes, true, scale);
   const edge: Figure = { kind: 'edge', of: made.figure, width, ends, dashes };
   const figure = side === 'on' ? edge : sideOf(edge, made.figure, side);
-  return { ...made, layers: [...made.layers, { figure, shade }] };
+  return { ...made, layers: [...made.layers, { figure, ...inShade(shade) }] };
 }
 
 function sideOf(edge: Figure, of: Figure, side: 'inside' | 'outside'): Figure {

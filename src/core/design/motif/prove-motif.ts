@@ -2,6 +2,7 @@ import { toNumber } from '../../exact/rational.ts';
 import { surdToNumber } from '../../exact/surd.ts';
 import { marksOver } from '../../repeat/contents.ts';
 import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
+import type { FadeWay } from '../../shape/fade-way.ts';
 import { placesOfFigure } from '../../shape/figure-places.ts';
 import type { Place } from '../../shape/places.ts';
 
@@ -14,38 +15,51 @@ const SAME = 1e6;
  */
 export function missesOfMotif(unit: RepeatUnit): number {
   const size = { x: surdToNumber(unit.pitch.x), y: surdToNumber(unit.pitch.y) };
-  const marks = marksOver(unit.content).flatMap(({ shape, shade }) => {
+  const marks = marksOver(unit.content).flatMap(({ shape, shade, fade, soft }) => {
     if (shape.kind !== 'figure') return [];
+    const paint = `${shade} ${fade?.shades.join('-') ?? ''} ${soft?.deviation ?? ''} ${soft?.strength ?? ''}`;
     // What goes on is one figure of parts, each of which is carried onto another.
     const parts = shape.endless && shape.figure.kind === 'join' ? shape.figure.parts : [shape.figure];
-    return parts.map((part) => ({ places: placesOfFigure(part), shade }));
+    return parts.map((part) => ({ places: [...placesOfFigure(part), ...fadePlaces(fade?.way)], paint }));
   });
-  const known = new Set(marks.map(({ places, shade }) => signature(places, shade, size)));
+  const known = new Set(marks.map(({ places, paint }) => signature(places, paint, size)));
   const ways = unit.lattice.map(({ x, y }) => ({ x: toNumber(x) * size.x, y: toNumber(y) * size.y }));
   return ways.reduce(
     (misses, way) =>
       misses +
-      marks.filter(({ places, shade }) => {
+      marks.filter(({ places, paint }) => {
         const moved = places.map(({ x, y }) => ({ x: x + way.x, y: y + way.y }));
-        return !known.has(signature(moved, shade, size));
+        return !known.has(signature(moved, paint, size));
       }).length,
     0,
   );
 }
 
-/** The same for figures that lie in the same place of any repeat. */
-function signature(places: readonly Place[], shade: number, size: Place): string {
-  const [first] = places;
-  if (first === undefined) return String(shade);
-  const rest = places.map(({ x, y }) => `${near(x - first.x)} ${near(y - first.y)}`).join(' ');
-  return `${shade} ${wrapped(first.x, size.x)} ${wrapped(first.y, size.y)} ${rest}`;
+/** Where a fade lies; one over the whole repeat lies in the same place of each. */
+function fadePlaces(way: FadeWay | undefined): readonly Place[] {
+  if (way === undefined || way.every !== null) return [];
+  return way.kind === 'along'
+    ? [way.from, way.to]
+    : [way.middle, { x: way.middle.x + way.radius, y: way.middle.y }];
 }
 
+/** The same for figures that lie in the same place of any repeat. */
+function signature(places: readonly Place[], paint: string, size: Place): string {
+  const [first] = places;
+  if (first === undefined) return paint;
+  const rest = places.map(({ x, y }) => `${near(x - first.x)} ${near(y - first.y)}`).join(' ');
+  return `${paint} ${wrapped(first.x, size.x)} ${wrapped(first.y, size.y)} ${rest}`;
+}
+
+/** No number that is typed lies half way between two once this is added: it is no fraction. */
+const ASIDE = 1 / Math.sqrt(7);
+
 function near(value: number): number {
-  return Math.round(value * SAME) + 0;
+  return Math.floor(value * SAME + ASIDE) + 0;
 }
 
 function wrapped(value: number, size: number): number {
-  const whole = Math.round(size * SAME);
-  return ((Math.round(value * SAME) % whole) + whole) % whole;
+  const rest = near(value - Math.floor(value / size) * size);
+  // What lies at the far edge but for rounding lies at the near one.
+  return rest === near(size) ? 0 : rest;
 }

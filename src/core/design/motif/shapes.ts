@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { type Rational, toNumber } from '../../exact/rational.ts';
+import { cleanText } from '../../formats/clean-text.ts';
 import type { Figure } from '../../shape/figure.ts';
+import { LETTER_FONT_KEYS, type LetterFontKey, letters } from '../../shape/letters/letters.ts';
 import { capsule, disc, ellipseFigure, rectangle, ring, sector } from '../../shape/round-figures.ts';
 import { polygonRadius, regularPolygon, starByRadii, starByStep } from '../../shape/star-figures.ts';
 import { exactText } from '../exact-text.ts';
@@ -24,6 +26,9 @@ function whole(least: number, most: number) {
 const inMillimetres = (read: (text: string, scale: MotifScale) => Rational) =>
   stepped((text, scale) => toNumber(read(text, scale)));
 
+/** Most letters of one piece. */
+const MAX_LETTERS = 200;
+
 /** Kinds of numbers that shapes are said by: as they are stored, and what they come to in millimetres or degrees. */
 export const SHAPE_NUMBERS = {
   size: inMillimetres(parseSteps),
@@ -36,6 +41,8 @@ export const SHAPE_NUMBERS = {
   points: whole(2, 60),
   /** Corners by which the sides of a star go on. */
   skip: whole(2, 30),
+  letters: { schema: z.string().overwrite(cleanText).min(1).max(MAX_LETTERS), read: (text: string) => text },
+  font: { schema: z.enum(LETTER_FONT_KEYS), read: (key: LetterFontKey) => key },
   /** What the size of a polygon is measured by. */
   measure: { schema: z.enum(['radius', 'side', 'flats']), read: (by: 'radius' | 'side' | 'flats') => by },
 } as const;
@@ -90,6 +97,11 @@ export const SHAPES = {
     { points: 'points', skip: 'skip', radius: 'size' },
     { points: 5, skip: 2, radius: '2' },
     starByStep,
+  ),
+  letters: shape(
+    { text: 'letters', font: 'font', height: 'size' },
+    { text: 'LLR', font: 'bricolage-bold', height: '2' },
+    ({ text, font, height }) => letters(text, font, height),
   ),
   capsule: shape({ length: 'size', width: 'size' }, { length: '4', width: '1' }, capsule),
 };

@@ -1,15 +1,11 @@
-import { rgbOf } from '../../colour/hex.ts';
-import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../../colour/linear.ts';
 import { cornerAt } from '../../faces/check-partition.ts';
 import type { Partition } from '../../faces/partition.ts';
 import { shiftsInto } from '../../shape/copies.ts';
 import { type Place, placesOf } from '../../shape/places.ts';
 import { tracePolygon } from '../../shape/trace.ts';
+import { gradientStops } from './gradient-stops.ts';
 import { lengthText } from './length-text.ts';
 import { turnedDown, writePath } from './svg-path.ts';
-
-/** Stops between two shades: viewers mix as bytes, not as light, between those that are given. */
-const STOPS = 16;
 
 /** The faded faces of one repeat, each with a gradient of its own, in millimetres from the upper left corner. */
 export function* drawFades(partition: Partition, pitch: Place): Iterable<string> {
@@ -17,10 +13,7 @@ export function* drawFades(partition: Partition, pitch: Place): Iterable<string>
   let count = 0;
   for (const { fill, corners } of partition.faces) {
     if (fill.kind !== 'fade') continue;
-    const stops = stopsOf(fill.shades.map((shade) => partition.shades[shade]!.hex));
-    const steps = stops
-      .map((hex, at) => `<stop offset="${lengthText(at / (stops.length - 1))}" stop-color="${hex}"/>`)
-      .join('');
+    const steps = gradientStops(fill.shades.map((shade) => partition.shades[shade]!.hex));
     const places = placesOf(
       corners.map((corner) => cornerAt(partition, corner)),
       pitch,
@@ -35,21 +28,4 @@ export function* drawFades(partition: Partition, pitch: Place): Iterable<string>
       count += 1;
     }
   }
-}
-
-/** Shades and what lies between them in linear light, at even steps. */
-function stopsOf(hexes: readonly string[]): readonly string[] {
-  const light = hexes.map((hex) => rgbOf(hex).map((byte) => LINEAR_OF_BYTE[byte]!));
-  const between = light.slice(0, -1).flatMap((one, at) =>
-    Array.from({ length: STOPS }, (_, step) =>
-      one.map((from, channel) => {
-        const to = light[at + 1]![channel]!;
-        return from + ((to - from) * step) / STOPS;
-      }),
-    ),
-  );
-  return [...between, light.at(-1)!].map(
-    (channels) =>
-      `#${channels.map((value) => BYTE_OF_LINEAR[Math.round(value)]!.toString(16).padStart(2, '0')).join('')}`,
-  );
 }

@@ -2,18 +2,18 @@ import type { Shade } from '../../colour/shade.ts';
 import { type CopyPlace, paintedBefore, repeatsInto } from '../../repeat/copy-order.ts';
 import type { RowOrder } from '../../repeat/repeat-unit.ts';
 import { hullOf, traceContour } from '../../shape/contour.ts';
+import type { FadeWay } from '../../shape/fade-way.ts';
 import type { Grid } from '../../shape/grid.ts';
 import type { Place } from '../../shape/places.ts';
 import { resolveEndless, resolveFigure } from '../../shape/resolve-figure.ts';
-import type { PlacedFigure } from '../../shape/shape.ts';
+import type { Mark, PlacedFigure } from '../../shape/shape.ts';
 import { tracePolygon } from '../../shape/trace.ts';
+import { gradientStops } from './gradient-stops.ts';
+import { lengthText } from './length-text.ts';
 import { writePath } from './svg-path.ts';
 
-/** A figure with the shade that it has. */
-export interface ShadedFigure {
-  readonly shape: PlacedFigure;
-  readonly shade: number;
-}
+/** A figure with the shade that it has, and what is done to it. */
+export type ShadedFigure = Omit<Mark, 'shape'> & { readonly shape: PlacedFigure };
 
 /** Parts of a millimetre that a figure is rounded to where it is worked out as polygons. */
 const FINE = 10_000;
@@ -33,6 +33,10 @@ export function* drawFigures(
   const drawn = figures.flatMap((each, index) => copiesOf(each, index, pitch));
   drawn.sort(paintedBefore(rows));
   for (const [at, copy] of drawn.entries()) {
+    if (copy.fade !== undefined || copy.soft !== undefined) {
+      yield drawPainted(copy, at, shades, pitch);
+      continue;
+    }
     const hex = shades[copy.shade]!.hex;
     // Copies of one figure that follow each other are one path: inside is what lies in any of them.
     const begins = drawn[at - 1]?.index !== copy.index;
@@ -41,37 +45,106 @@ export function* drawFigures(
   }
 }
 
-interface DrawnCopy extends CopyPlace {
-  readonly shade: number;
+/** A copy with a gradient or a filter of its own. */
+function drawPainted(
+  { fade, soft, shade, shift, draw, box }: DrawnCopy,
+  at: number,
+  shades: readonly Shade[],
+  pitch: Place,
+): string {
+  if (soft !== undefined) {
+    const { deviation, strength } = soft;
+    return (
+      `<filter id="soft-${at}" filterUnits="userSpaceOnUse" x="${lengthText(box.left)}" y="${lengthText(box.top)}" ` +
+      `width="${lengthText(box.width)}" height="${lengthText(box.height)}" color-interpolation-filters="sRGB">` +
+      `<feGaussianBlur stdDeviation="${lengthText(deviation)}"/></filter>` +
+      `<path filter="url(#soft-${at})" fill="${shades[shade]!.hex}" fill-opacity="${lengthText(strength)}" ` +
+      `d="${draw()}"/>\n`
+    );
+  }
+  const steps = gradientStops(fade!.shades.map((each) => shades[each]!.hex));
+  return (
+    `${gradient(fade!.way, `fade-1-${at}`, { pitch, shift, steps })}` +
+    `<path fill="url(#fade-1-${at})" d="${draw()}"/>\n`
+  );
+}
+
+interface GradientPlace {
+  readonly pitch: Place;
+  readonly shift: Place;
+  readonly steps: string;
+}
+
+/** A gradient in millimetres; one that comes again in every repeat stands in the one that is drawn. */
+function gradient(way: FadeWay, id: string, { pitch, shift, steps }: GradientPlace): string {
+  const by = way.every === null ? shift : { x: 0, y: 0 };
+  const right = ({ x }: Place) => lengthText(x + by.x);
+  const down = ({ y }: Place) => lengthText(pitch.y - y + by.y);
+  const named = `id="${id}" gradientUnits="userSpaceOnUse"`;
+  if (way.kind === 'outward') {
+    const { middle, radius } = way;
+    return `<radialGradient ${named} cx="${right(middle)}" cy="${down(middle)}" r="${lengthText(radius)}">${steps}</radialGradient>`;
+  }
+  const ends = `x1="${right(way.from)}" y1="${down(way.from)}" x2="${right(way.to)}" y2="${down(way.to)}"`;
+  return `<linearGradient ${named} ${ends}>${steps}</linearGradient>`;
+}
+
+interface DrawnCopy extends CopyPlace, Omit<Mark, 'shape'> {
+  /** In millimetres, y downward. */
+  readonly shift: Place;
+  /** As far as it reaches, in millimetres, y downward. */
+  readonly box: {
+    readonly left: number;
+    readonly top: number;
+    readonly width: number;
+    readonly height: number;
+  };
   readonly draw: () => string;
 }
 
-function copiesOf({ shape, shade }: ShadedFigure, index: number, pitch: Place): readonly DrawnCopy[] {
+/** Standard deviations within which all that can be seen of a blur lies. */
+const BLUR_REACH = 3;
+
+function copiesOf({ shape, ...paint }: ShadedFigure, index: number, pitch: Place): readonly DrawnCopy[] {
   const { places, draw } = drawnFigure(shape, pitch);
+  // What goes on into other repeats is blurred with what it goes on to.
+  const around = shape.endless && paint.soft !== undefined ? [-1, 0, 1] : [0];
   if (places.length === 0) return [];
-  const [left, width] = stretchOf(places.map(({ x }) => x));
-  const [bottom, height] = stretchOf(places.map(({ y }) => y));
+  const blur = BLUR_REACH * (paint.soft?.deviation ?? 0);
+  const [left, width] = stretchOf(
+    places.map(({ x }) => x),
+    blur,
+  );
+  const [bottom, height] = stretchOf(
+    places.map(({ y }) => y),
+    blur,
+  );
   return repeatsInto(left, width, pitch.x, pitch.x).flatMap((right) =>
     repeatsInto(bottom, height, pitch.y, pitch.y).map((up) => ({
+      ...paint,
       index,
       row: shape.row,
       piece: shape.piece,
       endless: shape.endless,
       right,
       up,
-      shade,
-      draw: () => draw({ x: right * pitch.x, y: -up * pitch.y }),
+      shift: { x: right * pitch.x, y: -up * pitch.y },
+      box: { left: left + right * pitch.x, top: pitch.y - bottom - height - up * pitch.y, width, height },
+      draw: () =>
+        around
+          .flatMap((i) => around.map((j) => draw({ x: (right + i) * pitch.x, y: (j - up) * pitch.y })))
+          .join(''),
     })),
   );
 }
 
-function stretchOf(values: readonly number[]): readonly [from: number, length: number] {
+function stretchOf(values: readonly number[], beyond: number): readonly [from: number, length: number] {
   let [least, most] = [Infinity, -Infinity];
   for (const value of values) {
     least = Math.min(least, value);
     most = Math.max(most, value);
   }
-  return [least, most - least];
+  return [least - beyond, most - least + 2 * beyond];
 }
 
 /** Places round a figure, y upward, and how its path is written. */

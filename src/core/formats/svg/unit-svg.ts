@@ -121,8 +121,9 @@ function drawFaces(
     yield* drawPartition(base, size, underlap);
     yield* drawFades(base, lengths);
     const figures: ShadedFigure[] = [];
-    for (const { shape, shade } of marks) {
-      if (shape.kind === 'figure') figures.push({ shape, shade });
+    for (const { shape, ...paint } of marks) {
+      const { shade } = paint;
+      if (shape.kind === 'figure') figures.push({ shape, ...paint });
       else yield `${drawShape(shape, base.shades[shade]!.hex, lengths)}\n`;
     }
     yield* drawFigures(figures, rows, base.shades, lengths);
