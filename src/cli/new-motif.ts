@@ -1,14 +1,17 @@
 import type { Command } from 'commander';
 import { compile } from '../core/design/compile-design.ts';
 import { MOTIF_STARTS } from '../core/design/motif/motif-starts.ts';
+import { motifFromText } from '../core/design/motif/text/motif-from-text.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { designFromStart } from '../core/design/starts.ts';
 import { CoreError } from '../core/error.ts';
+import { readText } from './read-design-file.ts';
 import { EXIT, run, writeText } from './run.ts';
 import { parseSeed } from './seed.ts';
 
 interface NewMotifOptions {
   readonly from: string;
+  readonly text?: string;
   readonly step?: string;
   readonly box?: string;
   readonly seed?: string;
@@ -25,6 +28,7 @@ export function addNewMotif(make: Command): void {
     .command('motif')
     .description('pieces on a grid, in a box that comes again and again')
     .option('--from <start>', `begin from ${keys.join(', ')}`, keys[0]!)
+    .option('--text <file>', 'read the pieces from a text, one piece a line; - reads standard input')
     .option('--step <length>', 'length of a step of the grid, such as 5mm')
     .option('--box <size>', 'steps across and up, such as 8x4')
     .option('--seed <number>', 'tells irregular ones apart')
@@ -35,8 +39,11 @@ export function addNewMotif(make: Command): void {
     .action((options: NewMotifOptions) => run(() => newMotifCommand(options)));
 }
 
-function newMotifCommand({ from, step, box, seed, output, ...change }: NewMotifOptions): number {
-  const start = designFromStart('motif', from, seed === undefined ? 0 : parseSeed(seed));
+function newMotifCommand({ from, text, step, box, seed, output, ...change }: NewMotifOptions): number {
+  const start =
+    text === undefined
+      ? designFromStart('motif', from, seed === undefined ? 0 : parseSeed(seed))
+      : motifFromText(readText(text));
   const design = readDesign({
     ...start,
     ...change,

@@ -10,6 +10,9 @@ type None = Readonly<Record<never, Fact>>;
 /** Where in a document a field is wrong, what is wrong with it, and what its own reader says besides. */
 export type FieldFacts = Facts & Of<'path' | 'problem'>;
 
+/** Where in a text of several lines something is wrong, and what is known of it. */
+type Spot<Name extends string> = Of<'line' | 'column' | 'at' | 'length' | Name>;
+
 /** The facts that each code carries, by topic. */
 export interface ErrorFacts {
   'band/count': Of<'shade' | 'count' | 'most'>;
@@ -112,6 +115,15 @@ export interface ErrorFacts {
   'loom/words': None;
 
   'revision/missing': Of<'id'>;
+  'motif-text/bare': Spot<'text'>;
+  'motif-text/field': FieldFacts & Spot<never>;
+  'motif-text/key': Spot<'text' | 'known'>;
+  'motif-text/long': Of<'length' | 'most'>;
+  'motif-text/part': Spot<'text' | 'known'>;
+  'motif-text/shape': Spot<'text' | 'known'>;
+  'motif-text/sign': Spot<'text'>;
+  'motif-text/value': Spot<'text'>;
+
   'motif/box': Of<'text'>;
   'motif/circular': Of<'piece'>;
   'motif/copies': Of<'copies' | 'most'>;

@@ -4,7 +4,7 @@ import type { Sentence, Sentences } from './sentence.ts';
 import { COMMAND_LINE } from './sentences/command-line.ts';
 import { FILES } from './sentences/files.ts';
 import { LOOMS } from './sentences/looms.ts';
-import { MOTIFS } from './sentences/motifs.ts';
+import { MOTIFS, spot } from './sentences/motifs.ts';
 import { NOTATION } from './sentences/notation.ts';
 import { NUMBERS } from './sentences/numbers.ts';
 import { PICTURES } from './sentences/pictures.ts';
@@ -32,6 +32,7 @@ const SENTENCES: Sentences = {
   ...WEAVE_FILES,
   ...NOTATION,
   ...FILES,
+  'motif-text/field': (facts) => `${spot(facts)} ${problemSentence(facts)}`.trim(),
   'design/field': (facts) => {
     const { path, problem } = facts;
     const where = `The design is not right${path === '' ? '' : ` at “${path}”`}`;

@@ -1,24 +1,10 @@
 import { useState } from 'react';
-import { isNumberShape, type NumberShape } from '../../core/design/motif/shapes.ts';
 import type { Place } from '../../core/shape/places.ts';
 import { attempt, valueIfAny } from '../../wording/attempt.ts';
-import { READ_NUMBERS, shapeLabel } from '../../wording/motif-words.ts';
+import { READ_NUMBERS } from '../../wording/motif-words.ts';
 import type { ClothPlaces } from '../cloth/use-cloth-view.ts';
-import { withNumber } from './motif-edits.ts';
+import { type Dimension, dimensionsOf } from './dimensions.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
-import { putPiece } from './put-motif.ts';
-
-/** A number of the chosen piece as it stands on the cloth, between two places of the view. */
-interface Dimension {
-  readonly label: string;
-  readonly text: string;
-  readonly from: Place;
-  readonly to: Place;
-  /** Where its extension lines come from. */
-  readonly ends: readonly [Place, Place];
-  readonly kind: 'size' | 'way';
-  readonly put: (text: string) => void;
-}
 
 interface DimensionLinesProps {
   readonly motif: LaidMotif;
@@ -28,7 +14,7 @@ interface DimensionLinesProps {
 
 /** The numbers of the chosen piece as on a technical drawing; each is typed where it stands. */
 export function DimensionLines({ motif, laid, view }: DimensionLinesProps) {
-  const dimensions = [...sizesOf(laid, view), ...waysOf(motif, laid, view)];
+  const dimensions = dimensionsOf(motif, laid, view);
   return (
     <>
       <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
@@ -60,87 +46,24 @@ function tick({ x, y }: Place): string {
   return `M${x - 5} ${y + 5}L${x + 5} ${y - 5}`;
 }
 
-/** CSS pixels that a dimension line stands off from what it measures. */
-const OFF = 26;
+/** CSS pixels of a number's digit, of the paper round it, and of its height. */
+const DIGIT = 8;
+const PAPER = 30;
+const HEIGHT = 26;
 
-/** How far the piece's place lies from the box's lower left. */
-function waysOf(motif: LaidMotif, { piece, at, right }: LaidPiece, view: ClothPlaces): readonly Dimension[] {
-  const corner = view.toView({ x: 0, y: 0 });
-  const middle = view.toView(at);
-  const below = Math.max(corner.y, middle.y) + OFF;
-  const beside = view.toView({ x: Math.max(motif.box.width, right), y: 0 }).x + OFF;
-  return [
-    {
-      label: 'Place, across',
-      text: piece.x,
-      from: { x: corner.x, y: below },
-      to: { x: middle.x, y: below },
-      ends: [corner, middle],
-      kind: 'way',
-      put: (x) => putPiece(piece.id, { x }, 'x'),
-    },
-    {
-      label: 'Place, up',
-      text: piece.y,
-      from: { x: beside, y: corner.y },
-      to: { x: beside, y: middle.y },
-      ends: [corner, middle],
-      kind: 'way',
-      put: (y) => putPiece(piece.id, { y }, 'y'),
-    },
-  ];
-}
-
-/** Which number of a shape is its width, and which its height. */
-const ACROSS: Readonly<Partial<Record<NumberShape['kind'], string>>> = {
-  rectangle: 'width',
-  disc: 'across',
-  ellipse: 'width',
-  ring: 'across',
-  capsule: 'length',
-};
-const UP: Readonly<Partial<Record<NumberShape['kind'], string>>> = {
-  rectangle: 'height',
-  ellipse: 'height',
-  capsule: 'width',
-};
-
-/** The piece's own width and height; none where it is turned or made further, and so not as wide as its numbers say. */
-function sizesOf(laid: LaidPiece, view: ClothPlaces): readonly Dimension[] {
-  const { id, shape, turn, made } = laid.piece;
-  if (!isNumberShape(shape) || turn !== '0' || made.length > 0) return [];
-  const upperLeft = view.toView({ x: laid.left, y: laid.top });
-  const upperRight = view.toView({ x: laid.right, y: laid.top });
-  const lowerLeft = view.toView({ x: laid.left, y: laid.bottom });
-  const above = upperLeft.y - OFF;
-  const before = upperLeft.x - OFF;
-  const size = (
-    key: string | undefined,
-    line: Pick<Dimension, 'from' | 'to' | 'ends'>,
-  ): readonly Dimension[] =>
-    key === undefined
-      ? []
-      : [
-          {
-            ...line,
-            label: shapeLabel(shape.kind, key),
-            text: String((shape as unknown as Readonly<Record<string, string>>)[key]),
-            kind: 'size',
-            put: (text) => putPiece(id, { shape: withNumber(shape, key, text) }, `shape-${key}`),
-          },
-        ];
-  return [
-    ...size(ACROSS[shape.kind], {
-      from: { x: upperLeft.x, y: above },
-      to: { x: upperRight.x, y: above },
-      ends: [upperLeft, upperRight],
-    }),
-    ...size(UP[shape.kind], {
-      from: { x: before, y: upperLeft.y },
-      to: { x: before, y: lowerLeft.y },
-      ends: [upperLeft, lowerLeft],
-    }),
-  ];
+/** In the middle of its line, or beyond the end of one that is too short to hold it. */
+function numberPlace(
+  from: Place,
+  to: Place,
+  digits: number,
+): { readonly left: number; readonly top: number } {
+  const across = Math.abs(to.x - from.x);
+  const up = Math.abs(to.y - from.y);
+  const width = digits * DIGIT + PAPER;
+  const middle = { left: (from.x + to.x) / 2, top: (from.y + to.y) / 2 };
+  if (up === 0 && across < width) return { ...middle, left: Math.max(from.x, to.x) + width / 2 + 4 };
+  if (across === 0 && up < HEIGHT) return { ...middle, top: Math.max(from.y, to.y) + HEIGHT / 2 + 6 };
+  return middle;
 }
 
 interface DimensionNumberProps {
@@ -163,8 +86,7 @@ function DimensionNumber({ dimension, motif, locked }: DimensionNumberProps) {
       disabled={locked}
       className="-translate-x-1/2 -translate-y-1/2 numbers absolute min-h-6 rounded-md border border-woad bg-paper px-1 text-center font-semibold text-[13px] text-woad aria-invalid:border-madder aria-invalid:text-madder"
       style={{
-        left: (from.x + to.x) / 2,
-        top: (from.y + to.y) / 2,
+        ...numberPlace(from, to, shown.length),
         width: `${Math.max(4, shown.length + 3)}ch`,
       }}
       value={shown}

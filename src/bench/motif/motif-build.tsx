@@ -1,22 +1,28 @@
 import { Panel } from '../../kit/panel.tsx';
 import { useDesignOf } from '../state/use-construction.ts';
 import { BoxPart } from './box-part.tsx';
-import { useMotif } from './motif-store.ts';
+import { mainOf, useMotif } from './motif-store.ts';
+import { MotifTextPart } from './motif-text-part.tsx';
 import { PieceAdder } from './piece-adder.tsx';
 import { PieceList } from './piece-list.tsx';
 import { PiecePart } from './piece-part.tsx';
+import { SeveralPart } from './several-part.tsx';
 
-/** The grid, the box, the list of pieces, and the chosen one's numbers. */
+/** The grid, the box, the list of pieces, and the numbers of the chosen one, or what is done to several. */
 export function MotifBuild() {
   const design = useDesignOf('motif');
-  const chosen = useMotif(({ piece }) => piece);
-  const piece = design.construction.pieces.find(({ id }) => id === chosen);
+  const chosen = useMotif((state) => state.chosen);
+  const { pieces } = design.construction;
+  const there = chosen.filter((id) => pieces.some((piece) => piece.id === id));
+  const main = pieces.find(({ id }) => id === mainOf({ chosen: there }));
   return (
     <Panel title="Build" purpose="Pieces on a grid, the first lowest.">
       <BoxPart design={design} />
       <PieceList design={design} />
       <PieceAdder design={design} />
-      {piece !== undefined && <PiecePart key={piece.id} design={design} piece={piece} />}
+      <MotifTextPart design={design} />
+      {there.length > 1 && <SeveralPart design={design} ids={there} />}
+      {there.length === 1 && main !== undefined && <PiecePart key={main.id} design={design} piece={main} />}
     </Panel>
   );
 }

@@ -1,9 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { compile } from '../../core/design/compile-design.ts';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
+import type { Making } from '../../core/design/motif/making-schema.ts';
 import { SHAPES, type ShapeName } from '../../core/design/motif/shapes.ts';
+import { readMotifText } from '../../core/design/motif/text/read-motif-text.ts';
 import { designFromStart } from '../../core/design/starts.ts';
+import { rational } from '../../core/exact/rational.ts';
 import { MAKING_NAMES, pieceName } from '../../wording/motif-words.ts';
+import { dimensionsOf } from './dimensions.ts';
 import {
   changePiece,
   duplicatePiece,
@@ -15,6 +19,9 @@ import {
   withoutPiece,
 } from './motif-edits.ts';
 import { laidMotif, piecesAt } from './motif-places.ts';
+import { choosePiece, togglePiece, useMotif } from './motif-store.ts';
+import { alignPieces, movePieces, spreadPieces } from './move-pieces.ts';
+import { copyPieces, withPasted } from './paste-pieces.ts';
 import { snapTo } from './snap.ts';
 
 const EMPTY = designFromStart('motif', 'empty');
@@ -89,6 +96,106 @@ describe('pieces', () => {
     });
     const [line] = designFromStart('motif', 'wave').construction.pieces;
     expect(withNumber(line!.shape, 'across', '5')).toBe(line!.shape);
+  });
+});
+
+describe('several pieces', () => {
+  const three = setMotif({
+    pieces: withPieces(EMPTY, 'disc', 'rectangle', 'disc').construction.pieces.map((piece, at) => ({
+      ...piece,
+      x: ['1', '2 + 1/3', '7'][at]!,
+      y: ['1', '2', '3'][at]!,
+    })),
+  })(EMPTY) as MotifDesign;
+  const { pieces } = three.construction;
+  const motif = laidMotif(three);
+  const places = (of: readonly { x: string; y: string }[], axis: 'x' | 'y') => of.map((piece) => piece[axis]);
+
+  it('are moved by the same way; locked ones stay, and a number that stays is as it was typed', () => {
+    const by = { x: rational(1, 2), y: rational(0) };
+    const locked = pieces.map((piece) => ({ ...piece, locked: piece.id === 3 }));
+    const moved = movePieces(locked, [1, 2, 3], by, motif.scale);
+    expect(places(moved, 'x')).toEqual(['3/2', '17/6', '7']);
+    expect(places(moved, 'y')).toEqual(['1', '2', '3']);
+  });
+
+  it('are brought in line with the last, by sides and middles', () => {
+    // Discs are 4 across, the rectangle 4 × 2.
+    expect(places(alignPieces(motif, pieces, [1, 2, 3], 'left'), 'x')).toEqual(['7', '7', '7']);
+    expect(places(alignPieces(motif, pieces, [2, 1], 'top'), 'y')).toEqual(['1', '2', '3']);
+    expect(places(alignPieces(motif, pieces, [2, 1], 'bottom'), 'y')).toEqual(['1', '0', '3']);
+    expect(places(alignPieces(motif, pieces, [3, 2], 'middle'), 'y')).toEqual(['1', '2', '2']);
+  });
+
+  it('are spread evenly between the outermost', () => {
+    expect(places(spreadPieces(motif, pieces, [1, 2, 3], 'x'), 'x')).toEqual(['1', '4', '7']);
+    expect(places(spreadPieces(motif, pieces, [3, 1, 2], 'y'), 'y')).toEqual(['1', '2', '3']);
+  });
+
+  it('of a group are chosen together', () => {
+    const grouped = pieces.map((piece) => ({ ...piece, group: piece.id === 2 ? null : 'Ends' }));
+    choosePiece(grouped, 1);
+    expect(useMotif.getState().chosen).toEqual([3, 1]);
+    togglePiece(grouped, 2);
+    expect(useMotif.getState().chosen).toEqual([3, 1, 2]);
+    togglePiece(grouped, 3);
+    expect(useMotif.getState().chosen).toEqual([2]);
+    choosePiece(grouped, undefined);
+    expect(useMotif.getState().chosen).toEqual([]);
+  });
+
+  it('are copied with what they are made with, and pasted under ids and shades of their own', () => {
+    const chevron = designFromStart('motif', 'chevron').construction;
+    const text = copyPieces(chevron.pieces, [1]);
+    expect(text.split('\n')).toHaveLength(2);
+    const { design, ids } = withPasted(SCALES, readMotifText(text));
+    expect(ids).toEqual([4, 5]);
+    expect(design.construction.pieces.at(-2)!.made).toEqual([{ kind: 'cut', with: [5] }]);
+    expect(design.shades.map(({ key }) => key)).toEqual([...SCALES.shades.map(({ key }) => key), 'G']);
+    expect(() => compile(design)).not.toThrow();
+  });
+});
+
+describe('numbers on the cloth', () => {
+  const view = {
+    toView: ({ x, y }: { x: number; y: number }) => ({ x: 10 * x, y: -10 * y }),
+    toCloth: (place: { x: number; y: number }) => place,
+    perMillimetre: 10,
+  };
+  const numbersOf = (making?: Making, kind: ShapeName = 'rectangle') => {
+    const design = withPieces(EMPTY, kind);
+    const made = making === undefined ? [] : [making];
+    const motif = laidMotif(changePiece(1, (piece) => ({ ...piece, made }))(design) as MotifDesign);
+    return dimensionsOf(motif, motif.pieces[0]!, view);
+  };
+
+  it('are as long as they say: 4 steps of 5 mm are 20 mm', () => {
+    const [width, height, x, y] = numbersOf();
+    expect([width!.label, width!.to.x - width!.from.x]).toEqual(['Width', 200]);
+    expect([height!.label, height!.to.y - height!.from.y]).toEqual(['Height', 100]);
+    expect([x!.label, x!.to.x - x!.from.x]).toEqual(['Place, across', 200]);
+    expect([y!.label, y!.from.y - y!.to.y]).toEqual(['Place, up', 200]);
+  });
+
+  it('are those of radii, copies, bands and corners too', () => {
+    const lengths = (making?: Making, kind?: ShapeName) =>
+      numbersOf(making, kind).map(({ label, from, to }) => [
+        label,
+        Math.round(Math.hypot(to.x - from.x, to.y - from.y)),
+      ]);
+    expect(lengths(undefined, 'star')[0]).toEqual(['Outer radius', 100]);
+    expect(lengths({ kind: 'copies', count: 3, x: '2', y: '0' }).slice(4)).toEqual([
+      ['1: copies apart, across', 100],
+    ]);
+    expect(lengths({ kind: 'rounded', radius: '1/2' }).slice(4)).toEqual([['1: radius', 25]]);
+    const bands = [
+      { width: '1/2', shade: 'B' },
+      { width: '1/4', shade: null },
+    ];
+    expect(lengths({ kind: 'bands', side: 'outward', corner: 'sharp', bands }).slice(4)).toEqual([
+      ['1: band 1', 25],
+      ['1: band 2', 13],
+    ]);
   });
 });
 

@@ -1,27 +1,24 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
-import { parseWay } from '../../core/design/motif/motif-numbers.ts';
-import { add, divide, type Rational, rational, toText } from '../../core/exact/rational.ts';
-import { wayOf } from '../../kit/arrow-keys.ts';
-import { followPointer } from '../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
-import { pieceName } from '../../wording/motif-words.ts';
 import { panCloth } from '../cloth/pan-cloth.ts';
 import { type ClothPlaces, useClothView } from '../cloth/use-cloth-view.ts';
-import { dispatch } from '../state/bench-store.ts';
 import { DimensionLines } from './dimension-lines.tsx';
+import { startDrag } from './hold.ts';
 import { type LaidMotif, type LaidPiece, laidMotif, piecesAt } from './motif-places.ts';
-import { choosePiece, useMotif } from './motif-store.ts';
-import { putPiece } from './put-motif.ts';
-import { snapTo } from './snap.ts';
+import { choosePiece, mainOf, togglePiece, useMotif } from './motif-store.ts';
+import { dragPiece, PieceHandles } from './piece-handles.tsx';
+import { piecesNow } from './put-motif.ts';
 
 /** The box and its grid on the cloth, and the chosen piece with its handle and its numbers. */
 export function MotifHand({ design }: { design: MotifDesign }) {
   const motif = useMemo(() => valueIfAny(() => laidMotif(design)), [design]);
-  const chosen = useMotif(({ piece }) => piece);
+  const chosen = useMotif((state) => state.chosen);
   const view = useClothView();
   if (motif === undefined || view === undefined) return null;
-  const laid = motif.pieces.find(({ piece }) => piece.id === chosen);
+  const main = mainOf({ chosen });
+  const laid = motif.pieces.find(({ piece }) => piece.id === main);
+  const others = motif.pieces.filter(({ piece }) => piece.id !== main && chosen.includes(piece.id));
   return (
     <>
       <button
@@ -32,27 +29,57 @@ export function MotifHand({ design }: { design: MotifDesign }) {
         onPointerDown={(event) => startPick(event, motif, view)}
       />
       <BoxGrid motif={motif} view={view} />
+      {others.map((each) => (
+        <PieceOutline key={each.piece.id} laid={each} view={view} />
+      ))}
       {laid !== undefined && (
         <>
           <PieceOutline laid={laid} view={view} />
           <DimensionLines motif={motif} laid={laid} view={view} />
-          {!laid.piece.locked && <MoveHandle motif={motif} laid={laid} view={view} />}
+          {!laid.piece.locked && <PieceHandles motif={motif} laid={laid} view={view} />}
         </>
       )}
     </>
   );
 }
 
-/** Chooses what is under the pointer, the next below where it is chosen already; a drag pans the cloth. */
+/**
+ * Chooses what is under the pointer, the next below where it is chosen already; with Shift or Ctrl, one more. A drag moves
+ * what is chosen, in whichever box it is taken hold of, and else pans the cloth.
+ */
 function startPick(event: React.PointerEvent<HTMLElement>, motif: LaidMotif, view: ClothPlaces): void {
   const box = event.currentTarget.getBoundingClientRect();
   const point = { x: event.clientX - box.left, y: event.clientY - box.top };
-  panCloth(event, () => {
-    const under = piecesAt(motif, view.toCloth(point)).map(({ piece }) => piece.id);
-    const now = under.indexOf(useMotif.getState().piece ?? 0);
-    choosePiece(under[now + 1] ?? under[0]);
-  });
+  const under = piecesAt(motif, view.toCloth(point));
+  const { chosen } = useMotif.getState();
+  const several = event.shiftKey || event.ctrlKey || event.metaKey;
+  const pick = () => {
+    const ids = under.map(({ piece }) => piece.id);
+    const next = ids[ids.indexOf(mainOf({ chosen }) ?? 0) + 1] ?? ids[0];
+    if (several && next !== undefined) togglePiece(piecesNow(), next);
+    else choosePiece(piecesNow(), next);
+  };
+  const held = under.find(({ piece }) => chosen.includes(piece.id) && !piece.locked);
+  if (held === undefined || event.button !== 0 || several) {
+    panCloth(event, pick);
+    return;
+  }
+  let isDragged = false;
+  startDrag(
+    event,
+    view,
+    (by, how, tag) => {
+      isDragged ||= Math.hypot(by.x, by.y) * how.perMillimetre > STRAY;
+      if (isDragged) dragPiece(motif, held, { x: held.at.x + by.x, y: held.at.y + by.y }, how, tag);
+    },
+    () => {
+      if (!isDragged) pick();
+    },
+  );
 }
+
+/** CSS pixels that a pointer may stray and still have clicked. */
+const STRAY = 4;
 
 /** Most lines of the grid that are drawn, and CSS pixels below which they would only be grey. */
 const MOST_LINES = 200;
@@ -101,81 +128,5 @@ function PieceOutline({ laid, view }: { laid: LaidPiece; view: ClothPlaces }) {
       <path d={path} fill="none" stroke="#fffdf8" strokeWidth="4.5" />
       <path d={path} fill="none" stroke="#2c5f7c" strokeWidth="2" />
     </svg>
-  );
-}
-
-interface MoveHandleProps {
-  readonly motif: LaidMotif;
-  readonly laid: LaidPiece;
-  readonly view: ClothPlaces;
-}
-
-/** The place of the chosen piece: dragged, or moved by the arrow keys. */
-function MoveHandle({ motif, laid, view }: MoveHandleProps) {
-  const [snapped, setSnapped] = useState('');
-  const at = view.toView(laid.at);
-  return (
-    <>
-      <button
-        type="button"
-        aria-label={`Move ${pieceName(laid.piece)} on the cloth`}
-        title="Drag it, or use the arrows: a step, ten with Shift, a tenth with Alt"
-        className="-translate-x-1/2 -translate-y-1/2 absolute h-6 w-6 cursor-move touch-none rounded-full border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)]"
-        style={{ left: at.x, top: at.y }}
-        onPointerDown={(event) => startMove(event, { motif, laid, view }, setSnapped)}
-        onKeyDown={(event) => {
-          const way = wayOf(event.key);
-          if (way === undefined) return;
-          event.preventDefault();
-          event.stopPropagation();
-          const steps = event.shiftKey ? rational(10) : event.altKey ? rational(1, 10) : rational(1);
-          const moved = (text: string, sign: number) =>
-            toText(add(inSteps(text, motif), rational(BigInt(sign) * steps.n, steps.d)));
-          const { id, x, y } = laid.piece;
-          if (way.right !== 0) putPiece(id, { x: moved(x, way.right) }, 'arrows');
-          if (way.up !== 0) putPiece(id, { y: moved(y, way.up) }, 'arrows');
-        }}
-      />
-      {snapped !== '' && (
-        <span
-          className="pointer-events-none absolute rounded bg-ink px-1.5 py-0.5 text-[12px] text-paper"
-          style={{ left: at.x + 16, top: at.y + 12 }}
-        >
-          {snapped}
-        </span>
-      )}
-    </>
-  );
-}
-
-/** A way as it is typed, in steps. */
-function inSteps(text: string, { scale }: LaidMotif): Rational {
-  return divide(parseWay(text, scale), scale.step);
-}
-
-function startMove(
-  event: React.PointerEvent<HTMLElement>,
-  { motif, laid, view }: MoveHandleProps,
-  onSnap: (on: string) => void,
-): void {
-  if (event.button !== 0) return;
-  event.stopPropagation();
-  const from = { x: event.clientX, y: event.clientY };
-  const tag = `drag-${event.timeStamp}`;
-  followPointer(
-    event,
-    (moved) => {
-      const how = { perMillimetre: view.perMillimetre, free: moved.altKey };
-      const x = laid.at.x + (moved.clientX - from.x) / view.perMillimetre;
-      const y = laid.at.y - (moved.clientY - from.y) / view.perMillimetre;
-      const across = snapTo(x, 'x', motif, laid, how);
-      const up = snapTo(y, 'y', motif, laid, how);
-      onSnap([...new Set([across.on, up.on].filter((on) => on !== undefined))].join(', '));
-      putPiece(laid.piece.id, { x: across.text, y: up.text }, tag);
-    },
-    () => {
-      onSnap('');
-      dispatch({ kind: 'settle' });
-    },
   );
 }

@@ -5,6 +5,8 @@ import { madePieces, usedBy } from '../../core/design/motif/made-pieces.ts';
 import { type MotifScale, parseWay } from '../../core/design/motif/motif-numbers.ts';
 import type { Piece } from '../../core/design/motif/motif-schema.ts';
 import { toNumber } from '../../core/exact/rational.ts';
+import type { Figure } from '../../core/shape/figure.ts';
+import { placesOfFigure } from '../../core/shape/figure-places.ts';
 import type { Place } from '../../core/shape/places.ts';
 import { resolveFigure } from '../../core/shape/resolve-figure.ts';
 
@@ -47,8 +49,10 @@ export function laidMotif({ construction, resolution }: MotifDesign): LaidMotif 
     );
     const places = polygons.flat();
     if (places.length === 0 || (piece.hidden && !used.has(piece.id))) return [];
-    const xs = places.map(({ x }) => x);
-    const ys = places.map(({ y }) => y);
+    // What is of lines and arcs alone is as far as these say; all else is measured as it is drawn.
+    const exact = isOfArcs(figure) ? placesOfFigure(figure) : places;
+    const xs = exact.map(({ x }) => x);
+    const ys = exact.map(({ y }) => y);
     return [
       {
         piece,
@@ -62,6 +66,13 @@ export function laidMotif({ construction, resolution }: MotifDesign): LaidMotif 
     ];
   });
   return { pieces, scale, step: toNumber(scale.step), box, laid };
+}
+
+function isOfArcs(figure: Figure): boolean {
+  return (
+    figure.kind === 'outline' &&
+    figure.contours.every(({ segments }) => segments.every(({ kind }) => kind !== 'curve'))
+  );
 }
 
 /** The pieces that lie under a place of the endless cloth, the uppermost first. */

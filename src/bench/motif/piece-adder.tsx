@@ -4,7 +4,7 @@ import { MAX_PIECES } from '../../core/design/motif/motif-schema.ts';
 import { SHAPES, type ShapeName } from '../../core/design/motif/shapes.ts';
 import { SHAPE_NAMES } from '../../wording/motif-words.ts';
 import { pieceInBox } from './motif-edits.ts';
-import { choosePiece } from './motif-store.ts';
+import { chooseAdded } from './motif-store.ts';
 import { putMotif } from './put-motif.ts';
 
 const KINDS = [...(Object.keys(SHAPES) as ShapeName[]), 'line'] as const;
@@ -18,7 +18,7 @@ export function PieceAdder({ design }: { design: MotifDesign }) {
     const shade = shades.find(({ key }) => key !== ground) ?? shades[0]!;
     const piece = pieceInBox(construction, kind, shade.key);
     putMotif({ pieces: [...pieces, piece] });
-    choosePiece(piece.id);
+    chooseAdded(piece.id);
   };
   return (
     <section aria-label="Add a piece">

@@ -9,9 +9,10 @@ import { SortableList, SortableRow } from '../../kit/sortable-list.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { pieceName, pieceText } from '../../wording/motif-words.ts';
 import { duplicatePiece, withoutPiece } from './motif-edits.ts';
-import { choosePiece, useMotif } from './motif-store.ts';
+import { choosePiece, togglePiece, useMotif } from './motif-store.ts';
 import { PieceThumbnail } from './piece-thumbnail.tsx';
-import { putMotif, putPiece } from './put-motif.ts';
+import { piecesNow, putMotif, putPiece } from './put-motif.ts';
+import { useClipboard } from './use-clipboard.ts';
 import { useScale } from './use-scale.ts';
 
 /** The pieces of a motif in painting order; one of them is chosen. */
@@ -21,9 +22,10 @@ export function PieceList({ design }: { design: MotifDesign }) {
   const scale = useScale(design);
   const made = useMemo(() => valueIfAny(() => madePieces({ pieces }, scale)), [pieces, scale]);
   const used = useMemo(() => usedBy({ pieces }), [pieces]);
+  const clipboard = useClipboard();
   if (pieces.length === 0) return <p className="hint">The box is empty. Add a piece to it.</p>;
   return (
-    <section aria-label="Pieces">
+    <section aria-label="Pieces" {...clipboard}>
       <SortableList
         ids={pieces.map(({ id }) => id)}
         what="the piece"
@@ -39,7 +41,7 @@ export function PieceList({ design }: { design: MotifDesign }) {
             onDuplicate={() => {
               const { pieces: more, made: id } = duplicatePiece(construction, piece.id);
               putMotif({ pieces: more });
-              choosePiece(id);
+              choosePiece(more, id);
             }}
             onRemove={() => putMotif({ pieces: withoutPiece(pieces, piece.id) })}
           />
@@ -63,7 +65,7 @@ interface PieceRowProps {
 }
 
 function PieceRow({ piece, note, thumbnail, onDuplicate, onRemove }: PieceRowProps) {
-  const chosen = useMotif((state) => state.piece === piece.id);
+  const chosen = useMotif((state) => state.chosen.includes(piece.id));
   const name = pieceName(piece);
   const { hidden, locked } = piece;
   return (
@@ -72,12 +74,18 @@ function PieceRow({ piece, note, thumbnail, onDuplicate, onRemove }: PieceRowPro
         type="button"
         aria-pressed={chosen}
         className={`flex min-w-0 flex-1 items-center gap-2 text-left ${hidden ? 'opacity-50' : ''}`}
-        onClick={() => choosePiece(chosen ? undefined : piece.id)}
+        onClick={(event) => {
+          if (event.shiftKey || event.ctrlKey || event.metaKey) togglePiece(piecesNow(), piece.id);
+          else choosePiece(piecesNow(), chosen ? undefined : piece.id);
+        }}
       >
         {thumbnail}
         <span className="min-w-0 flex-1 leading-tight">
           <span className="block truncate">{name}</span>
-          <span className="numbers block truncate text-[11.5px] text-ash">{note || pieceText(piece)}</span>
+          <span className="numbers block truncate text-[11.5px] text-ash">
+            {piece.group === null ? '' : `${piece.group} · `}
+            {note || pieceText(piece)}
+          </span>
         </span>
       </button>
       <span className="flex flex-none">

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
 import type { Piece } from '../../core/design/motif/motif-schema.ts';
 import { isNumberShape } from '../../core/design/motif/shapes.ts';
@@ -6,6 +7,7 @@ import { NumberField } from '../../kit/fields/number-field.tsx';
 import { pieceName, READ_NUMBERS, SHAPE_NAMES } from '../../wording/motif-words.ts';
 import { LinePart } from './line-part.tsx';
 import { MakingsPart } from './makings-part.tsx';
+import { useMotif } from './motif-store.ts';
 import { PaintPart } from './paint-part.tsx';
 import { putPiece } from './put-motif.ts';
 import { ShapeNumbers } from './shape-numbers.tsx';
@@ -21,9 +23,19 @@ export function PiecePart({ design, piece }: PiecePartProps) {
   const scale = useScale(design);
   const { id, shape } = piece;
   const put = (change: Partial<Piece>, tag?: string) => putPiece(id, change, tag);
+  const section = useRef<HTMLElement>(null);
+  // A piece that was just added has its first number ready to be typed.
+  useEffect(() => {
+    if (useMotif.getState().added !== id) return;
+    useMotif.setState({ added: undefined });
+    const first = section.current?.querySelector<HTMLInputElement>('fieldset input');
+    first?.focus();
+    first?.select();
+  }, [id]);
   const way = (text: string) => READ_NUMBERS.way(text, scale);
   return (
     <section
+      ref={section}
       aria-label={`Piece: ${pieceName(piece)}`}
       className="flex flex-col gap-3 border-rule border-t pt-3"
     >

@@ -1,5 +1,6 @@
 import type { Motif, Piece } from '../../core/design/motif/motif-schema.ts';
-import { dispatch } from '../state/bench-store.ts';
+import { asKind } from '../../core/design/of-kind.ts';
+import { benchState, dispatch } from '../state/bench-store.ts';
 import { changePiece, setMotif } from './motif-edits.ts';
 
 /** Changes a motif on the bench; changes of one tag that follow each other are undone together. */
@@ -14,4 +15,9 @@ export function putPiece(id: number, change: Partial<Piece>, tag?: string): void
     edit: changePiece(id, (piece) => ({ ...piece, ...change })),
     ...(tag === undefined ? {} : { tag: `piece-${id}-${tag}` }),
   });
+}
+
+/** The pieces as they are now, later perhaps than those that were drawn. */
+export function piecesNow(): readonly Piece[] {
+  return asKind('motif', benchState().history.present).construction.pieces;
 }

@@ -21,6 +21,14 @@ export const MOTIFS = {
     `A sector goes counterclockwise by more than 0° and at most 360°, got ${short(turn)}°.`,
   'figure/star': ({ points, skip }) =>
     `The sides of a star of ${points} points go on by fewer than half of them, got ${skip}.`,
+  'motif-text/bare': (facts) => `${spot(facts)} behind “${facts.text}” stand = and its value.`,
+  'motif-text/key': (facts) => `${spot(facts)} “${facts.text}” is not known here; known are ${facts.known}.`,
+  'motif-text/long': ({ length, most }) => `The text has ${length} characters; at most ${most} are read.`,
+  'motif-text/part': (facts) =>
+    `${spot(facts)} behind a bar stands one of ${facts.known}; got “${facts.text}”.`,
+  'motif-text/shape': (facts) => `${spot(facts)} “${facts.text}” is no shape; known are ${facts.known}.`,
+  'motif-text/sign': (facts) => `${spot(facts)} “${facts.text}” cannot stand here. Put blanks into quotes.`,
+  'motif-text/value': (facts) => `${spot(facts)} “${facts.text}” is no value for this.`,
   'motif/box': ({ text }) => `A box is so many steps wide and high, such as 8x4; got “${text}”.`,
   'motif/circular': ({ piece }) =>
     `${piece} is made of itself. Take it out of the pieces that it is made with.`,
@@ -39,6 +47,11 @@ export const MOTIFS = {
     `One repeat would hold ${figures} shapes; at most ${most} are painted. Make fewer copies.`,
   'motif/vanished': ({ piece }) => `Nothing is left of ${piece}. Take less away from it.`,
 } satisfies Partial<Sentences>;
+
+/** Where in a text something stands. */
+export function spot({ line, column }: { readonly line: string; readonly column: string }): string {
+  return `Line ${line}, character ${column}:`;
+}
 
 /** A number of a few places. */
 function short(value: string): string {

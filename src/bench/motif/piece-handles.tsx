@@ -1,0 +1,221 @@
+import { useState } from 'react';
+import type { Piece } from '../../core/design/motif/motif-schema.ts';
+import type { NumberShape } from '../../core/design/motif/shapes.ts';
+import { multiply, type Rational, rational, subtract, toText } from '../../core/exact/rational.ts';
+import type { Place } from '../../core/shape/places.ts';
+import { pieceName, shapeLabel } from '../../wording/motif-words.ts';
+import type { ClothPlaces } from '../cloth/use-cloth-view.ts';
+import { type Dragged, startDrag, stepsOfKey } from './hold.ts';
+import { addSteps, inSteps, numberOf } from './in-steps.ts';
+import { withNumber } from './motif-edits.ts';
+import type { LaidMotif, LaidPiece } from './motif-places.ts';
+import { mainOf, useMotif } from './motif-store.ts';
+import { movePieces } from './move-pieces.ts';
+import { piecesNow, putMotif, putPiece } from './put-motif.ts';
+import { isPlain, type Size, sizesOf, textOf } from './shape-sizes.ts';
+import { type Snap, snapTo } from './snap.ts';
+
+interface PieceHandlesProps {
+  readonly motif: LaidMotif;
+  readonly laid: LaidPiece;
+  readonly view: ClothPlaces;
+}
+
+/** What can be taken hold of on the cloth: the place of a piece, its size, the points of a line. */
+export function PieceHandles({ motif, laid, view }: PieceHandlesProps) {
+  const { piece } = laid;
+  return (
+    <>
+      {isPlain(piece) &&
+        sizesOf(piece, motif).map((size) => (
+          <SizeHandle key={size.key} size={size} motif={motif} laid={laid} view={view} />
+        ))}
+      {piece.shape.kind === 'line' &&
+        isPlain(piece) &&
+        piece.shape.points.map((_, at) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: points have no identity but their place
+          <PointHandle key={at} index={at} motif={motif} laid={laid} view={view} />
+        ))}
+      <MoveHandle motif={motif} laid={laid} view={view} />
+    </>
+  );
+}
+
+interface HandleProps {
+  readonly label: string;
+  readonly title: string;
+  readonly at: Place;
+  readonly view: ClothPlaces;
+  readonly className: string;
+  readonly dragged: (...of: Parameters<Dragged>) => readonly (string | undefined)[];
+  readonly moved: (by: { readonly x: Rational; readonly y: Rational }) => void;
+}
+
+/** A knob on the cloth: dragged, it says what it lies on; the arrow keys move it by steps. */
+function Handle({ label, title, at, view, className, dragged, moved }: HandleProps) {
+  const [snapped, setSnapped] = useState('');
+  const place = view.toView(at);
+  return (
+    <>
+      <button
+        type="button"
+        aria-label={label}
+        title={title}
+        className={`-translate-x-1/2 -translate-y-1/2 absolute touch-none border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)] ${className}`}
+        style={{ left: place.x, top: place.y }}
+        onPointerDown={(event) =>
+          startDrag(
+            event,
+            view,
+            (...how) => {
+              const on = dragged(...how).filter((each) => each !== undefined);
+              setSnapped([...new Set(on)].join(', '));
+            },
+            () => setSnapped(''),
+          )
+        }
+        onKeyDown={(event) => {
+          const by = stepsOfKey(event);
+          if (by === undefined) return;
+          event.preventDefault();
+          event.stopPropagation();
+          moved(by);
+        }}
+      />
+      {snapped !== '' && (
+        <span
+          className="pointer-events-none absolute rounded bg-ink px-1.5 py-0.5 text-[12px] text-paper"
+          style={{ left: place.x + 16, top: place.y + 12 }}
+        >
+          {snapped}
+        </span>
+      )}
+    </>
+  );
+}
+
+/** The place of the chosen piece; other chosen pieces go with it. */
+function MoveHandle({ motif, laid, view }: PieceHandlesProps) {
+  const { piece, at } = laid;
+  return (
+    <Handle
+      label={`Move ${pieceName(piece)} on the cloth`}
+      title="Drag it, or use the arrows: a step, ten with Shift, a tenth with Alt"
+      at={at}
+      view={view}
+      className="h-6 w-6 cursor-move rounded-full"
+      dragged={(by, how, tag) => dragPiece(motif, laid, { x: at.x + by.x, y: at.y + by.y }, how, tag)}
+      moved={(by) => moveChosen(motif, by, 'arrows')}
+    />
+  );
+}
+
+/** Brings a piece to where it is dragged, and those that are chosen with it as far. */
+export function dragPiece(
+  motif: LaidMotif,
+  laid: LaidPiece,
+  to: Place,
+  how: Parameters<Dragged>[1],
+  tag: string,
+): readonly (string | undefined)[] {
+  const across = snapTo(to.x, 'x', motif, laid, how);
+  const up = snapTo(to.y, 'y', motif, laid, how);
+  const now = pieceNow(laid);
+  const by = (snap: Snap, text: string) =>
+    subtract(inSteps(snap.text, motif.scale), inSteps(text, motif.scale));
+  if (useMotif.getState().chosen.length > 1) {
+    moveChosen(motif, { x: by(across, now.x), y: by(up, now.y) }, tag);
+  } else {
+    putPiece(laid.piece.id, { x: across.text, y: up.text }, tag);
+  }
+  return [across.on, up.on];
+}
+
+/** A piece as it is now, while a drag that began with an earlier one goes on. */
+function pieceNow({ piece }: LaidPiece): Piece {
+  return piecesNow().find(({ id }) => id === piece.id) ?? piece;
+}
+
+function moveChosen(motif: LaidMotif, by: { readonly x: Rational; readonly y: Rational }, tag: string): void {
+  const { chosen } = useMotif.getState();
+  putMotif({ pieces: movePieces(piecesNow(), chosen, by, motif.scale) }, `${tag}-${mainOf({ chosen }) ?? 0}`);
+}
+
+interface SizeHandleProps extends PieceHandlesProps {
+  readonly size: Size;
+}
+
+/** Where a shape ends to the right or at the top: its size follows, its middle stays. */
+function SizeHandle({ size, motif, laid, view }: SizeHandleProps) {
+  const { piece, at } = laid;
+  const { key, axis, times, reach } = size;
+  const shape = piece.shape as NumberShape;
+  const place = axis === 'x' ? { x: at.x + reach, y: at.y } : { x: at.x, y: at.y + reach };
+  const put = (text: string, tag: string) =>
+    putPiece(piece.id, { shape: withNumber(piece.shape, key, text) }, `${tag}-${key}`);
+  return (
+    <Handle
+      label={`${shapeLabel(shape.kind, key)} of ${pieceName(piece)} on the cloth`}
+      title={`${shapeLabel(shape.kind, key)}: drag it, or use the arrows`}
+      at={place}
+      view={view}
+      className={`h-6 w-6 scale-75 rounded-sm ${axis === 'x' ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
+      dragged={(by, how, tag) => {
+        const end = snapTo(place[axis] + by[axis], axis, motif, laid, how);
+        const half = subtract(inSteps(end.text, motif.scale), inSteps(piece[axis], motif.scale));
+        if (half.n > 0n) put(toText(multiply(half, rational(times))), tag);
+        return [end.on];
+      }}
+      moved={(by) => {
+        const way = by[axis].n === 0n ? by[axis === 'x' ? 'y' : 'x'] : by[axis];
+        const next = addSteps(textOf(piece.shape, key), way, motif.scale);
+        if (!next.startsWith('-') && next !== '0') put(next, 'arrows');
+      }}
+    />
+  );
+}
+
+interface PointHandleProps extends PieceHandlesProps {
+  readonly index: number;
+}
+
+/** A point of a line. */
+function PointHandle({ index, motif, laid, view }: PointHandleProps) {
+  const { piece, at } = laid;
+  if (piece.shape.kind !== 'line') return null;
+  const { shape } = piece;
+  const point = shape.points[index]!;
+  const here = {
+    x: at.x + numberOf(point.x, motif.scale) * motif.step,
+    y: at.y + numberOf(point.y, motif.scale) * motif.step,
+  };
+  const put = (change: { readonly x?: string; readonly y?: string }, tag: string) =>
+    putPiece(
+      piece.id,
+      { shape: { ...shape, points: shape.points.with(index, { ...point, ...change }) } },
+      tag,
+    );
+  return (
+    <Handle
+      label={`Point ${index + 1} of ${pieceName(piece)} on the cloth`}
+      title={`Point ${index + 1}: drag it, or use the arrows`}
+      at={here}
+      view={view}
+      className="h-6 w-6 scale-[0.6] cursor-move rounded-full"
+      dragged={(by, how, tag) => {
+        const across = snapTo(here.x + by.x, 'x', motif, laid, how);
+        const up = snapTo(here.y + by.y, 'y', motif, laid, how);
+        const from = (snap: Snap, text: string) =>
+          toText(subtract(inSteps(snap.text, motif.scale), inSteps(text, motif.scale)));
+        put({ x: from(across, piece.x), y: from(up, piece.y) }, `${tag}-${index}`);
+        return [across.on, up.on];
+      }}
+      moved={(by) =>
+        put(
+          { x: addSteps(point.x, by.x, motif.scale), y: addSteps(point.y, by.y, motif.scale) },
+          `arrows-${index}`,
+        )
+      }
+    />
+  );
+}
