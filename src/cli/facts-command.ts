@@ -6,6 +6,7 @@ import { weaveFacts } from '../core/design/weave-facts.ts';
 import { yarnNeeds } from '../core/design/yarn.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import { percentText } from '../wording/measures.ts';
+import { thinText } from '../wording/motif-words.ts';
 import { floatsText, loosenessText } from '../wording/weave-words.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT } from './run.ts';
@@ -27,6 +28,7 @@ function motifText(design: MotifDesign, asJson: boolean): string {
     ...report.crossings.map(
       ({ piece, edges }) => `${piece} goes over ${edges.join(', ')} and comes in again.`,
     ),
+    `Smallest width: ${thinText(report.smallestWidth)}. Smallest gap: ${thinText(report.smallestGap)}.`,
     ...Object.entries(report.shares).map(([key, share]) => `${key}: ${percentText(share)}`),
   ].join('\n');
 }

@@ -151,6 +151,11 @@ export function motifText({ pieces, box }: Motif): string {
   return `${plural(pieces.length, 'piece')} in ${box.width} × ${box.height}`;
 }
 
+/** The smallest width or gap of a motif, in millimetres. */
+export function thinText(width: number | null): string {
+  return width === null ? 'none below half of the repeat' : `${width.toFixed(2)} mm`;
+}
+
 export function layText(lay: MotifLay): string {
   return 'by' in lay ? `${LAY_NAMES[lay.kind]} ${lay.by}` : LAY_NAMES[lay.kind];
 }

@@ -4,8 +4,9 @@ import * as Comlink from 'comlink';
 import type { Proof } from '../core/colour/proof.ts';
 import { checkDesign } from '../core/design/check-design.ts';
 import { compile } from '../core/design/compile-design.ts';
-import type { Design } from '../core/design/design-schema.ts';
+import type { Design, MotifDesign } from '../core/design/design-schema.ts';
 import { markedUnit } from '../core/design/marked-unit.ts';
+import { type MotifFacts, motifFacts } from '../core/design/motif/motif-facts.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import {
   orderPicture,
@@ -108,6 +109,8 @@ const api = {
     }),
 
   check: (design: Design): Attempt<RepeatReport> => attempt(() => checkDesign(design)),
+
+  motifFacts: (design: MotifDesign): Attempt<MotifFacts> => attempt(() => motifFacts(design)),
 };
 
 export type ClothWorker = typeof api;

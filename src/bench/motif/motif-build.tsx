@@ -3,9 +3,9 @@ import { useDesignOf } from '../state/use-construction.ts';
 import { BoxPart } from './box-part.tsx';
 import { mainOf, useMotif } from './motif-store.ts';
 import { MotifTextPart } from './motif-text-part.tsx';
+import { PiecePart } from './piece/piece-part.tsx';
 import { PieceAdder } from './piece-adder.tsx';
 import { PieceList } from './piece-list.tsx';
-import { PiecePart } from './piece-part.tsx';
 import { SeveralPart } from './several-part.tsx';
 
 /** The grid, the box, the list of pieces, and the numbers of the chosen one, or what is done to several. */

@@ -7,7 +7,10 @@ import { readMotifText } from '../../core/design/motif/text/read-motif-text.ts';
 import { designFromStart } from '../../core/design/starts.ts';
 import { rational } from '../../core/exact/rational.ts';
 import { MAKING_NAMES, pieceName } from '../../wording/motif-words.ts';
-import { dimensionsOf } from './dimensions.ts';
+import { dimensionsOf } from './hand/dimensions.ts';
+import { laidMotif, piecesAt } from './hand/motif-places.ts';
+import { alignPieces, movePieces, spreadPieces } from './hand/move-pieces.ts';
+import { snapTo } from './hand/snap.ts';
 import {
   changePiece,
   duplicatePiece,
@@ -18,11 +21,8 @@ import {
   withNumber,
   withoutPiece,
 } from './motif-edits.ts';
-import { laidMotif, piecesAt } from './motif-places.ts';
 import { choosePiece, togglePiece, useMotif } from './motif-store.ts';
-import { alignPieces, movePieces, spreadPieces } from './move-pieces.ts';
 import { copyPieces, withPasted } from './paste-pieces.ts';
-import { snapTo } from './snap.ts';
 
 const EMPTY = designFromStart('motif', 'empty');
 const SCALES = designFromStart('motif', 'fish-scale');

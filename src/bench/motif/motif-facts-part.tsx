@@ -1,19 +1,21 @@
 import { useMemo } from 'react';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
-import { motifFacts } from '../../core/design/motif/motif-facts.ts';
+import { pixelOf } from '../../core/design/lay.ts';
 import { BarChart } from '../../kit/bar-chart.tsx';
 import { DataTable } from '../../kit/data-table.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';
-import { valueIfAny } from '../../wording/attempt.ts';
 import { percentText } from '../../wording/measures.ts';
-import { pieceName } from '../../wording/motif-words.ts';
+import { pieceName, thinText } from '../../wording/motif-words.ts';
+
+import { FinestPart } from './finest-part.tsx';
+import { useMotifFacts } from './use-motif-facts.ts';
 
 const BARS = ['Cloth'];
 
 /** Which pieces cross the box's edges, and how much there is of each shade. */
 export function MotifFactsPart({ design }: { design: MotifDesign }) {
-  const facts = useMemo(() => valueIfAny(() => motifFacts(design)), [design]);
+  const facts = useMotifFacts(design);
   const shares = useMemo(
     () =>
       (facts?.shares ?? []).map(({ key, share }) => ({
@@ -27,7 +29,7 @@ export function MotifFactsPart({ design }: { design: MotifDesign }) {
     [facts, design.shades],
   );
   const parts = useMemo(() => shares.map(({ shade, share }) => ({ ...shade, sizes: [share] })), [shares]);
-  if (facts === undefined) return null;
+  if (facts === undefined) return <p className="hint">The motif is being measured…</p>;
   const { pieces } = design.construction;
   const nameOf = (id: number) => pieceName(pieces.find((piece) => piece.id === id)!);
   return (
@@ -35,7 +37,10 @@ export function MotifFactsPart({ design }: { design: MotifDesign }) {
       <h3 className="text-[14px]">Motif</h3>
       <dl className="m-0 flex flex-col gap-1.5">
         <Measure name="Pieces">{facts.pieces}</Measure>
+        <Measure name="Smallest width">{thinText(facts.smallestWidth)}</Measure>
+        <Measure name="Smallest gap">{thinText(facts.smallestGap)}</Measure>
       </dl>
+      <FinestPart facts={facts} pixel={pixelOf(design.resolution)} />
       {facts.crossings.length > 0 && (
         <DataTable
           head={['Piece', 'Goes over, and comes in again']}

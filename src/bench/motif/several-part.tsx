@@ -13,10 +13,10 @@ import type { MotifDesign } from '../../core/design/design-schema.ts';
 import { IconButton } from '../../kit/icon-button.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
+import { laidMotif } from './hand/motif-places.ts';
+import { type Alignment, alignPieces, spreadPieces } from './hand/move-pieces.ts';
 import { withoutPiece } from './motif-edits.ts';
-import { laidMotif } from './motif-places.ts';
 import { choosePiece } from './motif-store.ts';
-import { type Alignment, alignPieces, spreadPieces } from './move-pieces.ts';
 import { putMotif } from './put-motif.ts';
 
 const ALIGNMENTS: readonly (readonly [Alignment, string, typeof AlignStartVertical])[] = [

@@ -1,5 +1,5 @@
-import type { Piece, PieceShape } from '../../core/design/motif/motif-schema.ts';
-import { isNumberShape, type NumberShape } from '../../core/design/motif/shapes.ts';
+import type { Piece, PieceShape } from '../../../core/design/motif/motif-schema.ts';
+import { isNumberShape, type NumberShape } from '../../../core/design/motif/shapes.ts';
 import { numberOf } from './in-steps.ts';
 import type { LaidMotif } from './motif-places.ts';
 

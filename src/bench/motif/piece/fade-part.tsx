@@ -1,10 +1,10 @@
-import type { Shade } from '../../core/colour/shade.ts';
-import type { PieceFade } from '../../core/design/motif/motif-schema.ts';
-import { Choice } from '../../kit/fields/choice.tsx';
-import { NumberField } from '../../kit/fields/number-field.tsx';
-import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
-import { RemoveButton } from '../../kit/remove-button.tsx';
-import { READ_NUMBERS } from '../../wording/motif-words.ts';
+import type { Shade } from '../../../core/colour/shade.ts';
+import type { PieceFade } from '../../../core/design/motif/motif-schema.ts';
+import { Choice } from '../../../kit/fields/choice.tsx';
+import { NumberField } from '../../../kit/fields/number-field.tsx';
+import { ShadeSelect } from '../../../kit/fields/shade-select.tsx';
+import { RemoveButton } from '../../../kit/remove-button.tsx';
+import { READ_NUMBERS } from '../../../wording/motif-words.ts';
 
 const WAYS = [
   { value: 'along', text: 'In a direction' },

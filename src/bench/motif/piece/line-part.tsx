@@ -1,11 +1,11 @@
 import { Plus } from 'lucide-react';
-import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
-import { type LineShape, MAX_POINTS } from '../../core/design/motif/motif-schema.ts';
-import { CheckField } from '../../kit/fields/check-field.tsx';
-import { Choice } from '../../kit/fields/choice.tsx';
-import { NumberField } from '../../kit/fields/number-field.tsx';
-import { RemoveButton } from '../../kit/remove-button.tsx';
-import { READ_NUMBERS } from '../../wording/motif-words.ts';
+import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
+import { type LineShape, MAX_POINTS } from '../../../core/design/motif/motif-schema.ts';
+import { CheckField } from '../../../kit/fields/check-field.tsx';
+import { Choice } from '../../../kit/fields/choice.tsx';
+import { NumberField } from '../../../kit/fields/number-field.tsx';
+import { RemoveButton } from '../../../kit/remove-button.tsx';
+import { READ_NUMBERS } from '../../../wording/motif-words.ts';
 import { DashesFields, ENDS } from './outline-part.tsx';
 
 const RUNS = [

@@ -1,4 +1,4 @@
-import { rational, toText } from '../../core/exact/rational.ts';
+import { rational, toText } from '../../../core/exact/rational.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
 
 /** A place along one axis that a dragged piece comes to, in steps as it is typed, and what it lies on. */

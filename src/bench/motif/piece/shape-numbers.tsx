@@ -1,17 +1,17 @@
-import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
+import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
 import {
   type NumberShape,
   numbersOfShape,
   SHAPE_NUMBERS,
   type ShapeNumber,
-} from '../../core/design/motif/shapes.ts';
-import { LETTER_FONT_KEYS, letters } from '../../core/shape/letters/letters.ts';
-import { NumberField } from '../../kit/fields/number-field.tsx';
-import { SelectField } from '../../kit/fields/select-field.tsx';
-import { whole } from '../../kit/fields/whole.ts';
-import { plural } from '../../wording/measures.ts';
-import { FONT_NAMES, MEASURES, READ_NUMBERS, shapeLabel } from '../../wording/motif-words.ts';
-import { withNumber } from './motif-edits.ts';
+} from '../../../core/design/motif/shapes.ts';
+import { LETTER_FONT_KEYS, letters } from '../../../core/shape/letters/letters.ts';
+import { NumberField } from '../../../kit/fields/number-field.tsx';
+import { SelectField } from '../../../kit/fields/select-field.tsx';
+import { whole } from '../../../kit/fields/whole.ts';
+import { plural } from '../../../wording/measures.ts';
+import { FONT_NAMES, MEASURES, READ_NUMBERS, shapeLabel } from '../../../wording/motif-words.ts';
+import { withNumber } from '../motif-edits.ts';
 
 interface ShapeNumbersProps {
   readonly shape: NumberShape;

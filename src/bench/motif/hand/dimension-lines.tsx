@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import type { Place } from '../../core/shape/places.ts';
-import { attempt, valueIfAny } from '../../wording/attempt.ts';
-import { READ_NUMBERS } from '../../wording/motif-words.ts';
-import type { ClothPlaces } from '../cloth/use-cloth-view.ts';
+import type { Place } from '../../../core/shape/places.ts';
+import { attempt, valueIfAny } from '../../../wording/attempt.ts';
+import { READ_NUMBERS } from '../../../wording/motif-words.ts';
+import type { ClothPlaces } from '../../cloth/use-cloth-view.ts';
 import { type Dimension, dimensionsOf } from './dimensions.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
 

@@ -1,12 +1,12 @@
-import type { MotifDesign } from '../../core/design/design-schema.ts';
-import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
-import type { Piece } from '../../core/design/motif/motif-schema.ts';
-import { CheckField } from '../../kit/fields/check-field.tsx';
-import { NumberField } from '../../kit/fields/number-field.tsx';
-import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
-import { READ_NUMBERS } from '../../wording/motif-words.ts';
+import type { MotifDesign } from '../../../core/design/design-schema.ts';
+import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
+import type { Piece } from '../../../core/design/motif/motif-schema.ts';
+import { CheckField } from '../../../kit/fields/check-field.tsx';
+import { NumberField } from '../../../kit/fields/number-field.tsx';
+import { ShadeSelect } from '../../../kit/fields/shade-select.tsx';
+import { READ_NUMBERS } from '../../../wording/motif-words.ts';
+import { usualFade, usualShadow } from '../motif-edits.ts';
 import { FadePart } from './fade-part.tsx';
-import { usualFade, usualShadow } from './motif-edits.ts';
 import { OutlinePart } from './outline-part.tsx';
 import { VaryPart } from './vary-part.tsx';
 

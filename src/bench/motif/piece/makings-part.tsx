@@ -1,13 +1,13 @@
-import type { MotifDesign } from '../../core/design/design-schema.ts';
-import type { Making, MakingKind } from '../../core/design/motif/making-schema.ts';
-import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
-import type { Piece } from '../../core/design/motif/motif-schema.ts';
-import { SelectField } from '../../kit/fields/select-field.tsx';
-import { RemoveButton } from '../../kit/remove-button.tsx';
-import { MAKING_NAMES } from '../../wording/motif-words.ts';
+import type { MotifDesign } from '../../../core/design/design-schema.ts';
+import type { Making, MakingKind } from '../../../core/design/motif/making-schema.ts';
+import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
+import type { Piece } from '../../../core/design/motif/motif-schema.ts';
+import { SelectField } from '../../../kit/fields/select-field.tsx';
+import { RemoveButton } from '../../../kit/remove-button.tsx';
+import { MAKING_NAMES } from '../../../wording/motif-words.ts';
+import { partners, usualMaking } from '../motif-edits.ts';
+import { putPiece } from '../put-motif.ts';
 import { MakingFields } from './making-fields.tsx';
-import { partners, usualMaking } from './motif-edits.ts';
-import { putPiece } from './put-motif.ts';
 
 /** Most that is made of one piece. */
 const MOST = 20;

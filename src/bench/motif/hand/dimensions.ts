@@ -1,12 +1,12 @@
-import type { Making } from '../../core/design/motif/making-schema.ts';
-import type { NumberShape } from '../../core/design/motif/shapes.ts';
-import type { Place } from '../../core/shape/places.ts';
-import { shapeLabel } from '../../wording/motif-words.ts';
-import type { ClothPlaces } from '../cloth/use-cloth-view.ts';
+import type { Making } from '../../../core/design/motif/making-schema.ts';
+import type { NumberShape } from '../../../core/design/motif/shapes.ts';
+import type { Place } from '../../../core/shape/places.ts';
+import { shapeLabel } from '../../../wording/motif-words.ts';
+import type { ClothPlaces } from '../../cloth/use-cloth-view.ts';
+import { withNumber } from '../motif-edits.ts';
+import { putPiece } from '../put-motif.ts';
 import { numberOf } from './in-steps.ts';
-import { withNumber } from './motif-edits.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
-import { putPiece } from './put-motif.ts';
 import { isPlain, sizesOf, textOf } from './shape-sizes.ts';
 
 /** A number of the chosen piece as it stands on the cloth, between two places of the view. */

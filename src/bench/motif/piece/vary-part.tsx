@@ -1,10 +1,10 @@
-import type { MotifDesign } from '../../core/design/design-schema.ts';
-import { MAX_VARIED, type Piece } from '../../core/design/motif/motif-schema.ts';
-import { CheckField } from '../../kit/fields/check-field.tsx';
-import { NumberField } from '../../kit/fields/number-field.tsx';
-import { whole } from '../../kit/fields/whole.ts';
-import { READ_NUMBERS } from '../../wording/motif-words.ts';
-import { putMotif } from './put-motif.ts';
+import type { MotifDesign } from '../../../core/design/design-schema.ts';
+import { MAX_VARIED, type Piece } from '../../../core/design/motif/motif-schema.ts';
+import { CheckField } from '../../../kit/fields/check-field.tsx';
+import { NumberField } from '../../../kit/fields/number-field.tsx';
+import { whole } from '../../../kit/fields/whole.ts';
+import { READ_NUMBERS } from '../../../wording/motif-words.ts';
+import { putMotif } from '../put-motif.ts';
 
 interface VaryPartProps {
   readonly design: MotifDesign;

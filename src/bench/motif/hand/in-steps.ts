@@ -1,5 +1,5 @@
-import { type MotifScale, parseWay } from '../../core/design/motif/motif-numbers.ts';
-import { add, divide, type Rational, rational, toNumber, toText } from '../../core/exact/rational.ts';
+import { type MotifScale, parseWay } from '../../../core/design/motif/motif-numbers.ts';
+import { add, divide, type Rational, rational, toNumber, toText } from '../../../core/exact/rational.ts';
 
 /** A way as it is typed, in steps. */
 export function inSteps(text: string, scale: MotifScale): Rational {

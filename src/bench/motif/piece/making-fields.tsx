@@ -1,14 +1,14 @@
-import type { Shade } from '../../core/colour/shade.ts';
-import { MAX_BANDS, MAX_COPIES, type Making } from '../../core/design/motif/making-schema.ts';
-import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
-import type { Piece } from '../../core/design/motif/motif-schema.ts';
-import { CheckField } from '../../kit/fields/check-field.tsx';
-import { Choice } from '../../kit/fields/choice.tsx';
-import { NumberField } from '../../kit/fields/number-field.tsx';
-import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
-import { whole } from '../../kit/fields/whole.ts';
-import { RemoveButton } from '../../kit/remove-button.tsx';
-import { pieceName, READ_NUMBERS } from '../../wording/motif-words.ts';
+import type { Shade } from '../../../core/colour/shade.ts';
+import { MAX_BANDS, MAX_COPIES, type Making } from '../../../core/design/motif/making-schema.ts';
+import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
+import type { Piece } from '../../../core/design/motif/motif-schema.ts';
+import { CheckField } from '../../../kit/fields/check-field.tsx';
+import { Choice } from '../../../kit/fields/choice.tsx';
+import { NumberField } from '../../../kit/fields/number-field.tsx';
+import { ShadeSelect } from '../../../kit/fields/shade-select.tsx';
+import { whole } from '../../../kit/fields/whole.ts';
+import { RemoveButton } from '../../../kit/remove-button.tsx';
+import { pieceName, READ_NUMBERS } from '../../../wording/motif-words.ts';
 import { ENDS } from './outline-part.tsx';
 
 interface MakingFieldsProps {

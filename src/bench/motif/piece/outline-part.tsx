@@ -1,12 +1,12 @@
-import type { Shade } from '../../core/colour/shade.ts';
-import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
-import type { LineShape, PieceOutline } from '../../core/design/motif/motif-schema.ts';
-import { CheckField } from '../../kit/fields/check-field.tsx';
-import { Choice } from '../../kit/fields/choice.tsx';
-import { NumberField } from '../../kit/fields/number-field.tsx';
-import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
-import { READ_NUMBERS } from '../../wording/motif-words.ts';
-import { usualOutline } from './motif-edits.ts';
+import type { Shade } from '../../../core/colour/shade.ts';
+import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
+import type { LineShape, PieceOutline } from '../../../core/design/motif/motif-schema.ts';
+import { CheckField } from '../../../kit/fields/check-field.tsx';
+import { Choice } from '../../../kit/fields/choice.tsx';
+import { NumberField } from '../../../kit/fields/number-field.tsx';
+import { ShadeSelect } from '../../../kit/fields/shade-select.tsx';
+import { READ_NUMBERS } from '../../../wording/motif-words.ts';
+import { usualOutline } from '../motif-edits.ts';
 
 export const ENDS = [
   { value: 'round', text: 'Round' },

@@ -1,14 +1,14 @@
-import type { MotifDesign } from '../../core/design/design-schema.ts';
-import { pixelOf } from '../../core/design/lay.ts';
-import { type LaidBox, layBox, scaleOf } from '../../core/design/motif/lay-box.ts';
-import { madePieces, usedBy } from '../../core/design/motif/made-pieces.ts';
-import { type MotifScale, parseWay } from '../../core/design/motif/motif-numbers.ts';
-import type { Piece } from '../../core/design/motif/motif-schema.ts';
-import { toNumber } from '../../core/exact/rational.ts';
-import type { Figure } from '../../core/shape/figure.ts';
-import { placesOfFigure } from '../../core/shape/figure-places.ts';
-import type { Place } from '../../core/shape/places.ts';
-import { resolveFigure } from '../../core/shape/resolve-figure.ts';
+import type { MotifDesign } from '../../../core/design/design-schema.ts';
+import { pixelOf } from '../../../core/design/lay.ts';
+import { type LaidBox, layBox, scaleOf } from '../../../core/design/motif/lay-box.ts';
+import { madePieces, usedBy } from '../../../core/design/motif/made-pieces.ts';
+import { type MotifScale, parseWay } from '../../../core/design/motif/motif-numbers.ts';
+import type { Piece } from '../../../core/design/motif/motif-schema.ts';
+import { toNumber } from '../../../core/exact/rational.ts';
+import type { Figure } from '../../../core/shape/figure.ts';
+import { placesOfFigure } from '../../../core/shape/figure-places.ts';
+import type { Place } from '../../../core/shape/places.ts';
+import { resolveFigure } from '../../../core/shape/resolve-figure.ts';
 
 /** A piece where it lies on the cloth, in millimetres from the lower left of the box. */
 export interface LaidPiece {

@@ -1,17 +1,17 @@
 import { useEffect, useRef } from 'react';
-import type { MotifDesign } from '../../core/design/design-schema.ts';
-import type { Piece } from '../../core/design/motif/motif-schema.ts';
-import { isNumberShape } from '../../core/design/motif/shapes.ts';
-import { CheckField } from '../../kit/fields/check-field.tsx';
-import { NumberField } from '../../kit/fields/number-field.tsx';
-import { pieceName, READ_NUMBERS, SHAPE_NAMES } from '../../wording/motif-words.ts';
+import type { MotifDesign } from '../../../core/design/design-schema.ts';
+import type { Piece } from '../../../core/design/motif/motif-schema.ts';
+import { isNumberShape } from '../../../core/design/motif/shapes.ts';
+import { CheckField } from '../../../kit/fields/check-field.tsx';
+import { NumberField } from '../../../kit/fields/number-field.tsx';
+import { pieceName, READ_NUMBERS, SHAPE_NAMES } from '../../../wording/motif-words.ts';
+import { useMotif } from '../motif-store.ts';
+import { putPiece } from '../put-motif.ts';
+import { useScale } from '../use-scale.ts';
 import { LinePart } from './line-part.tsx';
 import { MakingsPart } from './makings-part.tsx';
-import { useMotif } from './motif-store.ts';
 import { PaintPart } from './paint-part.tsx';
-import { putPiece } from './put-motif.ts';
 import { ShapeNumbers } from './shape-numbers.tsx';
-import { useScale } from './use-scale.ts';
 
 interface PiecePartProps {
   readonly design: MotifDesign;

@@ -1,5 +1,5 @@
-import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
-import type { Piece } from '../../core/design/motif/motif-schema.ts';
+import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
+import type { Piece } from '../../../core/design/motif/motif-schema.ts';
 import {
   add,
   divide,
@@ -8,7 +8,7 @@ import {
   rational,
   subtract,
   toText,
-} from '../../core/exact/rational.ts';
+} from '../../../core/exact/rational.ts';
 import { addSteps, inSteps, stepsNear } from './in-steps.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
 

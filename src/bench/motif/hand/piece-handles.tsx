@@ -1,17 +1,17 @@
 import { useState } from 'react';
-import type { Piece } from '../../core/design/motif/motif-schema.ts';
-import type { NumberShape } from '../../core/design/motif/shapes.ts';
-import { multiply, type Rational, rational, subtract, toText } from '../../core/exact/rational.ts';
-import type { Place } from '../../core/shape/places.ts';
-import { pieceName, shapeLabel } from '../../wording/motif-words.ts';
-import type { ClothPlaces } from '../cloth/use-cloth-view.ts';
+import type { Piece } from '../../../core/design/motif/motif-schema.ts';
+import type { NumberShape } from '../../../core/design/motif/shapes.ts';
+import { multiply, type Rational, rational, subtract, toText } from '../../../core/exact/rational.ts';
+import type { Place } from '../../../core/shape/places.ts';
+import { pieceName, shapeLabel } from '../../../wording/motif-words.ts';
+import type { ClothPlaces } from '../../cloth/use-cloth-view.ts';
+import { withNumber } from '../motif-edits.ts';
+import { mainOf, useMotif } from '../motif-store.ts';
+import { piecesNow, putMotif, putPiece } from '../put-motif.ts';
 import { type Dragged, startDrag, stepsOfKey } from './hold.ts';
 import { addSteps, inSteps, numberOf } from './in-steps.ts';
-import { withNumber } from './motif-edits.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
-import { mainOf, useMotif } from './motif-store.ts';
 import { movePieces } from './move-pieces.ts';
-import { piecesNow, putMotif, putPiece } from './put-motif.ts';
 import { isPlain, type Size, sizesOf, textOf } from './shape-sizes.ts';
 import { type Snap, snapTo } from './snap.ts';
 
@@ -46,13 +46,15 @@ interface HandleProps {
   readonly title: string;
   readonly at: Place;
   readonly view: ClothPlaces;
+  /** Of the knob, and of the pointer over it. */
   readonly className: string;
+  readonly cursor: string;
   readonly dragged: (...of: Parameters<Dragged>) => readonly (string | undefined)[];
   readonly moved: (by: { readonly x: Rational; readonly y: Rational }) => void;
 }
 
 /** A knob on the cloth: dragged, it says what it lies on; the arrow keys move it by steps. */
-function Handle({ label, title, at, view, className, dragged, moved }: HandleProps) {
+function Handle({ label, title, at, view, className, cursor, dragged, moved }: HandleProps) {
   const [snapped, setSnapped] = useState('');
   const place = view.toView(at);
   return (
@@ -61,7 +63,7 @@ function Handle({ label, title, at, view, className, dragged, moved }: HandlePro
         type="button"
         aria-label={label}
         title={title}
-        className={`-translate-x-1/2 -translate-y-1/2 absolute touch-none border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)] ${className}`}
+        className={`-translate-x-1/2 -translate-y-1/2 absolute flex h-6 w-6 touch-none items-center justify-center rounded-full bg-transparent p-0 ${cursor}`}
         style={{ left: place.x, top: place.y }}
         onPointerDown={(event) =>
           startDrag(
@@ -81,7 +83,11 @@ function Handle({ label, title, at, view, className, dragged, moved }: HandlePro
           event.stopPropagation();
           moved(by);
         }}
-      />
+      >
+        <span
+          className={`border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)] ${className}`}
+        />
+      </button>
       {snapped !== '' && (
         <span
           className="pointer-events-none absolute rounded bg-ink px-1.5 py-0.5 text-[12px] text-paper"
@@ -103,7 +109,8 @@ function MoveHandle({ motif, laid, view }: PieceHandlesProps) {
       title="Drag it, or use the arrows: a step, ten with Shift, a tenth with Alt"
       at={at}
       view={view}
-      className="h-6 w-6 cursor-move rounded-full"
+      className="h-6 w-6 rounded-full"
+      cursor="cursor-move"
       dragged={(by, how, tag) => dragPiece(motif, laid, { x: at.x + by.x, y: at.y + by.y }, how, tag)}
       moved={(by) => moveChosen(motif, by, 'arrows')}
     />
@@ -159,7 +166,8 @@ function SizeHandle({ size, motif, laid, view }: SizeHandleProps) {
       title={`${shapeLabel(shape.kind, key)}: drag it, or use the arrows`}
       at={place}
       view={view}
-      className={`h-6 w-6 scale-75 rounded-sm ${axis === 'x' ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
+      className="h-4 w-4 rounded-sm"
+      cursor={axis === 'x' ? 'cursor-ew-resize' : 'cursor-ns-resize'}
       dragged={(by, how, tag) => {
         const end = snapTo(place[axis] + by[axis], axis, motif, laid, how);
         const half = subtract(inSteps(end.text, motif.scale), inSteps(piece[axis], motif.scale));
@@ -201,7 +209,8 @@ function PointHandle({ index, motif, laid, view }: PointHandleProps) {
       title={`Point ${index + 1}: drag it, or use the arrows`}
       at={here}
       view={view}
-      className="h-6 w-6 scale-[0.6] cursor-move rounded-full"
+      className="h-3.5 w-3.5 rounded-full"
+      cursor="cursor-move"
       dragged={(by, how, tag) => {
         const across = snapTo(here.x + by.x, 'x', motif, laid, how);
         const up = snapTo(here.y + by.y, 'y', motif, laid, how);

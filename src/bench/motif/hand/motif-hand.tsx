@@ -1,14 +1,14 @@
 import { useMemo } from 'react';
-import type { MotifDesign } from '../../core/design/design-schema.ts';
-import { valueIfAny } from '../../wording/attempt.ts';
-import { panCloth } from '../cloth/pan-cloth.ts';
-import { type ClothPlaces, useClothView } from '../cloth/use-cloth-view.ts';
+import type { MotifDesign } from '../../../core/design/design-schema.ts';
+import { valueIfAny } from '../../../wording/attempt.ts';
+import { panCloth } from '../../cloth/pan-cloth.ts';
+import { type ClothPlaces, useClothView } from '../../cloth/use-cloth-view.ts';
+import { choosePiece, mainOf, togglePiece, useMotif } from '../motif-store.ts';
+import { piecesNow } from '../put-motif.ts';
 import { DimensionLines } from './dimension-lines.tsx';
 import { startDrag } from './hold.ts';
 import { type LaidMotif, type LaidPiece, laidMotif, piecesAt } from './motif-places.ts';
-import { choosePiece, mainOf, togglePiece, useMotif } from './motif-store.ts';
 import { dragPiece, PieceHandles } from './piece-handles.tsx';
-import { piecesNow } from './put-motif.ts';
 
 /** The box and its grid on the cloth, and the chosen piece with its handle and its numbers. */
 export function MotifHand({ design }: { design: MotifDesign }) {
