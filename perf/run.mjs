@@ -15,6 +15,7 @@ const BENCHMARKS = [
   'colourways',
   'weaves',
   'tilings',
+  'motifs',
   'server',
   'command-line',
 ];

@@ -242,6 +242,21 @@ test('motifs are made from every start point, told of, checked and rendered', ()
   expect(vetro('check', 'wide.json').out).toContain('30 × 15 mm');
   expect(vetro('new', 'motif', '--from', 'dots', '--box', '6').err).toContain('such as 8x4');
   expect(vetro('new', 'motif', '--from', 'dots', '--step', '0mm').status).not.toBe(0);
+  expect(vetro('facts', 'motif-dots-half-drop.json').out).toMatch(/Smallest width: (5\.99|6\.00) mm/);
+});
+
+test('motifs are read from a text of one piece a line', () => {
+  const text = 'motif box.width=6 box.height=6 ground=C\ndisc across=3 x=3 y=3 shade=B\n';
+  writeFileSync(join(FOLDER, 'pieces.txt'), text);
+  expect(vetro('new', 'motif', '--text', 'pieces.txt', '-o', 'text.json').status).toBe(0);
+  expect(vetro('check', 'text.json').out).toContain('30 × 30 mm');
+  const facts = JSON.parse(vetro('facts', 'text.json', '--json').out) as Record<string, unknown>;
+  expect(facts).toMatchObject({ pieces: 1, crossings: [], smallestWidth: null });
+  expect(facts['smallestGap']).toBeCloseTo(15, 1);
+  writeFileSync(join(FOLDER, 'wrong.txt'), 'disc across=3 across=three\n');
+  const wrong = vetro('new', 'motif', '--text', 'wrong.txt');
+  expect(wrong.status).not.toBe(0);
+  expect(wrong.err).toContain('Line 1, character 15:');
 });
 
 test('check speaks in words, and exits 1 when a design is open', () => {

@@ -12,7 +12,7 @@ async function openEmpty(page: Page): Promise<void> {
 }
 
 function pieces(page: Page): Locator {
-  return page.getByRole('region', { name: 'Pieces' }).getByRole('listitem');
+  return page.getByRole('region', { name: 'Pieces', exact: true }).getByRole('listitem');
 }
 
 async function fill(page: Page, fields: Readonly<Record<string, string>>): Promise<void> {
@@ -174,7 +174,7 @@ test('pieces are chosen on the cloth, one below the other, hidden, locked, order
     .click();
   const handle = (await page.getByRole('button', { name: 'Move Disc 3 on the cloth' }).boundingBox())!;
   expect(handle.x).toBeGreaterThan(area.x);
-  const pick = () => page.mouse.click(handle.x + handle.width / 2 + 22, handle.y + handle.height / 2);
+  const pick = () => page.mouse.click(handle.x + handle.width / 2 - 22, handle.y + handle.height / 2);
   await pick();
   await expect(page.getByRole('region', { name: 'Piece: Disc 2' })).toBeVisible();
   await pick();
@@ -195,6 +195,166 @@ test('pieces are chosen on the cloth, one below the other, hidden, locked, order
   }).toPass();
   await page.keyboard.press('Space');
   await expect(pieces(page).first()).toContainText('Disc 3');
+});
+
+test('sizes and points are dragged, and other boxes hold the same piece', async ({ page }) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Rectangle', exact: true }).click();
+  // What is typed next is the first number of the piece that was added.
+  await expect(page.getByLabel('Width', { exact: true })).toBeFocused();
+  await page.keyboard.type('6');
+  await expect(page.getByLabel('Width, on the cloth')).toHaveValue('6');
+  const width = page.getByRole('button', { name: 'Width of Rectangle 1 on the cloth' });
+  await width.press('ArrowLeft');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('5');
+  const knob = (await width.boundingBox())!;
+  const box = (await page.getByRole('button', { name: 'Move Rectangle 1 on the cloth' }).boundingBox())!;
+  const half = (knob.x - box.x) / 5;
+  await page.mouse.move(knob.x + 12, knob.y + 12);
+  await page.mouse.down();
+  // To the right edge of the box, which holds it: 4 steps from the middle.
+  await page.mouse.move(knob.x + 12 + 3 * half, knob.y + 12, { steps: 4 });
+  await expect(page.getByText('on the edge')).toBeVisible();
+  await page.mouse.up();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('8');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('5');
+
+  // One step is two fifths of half the width; the next box lies eight steps to the right.
+  const step = (2 * half * 5) / 5 / 2;
+  const there = { x: box.x + 12 + 8 * 2 * step, y: box.y + 12 };
+  await page.mouse.move(there.x, there.y + 4);
+  await page.mouse.down();
+  await page.mouse.move(there.x + 2 * step, there.y + 4, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Place, across', { exact: true })).toHaveValue('5');
+
+  await page.getByRole('button', { name: 'Line', exact: true }).click();
+  await page.getByRole('button', { name: 'Point 2 of Line 2 on the cloth' }).press('Shift+ArrowUp');
+  await expect(page.getByLabel('Point 2, up')).toHaveValue('11');
+});
+
+test('several pieces are brought in line, grouped, copied as text and pasted', async ({ page }) => {
+  await openEmpty(page);
+  for (const name of ['Disc', 'Ring', 'Star']) {
+    await page.getByRole('button', { name, exact: true }).click();
+  }
+  const list = page.getByRole('region', { name: 'Pieces', exact: true });
+  await list.getByRole('button', { name: /^Disc 1/ }).click();
+  await fill(page, { 'Place, across': '1', 'Place, up': '2' });
+  await list.getByRole('button', { name: /^Ring 2/ }).click({ modifiers: ['Shift'] });
+  const several = page.getByRole('region', { name: 'Several pieces' });
+  await expect(several.getByText('2 pieces chosen')).toBeVisible();
+  await several.getByRole('button', { name: 'Left sides in line' }).click();
+  await list.getByRole('button', { name: /^Star 3/ }).click({ modifiers: ['Control'] });
+  await several.getByRole('button', { name: 'Spread evenly up' }).click();
+  await several.getByLabel('Name of the group').fill('Corner');
+  await several.getByRole('button', { name: 'Group', exact: true }).click();
+  await expect(list.getByText('Corner ·')).toHaveCount(3);
+  await list.getByRole('button', { name: /^Star 3/ }).click();
+  await expect(several).toHaveCount(0);
+  await list.getByRole('button', { name: /^Star 3/ }).click();
+  await expect(several.getByText('3 pieces chosen')).toBeVisible();
+  const { pieces: before } = (await construction(page)) as { pieces: { x: string; group: string }[] };
+  expect(before.map(({ x }) => x)).toEqual(['4', '4', '4']);
+  expect(before.map(({ group }) => group)).toEqual(['Corner', 'Corner', 'Corner']);
+
+  // As the clipboard does it; a test may not read the one of the machine.
+  const text = await list.evaluate((region) => {
+    const data = new DataTransfer();
+    region.dispatchEvent(
+      new ClipboardEvent('copy', { clipboardData: data, bubbles: true, cancelable: true }),
+    );
+    return data.getData('text/plain');
+  });
+  expect(text).toContain('3: star x=4');
+  const paste = (what: string) =>
+    list.evaluate((region, pasted) => {
+      const data = new DataTransfer();
+      data.setData('text/plain', pasted);
+      region.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+      );
+    }, what);
+  await paste(text);
+  await expect(pieces(page)).toHaveCount(6);
+  await paste('no pieces at all');
+  await expect(page.getByText('That is no text of pieces.')).toBeVisible();
+  await several.getByRole('button', { name: 'Remove them' }).click();
+  await expect(pieces(page)).toHaveCount(3);
+});
+
+test('the whole is read and written as text, and what is wrong is marked', async ({ page }) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'As text…' }).click();
+  const text = page.getByLabel(/^One piece a line/);
+  await expect(text).toHaveValue('motif ground=C\n');
+  await text.fill(
+    'motif box.width=8 box.height=4 ground=C | brick by=1/2\ndisc across=eight x=4 y=2 shade=N\n',
+  );
+  await expect(page.getByText('Line 2, character 6:')).toBeVisible();
+  await page.getByRole('button', { name: 'Show what is wrong' }).click();
+  expect(
+    await text.evaluate((field: HTMLTextAreaElement) =>
+      field.value.slice(field.selectionStart, field.selectionEnd),
+    ),
+  ).toBe('across=eight');
+  await text.fill('motif box.width=8 box.height=4 ground=C | brick by=1/2\ndisc across=3 x=4 y=2 shade=N\n');
+  await page.getByRole('button', { name: 'Apply' }).click();
+  await expect(pieces(page)).toHaveCount(1);
+  await expect(page.getByRole('navigation', { name: 'Steps' })).toContainText('Brick 1/2');
+  // The letter that the card lacked came with its colour.
+  await expect(page.getByRole('navigation', { name: 'Steps' })).toContainText('4 shades');
+  await expectRepeats(page);
+});
+
+test('a shadow, a fade, letters and copies that vary are painted, measured and sent', async ({ page }) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Letters', exact: true }).click();
+  await page.getByLabel('Letters', { exact: true }).fill('LЖ');
+  await expect(page.getByText('The font has no “Ж”.')).toBeVisible();
+  await page.getByLabel('Letters', { exact: true }).fill('LLR');
+  await page.getByText('Soft shadow').click();
+  await page.getByLabel('Strength', { exact: true }).fill('140%');
+  await expect(page.getByText('A share is above 0 and at most all')).toBeVisible();
+  await page.getByLabel('Strength', { exact: true }).fill('70%');
+  await page.getByText('Fades from shade to shade').click();
+  await page.getByRole('button', { name: 'One more shade' }).click();
+  await page.getByRole('radio', { name: 'The whole repeat' }).click();
+  await page.getByText('Copies lighter or darker').click();
+  await page.getByLabel('Boxes a side').fill('2');
+  await expect(page.getByText('80 × 80 mm').first()).toBeVisible();
+  await expectRepeats(page);
+  const facts = page.getByRole('region', { name: 'Motif' });
+  await expect(facts.getByText('Smallest width')).toBeVisible();
+  await page.getByLabel('Too fine to print or cut below').fill('20 mm');
+  await expect(facts.getByText('Too fine: the smallest width')).toBeVisible();
+  await page.getByLabel('Too fine to print or cut below').fill('1 px');
+  await expect(facts.getByText('Nothing is finer.')).toBeVisible();
+  const { pieces: stored } = (await construction(page)) as { pieces: Record<string, unknown>[] };
+  expect(stored[0]).toMatchObject({
+    shadow: { strength: '70%' },
+    fade: { over: 'repeat', shades: expect.arrayContaining(['C']) },
+    vary: '20%',
+  });
+});
+
+test('boxes are laid by any two ways', async ({ page }) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Disc', exact: true }).click();
+  await step(page, 'Lay');
+  await page.getByRole('radio', { name: 'By two ways' }).click();
+  await fill(page, {
+    'Next box, across': '6',
+    'Next box, up': '2',
+    'Next row, across': '-2',
+    'Next row, up': '6',
+  });
+  await expect(page.getByText('100 × 100 mm').first()).toBeVisible();
+  await page.getByRole('textbox', { name: 'Next row, across' }).fill('18');
+  await expect(page.getByRole('alert')).toContainText('Boxes set side by side so have no upright repeat');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expectRepeats(page);
 });
 
 test('what cannot be is said, and the last good cloth stays', async ({ page }) => {

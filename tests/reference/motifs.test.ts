@@ -1,3 +1,4 @@
+import polygonClipping from 'polygon-clipping';
 import { describe, expect, it } from 'vitest';
 import { shadeOfLetter } from '../../src/core/colour/letter-shades.ts';
 import type { Mixing } from '../../src/core/colour/mixing.ts';
@@ -14,6 +15,7 @@ import { unitToSvg } from '../../src/core/formats/svg/unit-svg.ts';
 import { gaussianWeights } from '../../src/core/paint/gaussian.ts';
 import { paintRows, preparePainting } from '../../src/core/paint/painting.ts';
 import type { RepeatUnit } from '../../src/core/repeat/repeat-unit.ts';
+import { lineThrough } from '../../src/core/shape/line-figures.ts';
 import { insides, rendered } from '../svg-renderers.ts';
 
 const WIDTH = 240;
@@ -267,6 +269,76 @@ describe('fades', () => {
       // Edges are mixed as light here and as bytes there.
       expect(far.length / ours.length, name).toBeLessThan(0.02);
     }
+  });
+});
+
+describe('pieces made with each other', () => {
+  const corners = (points: number, outer: number, inner: number, x: number, y: number) =>
+    Array.from({ length: 2 * points }, (_, at): [number, number] => {
+      const angle = Math.PI / 2 + (Math.PI * at) / points;
+      const radius = at % 2 === 0 ? outer : inner;
+      return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
+    });
+  const stars = [corners(5, 4, 2, 4.5, 5), corners(7, 3, 1.5, 6, 4.5)] as const;
+
+  it.each([
+    ['join', polygonClipping.union],
+    ['cut', polygonClipping.difference],
+    ['overlap', polygonClipping.intersection],
+  ] as const)(
+    '%s has the area that another polygon library finds (polygon-clipping, by sweeping)',
+    (kind, combine) => {
+      const star = (points: number, outer: string, inner: string): PieceShape => ({
+        kind: 'star',
+        points,
+        outer,
+        inner,
+      });
+      const ours = areaOf([
+        { shape: star(5, '4', '2'), x: '4.5', made: [{ kind, with: [2] }] },
+        { shape: star(7, '3', '1.5'), x: '6', y: '4.5' },
+      ]);
+      const theirs = combine([[...stars[0]]], [[...stars[1]]]).reduce((sum, rings) => {
+        const area = (ring: readonly (readonly [number, number])[]) =>
+          Math.abs(
+            ring.reduce((all, [x, y], at) => {
+              const [nextX, nextY] = ring[(at + 1) % ring.length]!;
+              return all + (x * nextY - nextX * y) / 2;
+            }, 0),
+          );
+        const [outer, ...holes] = rings.map((ring) => area(ring));
+        return sum + outer! - holes.reduce((all, hole) => all + hole, 0);
+      }, 0);
+      expect(theirs).toBeGreaterThan(1);
+      expect(ours).toBeCloseTo(theirs, 3);
+    },
+  );
+});
+
+describe('lines that curve', () => {
+  const place = (x: number, y: number) => ({ x, y, bend: 'curve' as const, radius: 0 });
+
+  it('of evenly spaced points have handles a sixth of the way between their neighbours from them', () => {
+    // E. Catmull, R. Rom, A class of local interpolating splines, 1974: at even spacing the centripetal one is the
+    // uniform one, whose Bézier handles are pᵢ ± (pᵢ₊₁ − pᵢ₋₁)/6 (from memory).
+    const places = [place(0, 0), place(3, 4), place(6, 0), place(9, 4), place(12, 0)];
+    const { start, segments } = lineThrough(places, 'open', 0);
+    expect(start).toMatchObject({ x: 0, y: 0 });
+    segments.forEach((segment, at) => {
+      if (segment.kind !== 'curve') throw new Error('expected a curve');
+      const { leave, arrive, to } = segment.curve;
+      const [before, here, next, after] = [at - 1, at, at + 1, at + 2].map((index) => places[index]);
+      // It passes through every point.
+      expect([to.x, to.y]).toEqual([next!.x, next!.y]);
+      if (before !== undefined) {
+        expect(leave.x).toBeCloseTo(here!.x + (next!.x - before.x) / 6, 9);
+        expect(leave.y).toBeCloseTo(here!.y + (next!.y - before.y) / 6, 9);
+      }
+      if (after !== undefined) {
+        expect(arrive.x).toBeCloseTo(next!.x - (after.x - here!.x) / 6, 9);
+        expect(arrive.y).toBeCloseTo(next!.y - (after.y - here!.y) / 6, 9);
+      }
+    });
   });
 });
 

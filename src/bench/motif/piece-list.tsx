@@ -37,7 +37,9 @@ export function PieceList({ design }: { design: MotifDesign }) {
             key={piece.id}
             piece={piece}
             note={used.has(piece.id) ? 'another is made with it' : ''}
-            thumbnail={<PieceThumbnail made={made?.get(piece)} shades={shades} />}
+            thumbnail={
+              <PieceThumbnail made={made?.get(piece)} shades={shades} ground={construction.ground} />
+            }
             onDuplicate={() => {
               const { pieces: more, made: id } = duplicatePiece(construction, piece.id);
               putMotif({ pieces: more });

@@ -14,10 +14,12 @@ const PAPER = 0.12;
 interface PieceThumbnailProps {
   readonly made: MadePiece | undefined;
   readonly shades: readonly Shade[];
+  /** The letter of what lies beneath; null where that is clear. */
+  readonly ground: string | null;
 }
 
 /** A piece by itself, as large as its room allows. */
-export function PieceThumbnail({ made, shades }: PieceThumbnailProps) {
+export function PieceThumbnail({ made, shades, ground }: PieceThumbnailProps) {
   const drawing = useMemo(() => (made === undefined ? undefined : drawPiece(made, shades)), [made, shades]);
   return (
     <svg
@@ -25,6 +27,7 @@ export function PieceThumbnail({ made, shades }: PieceThumbnailProps) {
       height={HEIGHT}
       viewBox={drawing?.view ?? `0 0 ${WIDTH} ${HEIGHT}`}
       className="flex-none rounded border border-rule bg-white"
+      style={{ backgroundColor: shades.find(({ key }) => key === ground)?.hex }}
       aria-hidden="true"
       // biome-ignore lint/security/noDangerouslySetInnerHtml: paths that Vetro itself writes, of numbers and hex colours
       dangerouslySetInnerHTML={{ __html: drawing?.paths ?? '' }}

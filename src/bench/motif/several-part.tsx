@@ -105,6 +105,8 @@ export function SeveralPart({ design, ids }: SeveralPartProps) {
             </button>
           </>
         )}
+      </div>
+      <div className="flex">
         <button
           type="button"
           className="button"

@@ -21,10 +21,19 @@ const FEW = 3;
 /** The last, and best, of them that are shown. */
 const SHOWN = 9;
 
+/** What is further off keeps no ratio. */
+const MOST_ERROR = 0.2;
+
 /** Whole-pixel repeats that keep the ratio, what each misses against how large it is; one click takes one. */
 export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
   const { resolution } = useDesign();
-  const fits = useMemo(() => ratioFits(exact).slice(-SHOWN), [exact]);
+  const fits = useMemo(
+    () =>
+      ratioFits(exact)
+        .filter(({ errorRatio }) => Math.abs(toNumber(errorRatio)) < MOST_ERROR)
+        .slice(-SHOWN),
+    [exact],
+  );
   const dots = useMemo(
     () =>
       fits.map((fit) => ({

@@ -1,45 +1,96 @@
+import { LINEAR_ONE } from '../colour/linear.ts';
+import { SUBPIXELS } from '../shape/grid.ts';
 import { edgesByRows } from './edge-lists.ts';
 import { over } from './light-rows.ts';
-import { accumulateRow, CHANNELS, isTouched, type RowSums, WHOLE } from './row-sums.ts';
+import { accumulateRow, CHANNELS, type Placed, type RowSums, WHOLE } from './row-sums.ts';
 import type { Cover } from './soft-cover.ts';
 import type { Standing } from './stand-alone.ts';
 
-/** Where a row of a figure is laid: its first pixel on the line, and how many of the line there are. */
-export interface RowRoom {
-  readonly left: number;
-  readonly room: number;
-  readonly line: Float64Array;
-}
+/**
+ * Lays one row of a figure, counted from its top, over a line.
+ * @param left  where its first pixel lies on the line
+ * @param room  pixels of the line
+ */
+export type FigureRow = (row: number, left: number, room: number, line: Float64Array) => void;
 
-/** Lays one row of a figure, counted from its top, over a line. */
-export type FigureRow = (row: number, where: RowRoom) => void;
+/** Rows up to which all lists of edges of a figure are made at once, and rows that have one list. */
+const FEW_ROWS = 1024;
+const ROWS = 4;
+
+/** The edges that change anything in a row. */
+function listsOf({ edges, down }: Standing): (row: number) => Placed {
+  if (down > FEW_ROWS) return edgesByRows(edges);
+  const lists: { edges: number[]; tops: number[] }[] = [];
+  for (let list = 0; list * ROWS < down; list += 1) lists.push({ edges: [], tops: [] });
+  for (let edge = 0; edge < edges.count; edge += 1) {
+    const top = edges.y[edge]!;
+    const first = Math.floor(top / (ROWS * SUBPIXELS));
+    const last = Math.floor((top + edges.dy[edge]! - 1) / (ROWS * SUBPIXELS));
+    for (let list = first; list <= last; list += 1) {
+      lists[list]!.edges.push(edge);
+      lists[list]!.tops.push(top);
+    }
+  }
+  return (row) => lists[Math.floor(row / ROWS)]!;
+}
 
 /** A figure in one light: rows of its coverage. @param sums  room for the widest figure, empty before and after */
 export function plainRows(standing: Standing, light: Float64Array, sums: RowSums): FigureRow {
   const { edges, differences, across } = standing;
-  const listAt = edgesByRows(edges);
+  const listAt = listsOf(standing);
   const [red, green, blue, whole] = light as unknown as [number, number, number, number];
-  return (row, { left, room, line }) => {
+  const isOpaque = whole === LINEAR_ONE;
+  const solid = isOpaque ? rowOf(light, across) : undefined;
+  return (row, left, room, line) => {
     accumulateRow(edges, listAt(row), row, differences, sums);
+    const { sums: changes, touched } = sums;
+    const from = Math.max(0, -left);
     const to = Math.min(across, room - left);
     let cover = 0;
-    let share = 0;
-    for (let x = 0; x < to; x += 1) {
-      if (isTouched(sums.touched, x)) {
-        cover += sums.sums[x * CHANNELS + 3]!;
-        // Rounding may lay outlines a subpixel over each other.
-        share = Math.min(1, Math.max(0, cover / WHOLE));
+    for (let x = 0; x < to; ) {
+      cover += changes[x * CHANNELS + 3]!;
+      // To the next pixel where anything changes, it stays so.
+      const next = Math.min(to, nextTouched(touched, x + 1, across));
+      // Rounding may lay outlines a subpixel over each other.
+      const share = Math.min(1, Math.max(0, cover / WHOLE));
+      const first = Math.max(from, x);
+      if (share > 0 && first < next) {
+        if (share === 1 && solid !== undefined) {
+          line.set(solid.subarray(0, (next - first) * CHANNELS), (left + first) * CHANNELS);
+        } else {
+          for (let at = (left + first) * CHANNELS; at < (left + next) * CHANNELS; at += CHANNELS) {
+            over(line, at, red * share, green * share, blue * share, whole * share);
+          }
+        }
       }
-      if (share === 0 || left + x < 0) continue;
-      over(line, (left + x) * CHANNELS, red * share, green * share, blue * share, whole * share);
+      x = next;
     }
     emptyFirst(sums, across);
   };
 }
 
+/** A row of one light. */
+function rowOf(light: Float64Array, across: number): Float64Array {
+  const row = new Float64Array(across * CHANNELS);
+  row.set(light);
+  for (let at = CHANNELS; at < row.length; at *= 2) row.copyWithin(at, 0, Math.min(at, row.length - at));
+  return row;
+}
+
+/** The first pixel from one on that has anything to take up, or `across`. */
+function nextTouched(touched: Int32Array, from: number, across: number): number {
+  for (let word = from >> 5; word <= across >> 5; word += 1) {
+    const bits = word === from >> 5 ? touched[word]! & (-1 << (from & 31)) : touched[word]!;
+    // The lowest bit that is set.
+    if (bits !== 0) return (word << 5) + 31 - Math.clz32(bits & -bits);
+  }
+  return across;
+}
+
 /** The cover of a figure, row by row. */
-export function coverOf({ edges, differences, across, down }: Standing, sums: RowSums): Cover {
-  const listAt = edgesByRows(edges);
+export function coverOf(standing: Standing, sums: RowSums): Cover {
+  const { edges, differences, across, down } = standing;
+  const listAt = listsOf(standing);
   return {
     across,
     down,
@@ -68,7 +119,7 @@ export function fadedRows(
 ): FigureRow {
   const shares = new Float64Array(cover.across);
   const light = new Float64Array(CHANNELS);
-  return (row, { left, room, line }) => {
+  return (row, left, room, line) => {
     cover.rowAt(row, shares);
     const to = Math.min(cover.across, room - left);
     for (let x = Math.max(0, -left); x < to; x += 1) {
@@ -98,7 +149,7 @@ function layLight(line: Float64Array, at: number, light: Float64Array, share: nu
 /** A soft figure in one light. @param strength  0 … 1 */
 export function softRows(cover: Cover, light: Float64Array, strength: number): FigureRow {
   const shares = new Float64Array(cover.across);
-  return (row, { left, room, line }) => {
+  return (row, left, room, line) => {
     cover.rowAt(row, shares);
     const to = Math.min(cover.across, room - left);
     for (let x = Math.max(0, -left); x < to; x += 1) {

@@ -61,12 +61,29 @@ export function figuresLight(
       return copiesOf(figure.shape, ready, index, { ...window, width: across });
     })
     .sort(paintedBefore(rows));
+  const strips = stripsOf(copies, tile.height);
   return (row, line) => {
     const y = modulo(row, tile.height);
-    for (const { figure, left, top } of copies) {
-      if (y >= top && y < top + figure.down) figure.layRow(y - top, { left, room: across, line });
+    const strip = strips[Math.floor(y / STRIP)]!;
+    for (let at = 0; at < strip.length; at += 1) {
+      const { figure, left, top } = strip[at]!;
+      if (y >= top && y < top + figure.down) figure.layRow(y - top, left, across, line);
     }
   };
+}
+
+/** Rows whose copies are listed together. */
+const STRIP = 16;
+
+/** The copies that come into each strip of rows, in their order. */
+function stripsOf(copies: readonly Copy[], height: number): readonly (readonly Copy[])[] {
+  const strips: Copy[][] = Array.from({ length: Math.ceil(height / STRIP) }, () => []);
+  for (const copy of copies) {
+    const first = Math.max(0, Math.floor(copy.top / STRIP));
+    const last = Math.min(strips.length - 1, Math.floor((copy.top + copy.figure.down - 1) / STRIP));
+    for (let strip = first; strip <= last; strip += 1) strips[strip]!.push(copy);
+  }
+  return strips;
 }
 
 function standingOf({ figure, endless }: PlacedFigure, grid: Grid): Standing | undefined {

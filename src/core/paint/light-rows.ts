@@ -59,6 +59,13 @@ export function overLine(
     let green = start[1]! * PER_WHOLE + everywhere[1]!;
     let blue = start[2]! * PER_WHOLE + everywhere[2]!;
     let cover = start[3]! * PER_WHOLE + everywhere[3]!;
+    if (cover >= LINEAR_ONE && touched.every((word) => word === 0)) {
+      // Nothing changes along the row, and nothing below is seen.
+      line.set([red, green, blue, cover]);
+      for (let at = CHANNELS; at < line.length; at *= 2)
+        line.copyWithin(at, 0, Math.min(at, line.length - at));
+      return;
+    }
     for (let at = 0, x = 0; at < line.length; at += CHANNELS, x += 1) {
       if (isTouched(touched, x)) {
         red += sums[at]! * PER_WHOLE;
@@ -89,8 +96,17 @@ export function over(
 }
 
 function packOpaque(line: Float64Array, pixels: Uint32Array, byteOf: Uint8Array): void {
+  let last = 0;
   for (let x = 0, at = 0; x < pixels.length; x += 1, at += CHANNELS) {
-    pixels[x] = pack(level(line[at]!), level(line[at + 1]!), level(line[at + 2]!), byteOf);
+    const before = at - CHANNELS;
+    // Most pixels are as the one before.
+    const isSame =
+      x > 0 &&
+      line[at] === line[before] &&
+      line[at + 1] === line[before + 1] &&
+      line[at + 2] === line[before + 2];
+    if (!isSame) last = pack(level(line[at]!), level(line[at + 1]!), level(line[at + 2]!), byteOf);
+    pixels[x] = last;
   }
 }
 

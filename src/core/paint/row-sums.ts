@@ -9,9 +9,9 @@ export const WHOLE = 2 * SUBPIXELS * SUBPIXELS;
 
 /** Edges as they stand in the window, or a repeat above it. */
 export interface Placed {
-  readonly edges: Uint32Array;
+  readonly edges: ArrayLike<number>;
   /** Heights of their starts, in subpixels. */
-  readonly tops: Float64Array;
+  readonly tops: ArrayLike<number>;
 }
 
 /** What one row takes up: differences of light along it, and which pixels have any. */

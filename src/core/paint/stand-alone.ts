@@ -1,6 +1,6 @@
 import { SUBPIXELS } from '../shape/grid.ts';
 import type { Place } from '../shape/places.ts';
-import { type Edges, type Side, sideBetween } from './partition-edges.ts';
+import type { Edges } from './partition-edges.ts';
 import { CHANNELS } from './row-sums.ts';
 
 /** Polygons in subpixels from a whole pixel at their upper left, and that pixel in the repeat. */
@@ -50,25 +50,29 @@ const ENDLESS = 2 ** 40;
 
 /** The sides of polygons, walked downward each; `ahead` is 1 where the polygon walks a side so. */
 function edgesAlone(polygons: readonly (readonly Place[])[], origin: Place, height: number): Edges {
-  const sides: Side[] = [];
+  const most = polygons.reduce((sum, { length }) => sum + length, 0);
+  const x = new Float64Array(most);
+  const y = new Float64Array(most);
+  const dx = new Float64Array(most);
+  const dy = new Float64Array(most);
+  const ahead = new Uint16Array(most);
+  const back = new Uint16Array(most);
+  let count = 0;
   for (const polygon of polygons) {
-    const places = polygon.map(({ x, y }) => ({ x: x - origin.x, y: y - origin.y }));
-    for (const [at, from] of places.entries()) {
-      const side = sideBetween(from, places[(at + 1) % places.length]!, 0);
-      if (side.dy !== 0) sides.push(side);
+    for (let at = 0; at < polygon.length; at += 1) {
+      const from = polygon[at]!;
+      const to = polygon[at + 1 < polygon.length ? at + 1 : 0]!;
+      if (from.y === to.y) continue;
+      const falls = to.y > from.y;
+      const start = falls ? from : to;
+      x[count] = start.x - origin.x;
+      y[count] = start.y - origin.y;
+      dx[count] = falls ? to.x - from.x : from.x - to.x;
+      dy[count] = falls ? to.y - from.y : from.y - to.y;
+      ahead[count] = falls ? 1 : 0;
+      back[count] = falls ? 0 : 1;
+      count += 1;
     }
   }
-  const all = (read: (side: Side) => number) => Float64Array.from(sides, read);
-  const ahead = Uint16Array.from(sides, (side) => (side.ahead ? 1 : 0));
-  return {
-    width: ENDLESS,
-    height,
-    count: sides.length,
-    x: all(({ x }) => x),
-    y: all(({ y }) => y),
-    dx: all(({ dx }) => dx),
-    dy: all(({ dy }) => dy),
-    ahead,
-    back: ahead.map((one) => 1 - one),
-  };
+  return { width: ENDLESS, height, count, x, y, dx, dy, ahead, back };
 }

@@ -20,6 +20,13 @@ export function DimensionLines({ motif, laid, view }: DimensionLinesProps) {
       <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
         {dimensions.map(({ label, from, to, ends }) => (
           <g key={label} stroke="#2c5f7c" strokeWidth="1.4">
+            {/* On paper, so that it is seen on any cloth. */}
+            <path
+              d={`M${from.x} ${from.y}L${to.x} ${to.y}${tick(from)}${tick(to)}`}
+              stroke="#fffdf8"
+              strokeWidth="4.5"
+              strokeOpacity="0.8"
+            />
             <path
               d={`M${ends[0].x} ${ends[0].y}L${from.x} ${from.y}M${ends[1].x} ${ends[1].y}L${to.x} ${to.y}`}
               strokeDasharray="1.5 3.5"
