@@ -68,12 +68,6 @@ async function takeBench() {
   await shot('bench-build');
   await step('Colours');
   await shot('bench-colours');
-  await page.getByRole('button', { name: 'Keep these colours' }).click();
-  for (const variation of ['Shades rotated', 'Hues turned', 'Darker', 'Shuffled, dark stays dark']) {
-    await page.getByLabel('Make a colourway').selectOption(variation);
-  }
-  await page.getByLabel('See all side by side').check();
-  await shot('bench-colourways');
   await open('Waiting-room cushion');
   await step('Check');
   await page.getByText('Seam test: no visible join').waitFor();
@@ -86,8 +80,6 @@ async function takeBench() {
   await page.getByRole('button', { name: 'Rework…' }).click();
   await page.getByRole('radio', { name: 'An overcheck line' }).click();
   await shot('bench-rework');
-  await open('Timetable wrapping paper');
-  await shot('bench-printed');
   await open('Compartment blind');
   await page.getByRole('heading', { name: '45° in a square' }).scrollIntoViewIfNeeded();
   await shot('bench-angle');
@@ -102,6 +94,19 @@ async function takeBench() {
   await page.getByLabel('Any other weave').scrollIntoViewIfNeeded();
   await shot('bench-draft');
   await page.getByLabel('Show the draft').uncheck();
+  await open('Slipway roof scales');
+  await page.getByRole('button', { name: /^Disc 2/ }).click();
+  await shot('bench-motif');
+  await open('Boat-shed lozenges');
+  await page.getByRole('region', { name: 'Pieces' }).getByRole('button').nth(1).click();
+  await page.getByRole('button', { name: 'Unpin the ticket' }).click();
+  await closer(3);
+  await shot('motif-numbers', { x: 36, y: 103, width: 904, height: 660 });
+  await page.goto(ADDRESS);
+  await page.getByRole('button', { name: 'New design' }).click();
+  await page.getByRole('radio', { name: 'Motif' }).click();
+  await page.getByRole('button', { name: 'Fish scale', exact: true }).click();
+  await shot('motif-starts');
   await open('Booking-hall floor');
   await page.getByRole('button', { name: 'Along the sides' }).scrollIntoViewIfNeeded();
   await shot('bench-tiling');
@@ -123,15 +128,9 @@ async function takeBench() {
   await page.getByLabel('Warp yarn', { exact: true }).scrollIntoViewIfNeeded();
   await shot('bench-structure');
   await open('Guard’s shepherd check');
-  for (let times = 0; times < 9; times += 1) {
-    await page.mouse.move(420, 400);
-    await page.mouse.wheel(0, -60);
-  }
+  await closer(9);
   await page.mouse.move(1100, 780);
   await shot('bench-threads');
-  await page.keyboard.press('Control+k');
-  await page.getByRole('combobox').fill('weave');
-  await shot('search');
 }
 
 async function open(name) {
@@ -147,9 +146,17 @@ async function step(name) {
     .click();
 }
 
+/** Zooms the cloth in about its middle. */
+async function closer(times) {
+  for (let time = 0; time < times; time += 1) {
+    await page.mouse.move(420, 400);
+    await page.mouse.wheel(0, -60);
+  }
+}
+
 /** Waits until pictures, fonts and the worker have come to rest. */
-async function shot(name) {
+async function shot(name, clip) {
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(1500);
-  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+  await page.screenshot({ path: join(FOLDER, `${name}.png`), clip });
 }

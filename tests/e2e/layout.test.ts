@@ -50,7 +50,7 @@ for (const size of SIZES) {
     await expect(page.getByRole('link', { name: 'Third-class moquette' })).toBeVisible();
     await expectNone('shelf');
     await page.getByRole('button', { name: 'New design' }).click();
-    for (const kind of ['Plaid or weave', 'Stripe', 'Tiling']) {
+    for (const kind of ['Plaid or weave', 'Stripe', 'Tiling', 'Motif']) {
       await page.getByRole('radio', { name: kind }).click();
       await expectNone(`new ${kind}`);
     }
@@ -67,6 +67,15 @@ for (const size of SIZES) {
         await expectNone(`${name}, ${each}`);
       }
     }
+    await openFromShelf(page, 'Slipway roof scales');
+    await page.getByRole('button', { name: /^Disc 2/ }).click();
+    await page.getByText('Soft shadow').click();
+    await page.getByText('Copies lighter or darker').click();
+    await page.getByLabel('Make further').selectOption('Bands along the edge');
+    await expectNone('a piece');
+    await step(page, 'Check');
+    await expect(page.getByText('Smallest width')).toBeVisible();
+    await expectNone('a motif’s check');
     await openFromShelf(page, 'Third-class moquette');
     await page.getByLabel('Show the draft').check();
     await expectNone('draft');

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { compile } from '../../core/design/compile-design.ts';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
 import type { Making } from '../../core/design/motif/making-schema.ts';
+import type { Piece } from '../../core/design/motif/motif-schema.ts';
 import { SHAPES, type ShapeName } from '../../core/design/motif/shapes.ts';
 import { readMotifText } from '../../core/design/motif/text/read-motif-text.ts';
 import { designFromStart } from '../../core/design/starts.ts';
@@ -11,6 +12,7 @@ import { dimensionsOf } from './hand/dimensions.ts';
 import { laidMotif, piecesAt } from './hand/motif-places.ts';
 import { alignPieces, movePieces, spreadPieces } from './hand/move-pieces.ts';
 import { snapTo } from './hand/snap.ts';
+import { squareEdge } from './hand/square-edge.ts';
 import {
   changePiece,
   duplicatePiece,
@@ -196,6 +198,26 @@ describe('numbers on the cloth', () => {
       ['1: band 1', 25],
       ['1: band 2', 13],
     ]);
+  });
+});
+
+describe('numbers of bands', () => {
+  it('stand where a ray from the middle meets the edge squarely, as wide as they say', () => {
+    const made: Making[] = [
+      { kind: 'bands', side: 'outward', corner: 'sharp', bands: [{ width: '1/2', shade: 'B' }] },
+    ];
+    const reachOf = (change: Partial<Piece>, kind: ShapeName = 'rectangle') => {
+      const design = withPieces(EMPTY, kind);
+      const motif = laidMotif(changePiece(1, (piece) => ({ ...piece, ...change }))(design) as MotifDesign);
+      return squareEdge(motif.pieces[0]!);
+    };
+    expect(reachOf({ made })!.reach).toBeCloseTo(12.5, 1);
+    expect(reachOf({ made, turn: '30' })).toMatchObject({ x: expect.closeTo(Math.cos(Math.PI / 6), 9) });
+    expect(reachOf({ made, turn: '30' })!.reach).toBeCloseTo(12.5, 1);
+    expect(reachOf({}, 'disc')!.reach).toBeCloseTo(10, 1);
+    // A hexagon with a corner at the top has a side at its right: √3/2 of its radius of 10 mm away.
+    expect(reachOf({}, 'polygon')!.reach).toBeCloseTo(5 * Math.sqrt(3), 1);
+    expect(reachOf({}, 'star')).toBeUndefined();
   });
 });
 

@@ -8,6 +8,7 @@ import { putPiece } from '../put-motif.ts';
 import { numberOf } from './in-steps.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
 import { isPlain, sizesOf, textOf } from './shape-sizes.ts';
+import { squareEdge } from './square-edge.ts';
 
 /** A number of the chosen piece as it stands on the cloth, between two places of the view. */
 export interface Dimension {
@@ -156,7 +157,7 @@ function makingDimensions(
   }
 }
 
-/** Bands from the edge at the right, one after another, level with the piece's place. */
+/** Bands from the edge one after another, where a ray from the piece's place meets it squarely. */
 function bandDimensions(
   making: Extract<Making, { kind: 'bands' }>,
   at: number,
@@ -166,20 +167,31 @@ function bandDimensions(
   put: (next: Making, tag: string) => void,
 ): readonly Dimension[] {
   const { bands, side } = making;
+  const edge = squareEdge(laid);
+  if (edge === undefined) return [];
   const whole = bands.reduce((sum, { width }) => sum + length(width), 0);
   // Outward, all of them lie within what the piece reaches to; inward, they begin at its edge.
-  let from = side === 'outward' ? laid.right - whole : laid.right;
+  let from = side === 'outward' ? edge.reach - whole : edge.reach;
+  const place = (way: number) => view.toView({ x: laid.at.x + way * edge.x, y: laid.at.y + way * edge.y });
   return bands.map(({ width, shade }, index): Dimension => {
     const to = from + (side === 'outward' ? length(width) : -length(width));
-    const one = view.toView({ x: from, y: laid.at.y });
-    const other = view.toView({ x: to, y: laid.at.y });
+    const line = beside(place(from), place(to), OFF + index * FURTHER);
     from = to;
     return {
-      ...level(one, other, one.y + (index % 2 === 0 ? OFF : OFF + FURTHER)),
+      ...line,
       label: `${at + 1}: band ${index + 1}`,
       text: width,
       kind: 'size',
       put: (text) => put({ ...making, bands: bands.with(index, { width: text, shade }) }, `band-${index}`),
     };
   });
+}
+
+/** A line beside two places, to the right of the way from one to the other as it is seen. */
+function beside(one: Place, other: Place, off: number): Pick<Dimension, 'from' | 'to' | 'ends'> {
+  const length = Math.hypot(other.x - one.x, other.y - one.y);
+  const sign = other.x < one.x ? -1 : 1;
+  const x = (-sign * off * (other.y - one.y)) / length;
+  const y = (sign * off * (other.x - one.x)) / length;
+  return { from: { x: one.x + x, y: one.y + y }, to: { x: other.x + x, y: other.y + y }, ends: [one, other] };
 }
