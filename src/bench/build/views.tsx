@@ -7,6 +7,7 @@ import type { ClothView } from '../cloth/cloth-store.ts';
 import { MotifHand } from '../motif/hand/motif-hand.tsx';
 import { MotifBuild } from '../motif/motif-build.tsx';
 import { MotifFactsPart } from '../motif/motif-facts-part.tsx';
+import { MOTIF_KEYS } from '../motif/motif-keys.ts';
 import { MotifLayPart } from '../motif/motif-lay.tsx';
 import { PlaidBuild } from '../plaid/plaid-build.tsx';
 import { PlaidChecks } from '../plaid/plaid-checks.tsx';
@@ -68,6 +69,7 @@ const VIEWS: { readonly [K in keyof ByKind]: ConstructionView<ByKind[K]> } = {
   motif: {
     Build: MotifBuild,
     Handles: MotifHand,
+    keys: MOTIF_KEYS,
     Lay: MotifLayPart,
     Checks: MotifFactsPart,
     RatioFits: RatioFitsPart,

@@ -6,7 +6,7 @@ import { type Outline, outlineOf } from '../shape/outline-of.ts';
 import type { Place } from '../shape/places.ts';
 import { fadePainters } from './fade-light.ts';
 import { figuresLight, type LitFigure } from './figures-light.ts';
-import { type LightPainter, NOTHING, overLine } from './light-rows.ts';
+import { type LightPainter, NOTHING, overLine, rowOf } from './light-rows.ts';
 import type { PaintWindow } from './painting.ts';
 import { type Side, sideBetween, walkAlone, walkPartition } from './partition-edges.ts';
 import { lightOf } from './partition-painter.ts';
@@ -27,8 +27,23 @@ export function facesLight(
   window: PaintWindow,
   tables: MixingTables,
 ): readonly LightPainter[] {
+  const [only, ...others] = base.faces;
+  if (only !== undefined && others.length === 0 && only.fill.kind !== 'fade')
+    return oneFace(base, window, tables);
   const faces = edgeLight(walkPartition(base, window), lightOf(base, tables), window, true);
   return [overLine(faces), ...fadePainters(base, shadeLight(base, tables), window)];
+}
+
+/** A single face covers everything: there is no edge. */
+function oneFace(
+  base: Partition,
+  { tile, width }: PaintWindow,
+  tables: MixingTables,
+): readonly LightPainter[] {
+  const { fill } = base.faces[0]!;
+  if (fill.kind === 'clear') return [];
+  const row = rowOf(shadeLight(base, tables)(fill.shade), Math.min(width, tile.width));
+  return [(_, line) => line.set(row)];
 }
 
 /**

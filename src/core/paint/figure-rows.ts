@@ -1,7 +1,7 @@
 import { LINEAR_ONE } from '../colour/linear.ts';
 import { SUBPIXELS } from '../shape/grid.ts';
 import { edgesByRows } from './edge-lists.ts';
-import { over } from './light-rows.ts';
+import { over, rowOf } from './light-rows.ts';
 import { accumulateRow, CHANNELS, type Placed, type RowSums, WHOLE } from './row-sums.ts';
 import type { Cover } from './soft-cover.ts';
 import type { Standing } from './stand-alone.ts';
@@ -67,14 +67,6 @@ export function plainRows(standing: Standing, light: Float64Array, sums: RowSums
     }
     emptyFirst(sums, across);
   };
-}
-
-/** A row of one light. */
-function rowOf(light: Float64Array, across: number): Float64Array {
-  const row = new Float64Array(across * CHANNELS);
-  row.set(light);
-  for (let at = CHANNELS; at < row.length; at *= 2) row.copyWithin(at, 0, Math.min(at, row.length - at));
-  return row;
 }
 
 /** The first pixel from one on that has anything to take up, or `across`. */

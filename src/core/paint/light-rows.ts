@@ -59,13 +59,6 @@ export function overLine(
     let green = start[1]! * PER_WHOLE + everywhere[1]!;
     let blue = start[2]! * PER_WHOLE + everywhere[2]!;
     let cover = start[3]! * PER_WHOLE + everywhere[3]!;
-    if (cover >= LINEAR_ONE && touched.every((word) => word === 0)) {
-      // Nothing changes along the row, and nothing below is seen.
-      line.set([red, green, blue, cover]);
-      for (let at = CHANNELS; at < line.length; at *= 2)
-        line.copyWithin(at, 0, Math.min(at, line.length - at));
-      return;
-    }
     for (let at = 0, x = 0; at < line.length; at += CHANNELS, x += 1) {
       if (isTouched(touched, x)) {
         red += sums[at]! * PER_WHOLE;
@@ -93,6 +86,14 @@ export function over(
   line[at + 1] = line[at + 1]! * through + green;
   line[at + 2] = line[at + 2]! * through + blue;
   line[at + 3] = line[at + 3]! * through + cover;
+}
+
+/** A row of one light. */
+export function rowOf(light: Float64Array, across: number): Float64Array {
+  const row = new Float64Array(across * CHANNELS);
+  row.set(light);
+  for (let at = CHANNELS; at < row.length; at *= 2) row.copyWithin(at, 0, Math.min(at, row.length - at));
+  return row;
 }
 
 function packOpaque(line: Float64Array, pixels: Uint32Array, byteOf: Uint8Array): void {

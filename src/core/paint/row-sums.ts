@@ -108,12 +108,15 @@ function share(
   const green = differences[place + 1]!;
   const blue = differences[place + 2]!;
   const cover = differences[place + 3]!;
-  sums[at]! += here * red;
-  sums[at + 1]! += here * green;
-  sums[at + 2]! += here * blue;
-  sums[at + 4]! += beyond * red;
-  sums[at + 5]! += beyond * green;
-  sums[at + 6]! += beyond * blue;
+  // Of cover alone there is no light to add.
+  if (red !== 0 || green !== 0 || blue !== 0) {
+    sums[at]! += here * red;
+    sums[at + 1]! += here * green;
+    sums[at + 2]! += here * blue;
+    sums[at + 4]! += beyond * red;
+    sums[at + 5]! += beyond * green;
+    sums[at + 6]! += beyond * blue;
+  }
   // Between faces that are not clear there is nothing to add.
   if (cover !== 0) {
     sums[at + 3]! += here * cover;

@@ -14,21 +14,8 @@ import { dashesAlong } from './dashes.ts';
 import type { Figure, GrownFigure, LineFigure, RoundedFigure } from './figure.ts';
 import { flattenTo } from './flatten.ts';
 import type { Grid } from './grid.ts';
+import { ENDS, JOINS, SHARPEST } from './line-joins.ts';
 import { areaOfPlaces, type Place } from './places.ts';
-import type { LineEnds } from './shape.ts';
-import { SHARPEST } from './stroke-outline.ts';
-
-const JOINS: Readonly<Record<LineEnds, JoinType>> = {
-  round: JoinType.Round,
-  sharp: JoinType.Miter,
-  flat: JoinType.Bevel,
-};
-
-const ENDS: Readonly<Record<LineEnds, EndType>> = {
-  round: EndType.Round,
-  sharp: EndType.Square,
-  flat: EndType.Butt,
-};
 
 /** Most that a chord of a round corner may lie inside it, in subpixels. */
 const SAGITTA = 4;

@@ -1,24 +1,10 @@
-import { Clipper64, ClipType, EndType, FillRule, inflatePaths, JoinType, type Paths64 } from 'clipper2-ts';
+import { Clipper64, ClipType, EndType, FillRule, inflatePaths, type Paths64 } from 'clipper2-ts';
 import { toNumber } from '../exact/rational.ts';
 import { copiesIn } from './copies.ts';
 import { type Grid, SUBPIXELS } from './grid.ts';
+import { ENDS, JOINS, SHARPEST } from './line-joins.ts';
 import { type Place, placesOf } from './places.ts';
-import type { LineEnds, Stroke } from './shape.ts';
-
-const JOINS: Readonly<Record<LineEnds, JoinType>> = {
-  round: JoinType.Round,
-  sharp: JoinType.Miter,
-  flat: JoinType.Bevel,
-};
-
-const ENDS: Readonly<Record<LineEnds, EndType>> = {
-  round: EndType.Round,
-  sharp: EndType.Square,
-  flat: EndType.Butt,
-};
-
-/** How far a point may be drawn out beside half a line's width, before it is cut off. */
-export const SHARPEST = 4;
+import type { Stroke } from './shape.ts';
 
 /** Most that a chord of a round end may lie inside it, in subpixels; of ends there are many. */
 const SAGITTA = 16;

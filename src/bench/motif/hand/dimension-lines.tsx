@@ -64,13 +64,17 @@ function numberPlace(
   to: Place,
   digits: number,
 ): { readonly left: number; readonly top: number } {
-  const across = Math.abs(to.x - from.x);
-  const up = Math.abs(to.y - from.y);
-  const width = digits * DIGIT + PAPER;
   const middle = { left: (from.x + to.x) / 2, top: (from.y + to.y) / 2 };
-  if (up === 0 && across < width) return { ...middle, left: Math.max(from.x, to.x) + width / 2 + 4 };
-  if (across === 0 && up < HEIGHT) return { ...middle, top: Math.max(from.y, to.y) + HEIGHT / 2 + 6 };
-  return middle;
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  if (length === 0) return { left: from.x + digits * DIGIT + PAPER, top: from.y };
+  const across = (to.x - from.x) / length;
+  const up = (to.y - from.y) / length;
+  // As far as the number's paper reaches along the line.
+  const reach = Math.abs(across) * (digits * DIGIT + PAPER) + Math.abs(up) * HEIGHT;
+  if (length >= reach) return middle;
+  const beyond = (length + reach) / 2 + 4;
+  const sign = across < -0.001 || (Math.abs(across) <= 0.001 && up < 0) ? -1 : 1;
+  return { left: middle.left + sign * across * beyond, top: middle.top + sign * up * beyond };
 }
 
 interface DimensionNumberProps {

@@ -1,9 +1,9 @@
 import { rational, toNumber } from '../../exact/rational.ts';
 import { shiftsInto } from '../../shape/copies.ts';
 import { roundedInset } from '../../shape/inset.ts';
+import { SHARPEST } from '../../shape/line-joins.ts';
 import { type Place, placesOf } from '../../shape/places.ts';
 import type { Cut, Frames, Inset, LineEnds, Stroke, TorusShape } from '../../shape/shape.ts';
-import { SHARPEST } from '../../shape/stroke-outline.ts';
 import { traceInset, tracePath } from '../../shape/trace.ts';
 import { lengthText } from './length-text.ts';
 import { turnedDown, writePath } from './svg-path.ts';
