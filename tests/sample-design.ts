@@ -210,6 +210,14 @@ export const someTiling: fc.Arbitrary<TilingDesign> = fc
       maxLength: 1,
     }),
     gaps: fc.constantFrom(null, { by: '0.5 mm', corner: '1 mm', shade: 'C' }),
+    letters: fc.constantFrom(null, {
+      text: 'K&',
+      font: 'mono' as const,
+      height: '3 mm',
+      shade: 'A',
+      turned: true,
+      of: null,
+    }),
     lines: fc.array(someLines, { maxLength: 2 }),
   })
   .map(({ hexes, ...order }) =>

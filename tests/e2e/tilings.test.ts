@@ -185,6 +185,12 @@ test('gaps and dashed lines lie over the faces, and are sent as a drawing and a 
   await page.getByRole('button', { name: 'Along the sides' }).click();
   await page.getByLabel('Dashed, whole dashes to each').check();
   await page.getByLabel('Width', { exact: true }).fill('1/2 mm');
+  await page.getByText('Letters in faces').click();
+  await page.getByLabel('Letters in the middle of faces').check();
+  await page.getByLabel('Letters', { exact: true }).fill('Ж');
+  await expect(page.getByText('The font has no “Ж”.')).toBeVisible();
+  await page.getByLabel('Letters', { exact: true }).fill('LLR');
+  await page.getByRole('radio', { name: 'Turned with each face' }).check();
   await saved(page);
   await step(page, 'Check');
   await expect(page.getByText('Seam test: no visible join')).toBeVisible();

@@ -7,6 +7,7 @@ import { valueIfAny } from '../../wording/attempt.ts';
 import { polygonText } from '../../wording/tiling-words.ts';
 import { FadePart } from './tiling-fade-part.tsx';
 import { GapsPart } from './tiling-gaps-part.tsx';
+import { LettersPart } from './tiling-letters-part.tsx';
 import { LinesPart } from './tiling-lines-part.tsx';
 
 /** Numbers of sides that the faces have, and the kinds of sides between them. */
@@ -19,7 +20,7 @@ function useKinds({ construction }: TilingDesign) {
   }, [construction]);
 }
 
-/** What lies over the faces: a fade, gaps, lines. */
+/** What lies over the faces: a fade, gaps, lines, letters. */
 export function TilingLayers({ design }: { design: TilingDesign }) {
   const kinds = useKinds(design);
   const all = { value: '', text: 'All faces' };
@@ -32,6 +33,7 @@ export function TilingLayers({ design }: { design: TilingDesign }) {
       <FadePart design={design} faceOptions={faceOptions} />
       <GapsPart design={design} />
       <LinesPart design={design} faceOptions={faceOptions} sides={kinds.sides} />
+      <LettersPart design={design} faceOptions={faceOptions} />
     </>
   );
 }

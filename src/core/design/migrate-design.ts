@@ -134,7 +134,13 @@ function addNotes(document: Readonly<Record<string, unknown>>): Record<string, u
 
 /** Version 10 knew no motifs; everything else is as it was. */
 function addMotifs(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
-  return { ...document, version: 11 };
+  const construction = Object(document['construction']) as Record<string, unknown>;
+  const isTiling = construction['kind'] === 'tiling';
+  return {
+    ...document,
+    version: 11,
+    construction: isTiling ? { ...construction, letters: null } : construction,
+  };
 }
 
 function newerConstruction(construction: Record<string, unknown>): unknown {

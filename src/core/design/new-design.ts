@@ -120,6 +120,7 @@ export function newTiling(order: TilingOrder): TilingDesign {
       fade: order.fade ?? null,
       gaps: order.gaps ?? null,
       lines: (order.lines ?? []).map((each) => ({ ...ALL_CORNERS, ...each })),
+      letters: order.letters ?? null,
     },
   };
 }

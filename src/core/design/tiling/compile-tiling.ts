@@ -74,7 +74,7 @@ function withMarks(
   base: Partition,
   scale: MarksScale,
 ): Partition | Marks {
-  if (spec.gaps === null && spec.lines.length === 0) return base;
+  if (spec.gaps === null && spec.lines.length === 0 && spec.letters === null) return base;
   const faces = spec.rings.length === 0 ? base : partitionOf(laid, laid.shades);
   return { kind: 'marks', base, marks: marksOf(spec, faces, laid.shades, scale) };
 }

@@ -8,11 +8,12 @@ import type { TilingSpec } from './tiling-schema.ts';
 const FACES = 28;
 const CELLS = 4;
 
-const FACES_ALONE: Pick<TilingSpec, 'scatter' | 'rings' | 'fade' | 'gaps' | 'lines'> = {
+const FACES_ALONE: Pick<TilingSpec, 'scatter' | 'rings' | 'fade' | 'gaps' | 'lines' | 'letters'> = {
   scatter: null,
   rings: [],
   fade: null,
   gaps: null,
+  letters: null,
   lines: [],
 };
 

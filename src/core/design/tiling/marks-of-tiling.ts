@@ -8,16 +8,17 @@ import { insetPolygon } from '../../shape/inset.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark } from '../../shape/shape.ts';
 import { indexOf } from './index-of.ts';
+import { lettersInFaces } from './letters-in-faces.ts';
 import { parseLengthOrNone, parseNarrow, parseSize } from './tiling-numbers.ts';
 import type { LinesSpec, TilingSpec } from './tiling-schema.ts';
 
 /**
- * What lies over a tiling's faces: the gaps, then lines in their order.
+ * What lies over a tiling's faces: the gaps, then lines in their order, then letters.
  * @param faces  without their rings
  * @throws CoreError "tiling/vanished" where no face is left between the gaps
  */
 export function marksOf(
-  { gaps, lines }: Pick<TilingSpec, 'gaps' | 'lines'>,
+  { gaps, lines, letters }: Pick<TilingSpec, 'gaps' | 'lines' | 'letters'>,
   faces: TorusFaces,
   shades: readonly Shade[],
   scale: MarksScale,
@@ -25,6 +26,7 @@ export function marksOf(
   return [
     ...(gaps === null ? [] : [gapsMark(gaps, faces, shades, scale)]),
     ...lines.map((each) => linesMark(each, faces, shades, scale)),
+    ...(letters === null ? [] : lettersInFaces(letters, faces, shades, scale)),
   ];
 }
 

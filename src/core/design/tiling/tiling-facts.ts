@@ -106,7 +106,13 @@ function colouredSymmetry(tiling: Tiling, { keeps, shadeOf }: FaceColours): Plan
 }
 
 /** A tiling's faces alone. */
-const NOTHING_OVER = { rings: [], fade: null, gaps: null, lines: [] } as const satisfies Partial<TilingSpec>;
+const NOTHING_OVER = {
+  rings: [],
+  fade: null,
+  gaps: null,
+  lines: [],
+  letters: null,
+} as const satisfies Partial<TilingSpec>;
 
 /** Whether nothing that changes lengths is done to a form. */
 function keepsLengths({ stretch, shear }: TilingSpec): boolean {

@@ -12,7 +12,7 @@ export const TILING: ConstructionKind<TilingSpec> = {
   compile: (tiling, { shades, resolution }) => compileTiling(tiling, { shades, pixel: pixelOf(resolution) }),
   misses: (tiling, { resolution }, unit) => missesOfTiling(tiling, unit, pixelOf(resolution)),
   mapShades: (tiling, to) => {
-    const { faces, rings, colours, fade, gaps, lines } = tiling;
+    const { faces, rings, colours, fade, gaps, lines, letters } = tiling;
     return {
       ...tiling,
       faces: faces.map((key, index) => to(key, ['faces', index])),
@@ -25,6 +25,7 @@ export const TILING: ConstructionKind<TilingSpec> = {
           : colours,
       fade: fade && { ...fade, shades: fade.shades.map((key, index) => to(key, ['fade', 'shades', index])) },
       gaps: gaps && { ...gaps, shade: to(gaps.shade, ['gaps', 'shade']) },
+      letters: letters && { ...letters, shade: to(letters.shade, ['letters', 'shade']) },
       lines: lines.map((each, index) => ({ ...each, shade: to(each.shade, ['lines', index, 'shade']) })),
     };
   },

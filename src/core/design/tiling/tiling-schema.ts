@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { MAX_SHADES, SHADE_KEY } from '../../colour/shade.ts';
 import { compare, rational } from '../../exact/rational.ts';
+import { cleanText } from '../../formats/clean-text.ts';
+import { LETTER_FONT_KEYS } from '../../shape/letters/letters.ts';
 import { exactText } from '../exact-text.ts';
 import { formSchema } from './form-schema.ts';
 import {
@@ -51,6 +53,20 @@ const coloursSchema = z.discriminatedUnion('by', [
     shades: z.array(shadeKey).min(1).max(20_000),
   }),
 ]);
+
+const lettersSchema = z.strictObject({
+  text: z.string().overwrite(cleanText).min(1).max(60),
+  font: z.enum(LETTER_FONT_KEYS),
+  /** Of the capitals. */
+  height: size,
+  shade: shadeKey,
+  /** Whether they turn with each face, standing on its first side; else they are upright. */
+  turned: z.boolean(),
+  of: z
+    .string()
+    .regex(/^\d{1,3}$/)
+    .nullable(),
+});
 
 /**
  * Lines over the faces: along their sides, inside their sides all round, from their middles to corners or to middles of
@@ -141,6 +157,8 @@ export const tilingSchema = z.strictObject({
   /** Gaps between faces: each is taken in by a distance, its corners rounded by a radius. */
   gaps: z.strictObject({ by: size, corner: sizeOrNone, shade: shadeKey }).nullable(),
   lines: z.array(linesSchema).max(MAX_LINES),
+  /** Letters in the middle of faces, of those of so many sides or of all. */
+  letters: lettersSchema.nullable(),
 });
 
 function isSmaller(share: string, than: string): boolean {
@@ -153,4 +171,5 @@ function isSmaller(share: string, than: string): boolean {
 
 export type TilingSpec = z.infer<typeof tilingSchema>;
 export type LinesSpec = TilingSpec['lines'][number];
+export type LettersSpec = NonNullable<TilingSpec['letters']>;
 export type FadeSpec = NonNullable<TilingSpec['fade']>;
