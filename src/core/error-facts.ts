@@ -133,6 +133,7 @@ export interface ErrorFacts {
   'motif/missing': Of<'piece' | 'other'>;
   'motif/part': Of<'text'>;
   'motif/radii': Of<'text'>;
+  'motif/reach': Of<'piece' | 'repeats' | 'most'>;
   'motif/share': Of<'text'>;
   'motif/too-large': Of<'width' | 'height' | 'most'>;
   'motif/too-many': Of<'figures' | 'most'>;

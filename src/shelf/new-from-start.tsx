@@ -6,7 +6,6 @@ import { TextField } from '../kit/fields/text-field.tsx';
 import { StartGrid } from '../kit/start-grid.tsx';
 import { wordsFor } from '../wording/construction-words.ts';
 import { changedCard, type ShadeChanges } from './begun-card.ts';
-import { NewPreview } from './new-preview.tsx';
 import { type NewFormProps, StartForm } from './start-form.tsx';
 
 /** Begins a design of any construction: an example in chosen colours, and a name. */
@@ -31,17 +30,14 @@ export function NewFromStart({
       design={design}
       onClose={onClose}
       onMake={onMake}
-      aside={
-        <NewPreview
-          design={design}
-          perThread={2}
-          words={wordsFor(construction).built(construction)}
-          waiting=""
-          shades={design.shades}
-          changes={changes}
-          onChange={setChanges}
-        />
-      }
+      preview={{
+        perThread: 2,
+        words: wordsFor(construction).built(construction),
+        waiting: '',
+        shades: design.shades,
+        changes,
+        onChange: setChanges,
+      }}
     >
       <TextField label="Name" value={name} onChange={setName} placeholder={chosen.start.name} />
       <StartGrid

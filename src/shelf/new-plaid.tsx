@@ -6,7 +6,6 @@ import { TextField } from '../kit/fields/text-field.tsx';
 import { StartGrid } from '../kit/start-grid.tsx';
 import { plural } from '../wording/measures.ts';
 import type { ShadeChanges } from './begun-card.ts';
-import { NewPreview } from './new-preview.tsx';
 import { fieldsOf, plaidName, type StartFields, shadesTyped, startDesign } from './start-design.ts';
 import { type NewFormProps, StartForm } from './start-form.tsx';
 
@@ -27,21 +26,17 @@ export function NewPlaid({ onClose, onMake }: NewFormProps<PlaidDesign>) {
       design={design}
       onClose={onClose}
       onMake={onMake}
-      aside={
-        <NewPreview
-          design={design}
-          perThread={3}
-          words={
-            design === undefined
-              ? ''
-              : `${plural(threadCount(design.construction.warp), 'end')} in the warp’s repeat`
-          }
-          waiting="The cloth shows when the counts can be read."
-          shades={shadesTyped(base, fields, changes)}
-          changes={changes}
-          onChange={setChanges}
-        />
-      }
+      preview={{
+        perThread: 3,
+        words:
+          design === undefined
+            ? ''
+            : `${plural(threadCount(design.construction.warp), 'end')} in the warp’s repeat`,
+        waiting: 'The cloth shows when the counts can be read.',
+        shades: shadesTyped(base, fields, changes),
+        changes,
+        onChange: setChanges,
+      }}
     >
       <TextField
         label="Name"

@@ -4,7 +4,7 @@ import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import type { ShadeChanges } from './begun-card.ts';
 import { NewCard } from './new-card.tsx';
 
-interface NewPreviewProps {
+export interface NewPreviewProps {
   /** What is made so far; undefined while it cannot be. */
   readonly design: Design | undefined;
   /** CSS pixels a thread, or a millimetre. */

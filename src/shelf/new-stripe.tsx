@@ -16,7 +16,6 @@ import { TextField } from '../kit/fields/text-field.tsx';
 import { StartGrid } from '../kit/start-grid.tsx';
 import { linesText } from '../wording/lines.ts';
 import { begunCard, changedCard, type ShadeChanges } from './begun-card.ts';
-import { NewPreview } from './new-preview.tsx';
 import { type NewFormProps, StartForm } from './start-form.tsx';
 
 const STARTS = STRIPE_STARTS.map((start) => ({ start, design: start.design(0) }));
@@ -44,17 +43,14 @@ export function NewStripe({ onClose, onMake }: NewFormProps<StripeDesign>) {
       design={design}
       onClose={onClose}
       onMake={onMake}
-      aside={
-        <NewPreview
-          design={design}
-          perThread={2}
-          words={design === undefined ? '' : `Direction: ${linesText(design.construction.slope)}`}
-          waiting="The stripe shows when the widths can be read."
-          shades={shades}
-          changes={changes}
-          onChange={setChanges}
-        />
-      }
+      preview={{
+        perThread: 2,
+        words: design === undefined ? '' : `Direction: ${linesText(design.construction.slope)}`,
+        waiting: 'The stripe shows when the widths can be read.',
+        shades: shades,
+        changes,
+        onChange: setChanges,
+      }}
     >
       <TextField label="Name" value={name} onChange={setName} placeholder={plain} />
       <TextField

@@ -14,7 +14,6 @@ import { StartGrid } from '../kit/start-grid.tsx';
 import { valueIfAny } from '../wording/attempt.ts';
 import { inMillimetres, SIZE_NAMES, tilingText } from '../wording/tiling-words.ts';
 import { changedCard, type ShadeChanges } from './begun-card.ts';
-import { NewPreview } from './new-preview.tsx';
 import { type NewFormProps, StartForm } from './start-form.tsx';
 
 /** Square pixels of a little swatch, a millimetre each. */
@@ -45,17 +44,14 @@ export function NewTiling({ onClose, onMake }: NewFormProps<TilingDesign>) {
       design={design}
       onClose={onClose}
       onMake={onMake}
-      aside={
-        <NewPreview
-          design={design}
-          perThread={1}
-          words={tilingText(start.construction)}
-          waiting="The tiling shows when its size can be read."
-          shades={shades.filter(({ key }) => used.has(key))}
-          changes={changes}
-          onChange={setChanges}
-        />
-      }
+      preview={{
+        perThread: 1,
+        words: tilingText(start.construction),
+        waiting: 'The tiling shows when its size can be read.',
+        shades: shades.filter(({ key }) => used.has(key)),
+        changes,
+        onChange: setChanges,
+      }}
     >
       <TextField label="Name" value={name} onChange={setName} placeholder={chosen.name} />
       <NumberField

@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import type { Design } from '../core/design/design-schema.ts';
+import { NewPreview, type NewPreviewProps } from './new-preview.tsx';
 
 /** What every form that begins a design is given. */
 export interface NewFormProps<D> {
@@ -6,18 +8,24 @@ export interface NewFormProps<D> {
   readonly onMake: (design: D) => void;
 }
 
-interface StartFormProps<D> {
+interface StartFormProps<D extends Design> {
   /** What is made so far; undefined while it cannot be. */
   readonly design: D | undefined;
-  /** What shows it, beside what is typed. */
-  readonly aside: ReactNode;
+  /** How it is shown, beside what is typed. */
+  readonly preview: Omit<NewPreviewProps, 'design'>;
   readonly onClose: () => void;
   readonly onMake: (design: D) => void;
   readonly children: ReactNode;
 }
 
 /** What a design is begun from, what comes of it, and the two ways out: leave it, or take it to the bench. */
-export function StartForm<D>({ design, aside, onClose, onMake, children }: StartFormProps<D>) {
+export function StartForm<D extends Design>({
+  design,
+  preview,
+  onClose,
+  onMake,
+  children,
+}: StartFormProps<D>) {
   return (
     <form
       className="flex flex-col gap-4"
@@ -28,7 +36,7 @@ export function StartForm<D>({ design, aside, onClose, onMake, children }: Start
     >
       <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-6 max-[640px]:grid-cols-1">
         <div className="flex min-w-0 flex-col gap-3">{children}</div>
-        {aside}
+        <NewPreview design={design} {...preview} />
       </div>
       <div className="-mx-6 -mb-6 sticky -bottom-6 flex justify-end gap-2 border-rule border-t bg-paper px-6 py-3">
         <button type="button" className="button" onClick={onClose}>

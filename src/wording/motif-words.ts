@@ -153,7 +153,7 @@ export function motifText({ pieces, box }: Motif): string {
 
 /** The smallest width or gap of a motif, in millimetres. */
 export function thinText(width: number | null): string {
-  return width === null ? 'none below half of the repeat' : `${width.toFixed(2)} mm`;
+  return width === null ? 'over half of the repeat' : `${width.toFixed(2)} mm`;
 }
 
 export function layText(lay: MotifLay): string {

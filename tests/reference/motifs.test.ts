@@ -7,8 +7,6 @@ import { compile } from '../../src/core/design/compile-design.ts';
 import type { MotifDesign } from '../../src/core/design/design-schema.ts';
 import { motifFacts } from '../../src/core/design/motif/motif-facts.ts';
 import type { Motif, Piece, PieceFade, PieceShape } from '../../src/core/design/motif/motif-schema.ts';
-import { usualPiece } from '../../src/core/design/motif/usual-piece.ts';
-import { newMotif } from '../../src/core/design/new-design.ts';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { surdToNumber } from '../../src/core/exact/surd.ts';
 import { unitToSvg } from '../../src/core/formats/svg/unit-svg.ts';
@@ -16,30 +14,21 @@ import { gaussianWeights } from '../../src/core/paint/gaussian.ts';
 import { paintRows, preparePainting } from '../../src/core/paint/painting.ts';
 import type { RepeatUnit } from '../../src/core/repeat/repeat-unit.ts';
 import { lineThrough } from '../../src/core/shape/line-figures.ts';
+import { disc, motifOf, type SomePiece } from '../motif-of.ts';
 import { insides, rendered } from '../svg-renderers.ts';
 
 const WIDTH = 240;
 
-/** A motif of pieces on a box of 10 × 10 steps of 5 mm. */
-function motifOf(
-  pieces: readonly (Partial<Piece> & { shape: PieceShape })[],
-  more: Partial<Pick<Motif, 'box' | 'ground'>> = {},
-) {
-  return newMotif({
-    name: 'Motif',
-    shades: [...'CBR'].map(shadeOfLetter),
-    box: { width: '10', height: '10' },
-    ground: 'C',
-    ...more,
-    pieces: pieces.map(({ shape, ...piece }, at) =>
-      usualPiece(at + 1, shape, '5', '5', { shade: 'B', ...piece }),
-    ),
-  });
+/** Steps of a box's side. */
+const SIDE = 10;
+
+function inTens(pieces: readonly SomePiece[], more: Partial<Motif> = {}) {
+  return motifOf(pieces, more, SIDE);
 }
 
 /** Square steps of a shade in one box of 10 × 10. */
 function areaOf(pieces: readonly (Partial<Piece> & { shape: PieceShape })[], key = 'B'): number {
-  const found = motifFacts(motifOf(pieces)).shares.find((share) => share.key === key);
+  const found = motifFacts(inTens(pieces)).shares.find((share) => share.key === key);
   return (found?.share ?? 0) * 100;
 }
 
@@ -56,8 +45,6 @@ function painted(unit: RepeatUnit, width: number, height: number, mixing: Mixing
   paintRows(preparePainting(unit, window), 0, height, out);
   return new Uint8Array(out.buffer);
 }
-
-const disc = (across: string): PieceShape => ({ kind: 'disc', across });
 
 describe('areas, by the formulas of geometry', () => {
   it('two discs that overlap: two circle segments, 2 r² acos(d/2r) − d/2 √(4r² − d²)', () => {
@@ -108,7 +95,7 @@ describe('areas, by the formulas of geometry', () => {
 describe('facts of the trade (common practice)', () => {
   it('of each disc of a scallop of diameter d the area d²/2 is seen', () => {
     // Two of them in a box of d × d, every second row moved by half; lower rows lie on top.
-    const scales = motifOf(
+    const scales = inTens(
       [
         { shape: disc('8'), x: '0', y: '6', shade: 'R' },
         { shape: disc('8'), x: '4', y: '2', shade: 'B' },
@@ -232,7 +219,7 @@ describe('soft shadows', () => {
     ['3/4', 18],
   ])('of %s steps, %i pixels, are those of the two renderers', async (softness, pixels) => {
     const shadow = { x: '1', y: '-1', softness, shade: 'R', strength: '60%' };
-    const unit = compile(motifOf([{ shape: disc('5'), x: '9', shadow }]));
+    const unit = compile(inTens([{ shape: disc('5'), x: '9', shadow }]));
     const ours = painted(unit, WIDTH, WIDTH);
     const all = await rendered(unitToSvg(unit, 'Motif'), WIDTH, WIDTH);
     for (const [name, theirs] of Object.entries(all)) {
@@ -261,7 +248,7 @@ describe('fades', () => {
       turn: '20',
       fade: { ...fade, shades: [...fade.shades] } as PieceFade,
     };
-    const unit = compile(motifOf([piece]));
+    const unit = compile(inTens([piece]));
     const ours = painted(unit, WIDTH, WIDTH, 'light');
     const all = await rendered(unitToSvg(unit, 'Motif'), WIDTH, WIDTH);
     for (const [name, theirs] of Object.entries(all)) {
@@ -357,7 +344,7 @@ describe('hexagon packing', () => {
 describe('a piece that crosses the edges', () => {
   it('is as a plain drawing of three by three boxes, cut to its middle', async () => {
     const unit = compile(
-      motifOf([{ shape: { kind: 'star', points: 7, outer: '4', inner: '2' }, x: '1', y: '9', turn: '10' }]),
+      inTens([{ shape: { kind: 'star', points: 7, outer: '4', inner: '2' }, x: '1', y: '9', turn: '10' }]),
     );
     const ours = painted(unit, WIDTH, WIDTH);
     const corners = Array.from({ length: 14 }, (_, at) => {

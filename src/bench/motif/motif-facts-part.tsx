@@ -31,7 +31,11 @@ export function MotifFactsPart({ design }: { design: MotifDesign }) {
   const parts = useMemo(() => shares.map(({ shade, share }) => ({ ...shade, sizes: [share] })), [shares]);
   if (facts === undefined) return <p className="hint">The motif is being measured…</p>;
   const { pieces } = design.construction;
-  const nameOf = (id: number) => pieceName(pieces.find((piece) => piece.id === id)!);
+  // What was measured may be of a moment ago, when there were other pieces.
+  const crossings = facts.crossings.flatMap(({ id, edges }) => {
+    const piece = pieces.find((each) => each.id === id);
+    return piece === undefined ? [] : [{ id, edges, name: pieceName(piece) }];
+  });
   return (
     <section aria-label="Motif" className="flex flex-col gap-2 border-rule border-t pt-3">
       <h3 className="text-[14px]">Motif</h3>
@@ -41,12 +45,12 @@ export function MotifFactsPart({ design }: { design: MotifDesign }) {
         <Measure name="Smallest gap">{thinText(facts.smallestGap)}</Measure>
       </dl>
       <FinestPart facts={facts} pixel={pixelOf(design.resolution)} />
-      {facts.crossings.length > 0 && (
+      {crossings.length > 0 && (
         <DataTable
           head={['Piece', 'Goes over, and comes in again']}
-          rows={facts.crossings.map(({ id, edges }) => ({
+          rows={crossings.map(({ id, edges, name }) => ({
             key: String(id),
-            cells: [nameOf(id), edges.join(', ')],
+            cells: [name, edges.join(', ')],
           }))}
         />
       )}

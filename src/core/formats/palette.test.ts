@@ -19,7 +19,7 @@ describe('parsePalette', () => {
 
   it('reads a palette of red, green, blue and name', () => {
     const text =
-      'GIMP Palette\nName: Lake\nColumns: 2\n# made by hand\n 46  76  99\tSlate water\n239 230 207\tUntitled\n';
+      'Colours of the lake\nName: Lake\nColumns: 2\n# made by hand\n 46  76  99\tSlate water\n239 230 207\tUntitled\n';
     expect(parsePalette(text)).toEqual([
       { name: 'Slate water', hex: '#2e4c63' },
       { name: '', hex: '#efe6cf' },
@@ -28,7 +28,8 @@ describe('parsePalette', () => {
 
   it.each([
     ['', 'card/empty'],
-    ['GIMP Palette\n# nothing', 'card/empty'],
+    ['Colours\n# nothing', 'shades/colour'],
+    ['300 0 0 Too much', 'shades/colour'],
     ['#2e4c63 nothing', 'shades/colour'],
     ['#fff '.repeat(201), 'shades/too-many'],
     [' '.repeat(MAX_PALETTE + 1), 'card/too-long'],

@@ -15,8 +15,8 @@ export interface PaletteColour {
 
 /**
  * Reads colours from text in any of the open ways of writing them: hex values or CSS colour names, parted by white space,
- * commas or semicolons; CSS custom properties (`--slate-water: #2e4c63;`, CSS Custom Properties Level 1); a palette of
- * lines "red green blue name" (the GPL text format of GIMP, described in its developers' documentation).
+ * commas or semicolons; CSS custom properties (`--slate-water: #2e4c63;`, CSS Custom Properties Level 1); a table of
+ * lines "red green blue name", each from 0 to 255, under whatever head.
  *
  * @throws CoreError "card/too-long" {length, most} | "card/empty" | "shades/too-many" {shades, most} |
  *         "shades/colour" {text}
@@ -24,11 +24,9 @@ export interface PaletteColour {
 export function parsePalette(text: string): readonly PaletteColour[] {
   if (text.length > MAX_PALETTE)
     throw new CoreError('card/too-long', { length: text.length, most: MAX_PALETTE });
-  const colours = /^\uFEFF?GIMP Palette/.test(text)
-    ? gplColours(text)
-    : text.includes('--')
-      ? propertyColours(text)
-      : listedColours(text);
+  const table = tableColours(text);
+  const colours =
+    table.length > 0 ? table : text.includes('--') ? propertyColours(text) : listedColours(text);
   if (colours.length === 0) throw new CoreError('card/empty');
   if (colours.length > MAX_SHADES) {
     throw new CoreError('shades/too-many', { shades: colours.length, most: MAX_SHADES });
@@ -36,15 +34,16 @@ export function parsePalette(text: string): readonly PaletteColour[] {
   return colours;
 }
 
-/** Three numbers from 0 to 255 and a name on each line; other lines are its head and remarks. */
-function gplColours(text: string): readonly PaletteColour[] {
-  return [...text.matchAll(/^[ \t]*(\d{1,3})[ \t]+(\d{1,3})[ \t]+(\d{1,3})(?:[ \t]+(.*))?$/gm)].map(
+/** Three numbers from 0 to 255, and a name, on each line; other lines are the head and remarks. None where hex values are given. */
+function tableColours(text: string): readonly PaletteColour[] {
+  if (/^\s*#[0-9a-f]{3,6}\b/im.test(text)) return [];
+  return [...text.matchAll(/^[ \t]*(\d{1,3})[ \t]+(\d{1,3})[ \t]+(\d{1,3})(?:[ \t]+(.*))?\r?$/gm)].flatMap(
     (match) => {
-      const digits = match
-        .slice(1, 4)
-        .map((part) => Math.min(255, Number(part)).toString(16).padStart(2, '0'));
+      const levels = match.slice(1, 4).map(Number);
+      if (levels.some((level) => level > 255)) return [];
+      const digits = levels.map((level) => level.toString(16).padStart(2, '0'));
       const name = cleanText(match[4] ?? '').trim();
-      return { name: /^untitled$/i.test(name) ? '' : name.slice(0, 110), hex: `#${digits.join('')}` };
+      return [{ name: /^untitled$/i.test(name) ? '' : name.slice(0, 110), hex: `#${digits.join('')}` }];
     },
   );
 }

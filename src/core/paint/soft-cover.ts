@@ -15,8 +15,9 @@ const FINEST = 8;
 /**
  * A cover blurred by a Gaussian. Rows are made when they are asked for, and as many are kept as the next one needs.
  *
- * Blocks of f × f pixels are averaged first where the deviation is large, and what lies between their middles is
- * interpolated: both widen the blur by f²/4 in its variance, which is taken off.
+ * Where the deviation is large, blocks of about f × f pixels are averaged first, and what lies between their middles is
+ * interpolated: both widen the blur by f²/4 in its variance, which is taken off. Where the cover comes round, blocks divide
+ * it evenly, up to a pixel.
  *
  * @param deviation  in pixels, above 0
  * @param endless    whether the cover comes round at its edges; else it is none beyond them, and the blur reaches further
@@ -26,30 +27,33 @@ export function softCover(
   deviation: number,
   endless: boolean,
 ): Cover & { readonly margin: number } {
-  const block = endless ? 1 : Math.max(1, Math.floor(deviation / FINEST));
-  const weights = gaussianWeights(Math.sqrt(deviation ** 2 - (block === 1 ? 0 : block ** 2 / 4)) / block);
+  const least = Math.min(Math.max(1, Math.floor(deviation / FINEST)), cover.across, cover.down);
+  const columns = Math.ceil(cover.across / least);
+  const rows = Math.ceil(cover.down / least);
+  const block = endless ? { x: cover.across / columns, y: cover.down / rows } : { x: least, y: least };
+  const mean = Math.sqrt(block.x * block.y);
+  const widened = least === 1 ? 0 : mean ** 2 / 4;
+  const weights = gaussianWeights(Math.sqrt(deviation ** 2 - widened) / mean);
   const reach = (weights.length - 1) / 2;
-  const columns = Math.ceil(cover.across / block);
-  const rows = Math.ceil(cover.down / block);
   const beyond = endless ? 0 : reach + 1;
   const size = { columns, rows, reach, beyond, block, endless };
   const flat = keptRows(2 * reach + 4, (row) => blurredAlong(blockRow(cover, row, size), weights, size));
   const soft = keptRows(4, (row) =>
     blurredAcross((at) => flat(placeOf(at, size)), row, weights, columns + 2 * beyond),
   );
-  const margin = beyond * block;
+  const margin = beyond * least;
   return {
     margin,
     across: cover.across + 2 * margin,
     down: cover.down + 2 * margin,
     rowAt: (row, shares) => {
-      if (block === 1) {
+      if (least === 1) {
         shares.set(soft(row - margin)!);
         return;
       }
-      const place = (row - margin + 0.5) / block - 0.5;
+      const place = (row - margin + 0.5) / block.y - 0.5;
       const upper = Math.floor(place);
-      between(soft(upper)!, soft(upper + 1)!, place - upper, block, shares);
+      between(soft(upper)!, soft(upper + 1)!, place - upper, size, shares);
     },
   };
 }
@@ -60,8 +64,8 @@ interface BlurSize {
   readonly reach: number;
   /** Blocks that the blur reaches beyond the cover. */
   readonly beyond: number;
-  /** Pixels of a block's side. */
-  readonly block: number;
+  /** Pixels of a block's sides. */
+  readonly block: { readonly x: number; readonly y: number };
   readonly endless: boolean;
 }
 
@@ -86,11 +90,19 @@ function blockRow(cover: Cover, row: number, { columns, rows, block }: BlurSize)
   if (row < 0 || row >= rows) return undefined;
   const means = new Float64Array(columns);
   const shares = new Float64Array(cover.across);
-  for (let y = row * block; y < Math.min(cover.down, (row + 1) * block); y += 1) {
+  const top = Math.round(row * block.y);
+  const bottom = Math.round((row + 1) * block.y);
+  for (let y = top; y < Math.min(cover.down, bottom); y += 1) {
     cover.rowAt(y, shares);
-    for (let x = 0; x < cover.across; x += 1) means[Math.floor(x / block)]! += shares[x]!;
+    for (let column = 0; column < columns; column += 1) {
+      const right = Math.min(cover.across, Math.round((column + 1) * block.x));
+      for (let x = Math.round(column * block.x); x < right; x += 1) means[column]! += shares[x]!;
+    }
   }
-  return means.map((sum) => sum / block ** 2);
+  return means.map((sum, column) => {
+    const across = Math.round((column + 1) * block.x) - Math.round(column * block.x);
+    return sum / (across * (bottom - top));
+  });
 }
 
 /** A hot loop. */
@@ -138,17 +150,17 @@ function between(
   upper: Float64Array,
   lower: Float64Array,
   part: number,
-  block: number,
+  { block, endless }: BlurSize,
   shares: Float64Array,
 ): void {
-  const last = upper.length - 1;
+  const count = upper.length;
   for (let x = 0; x < shares.length; x += 1) {
-    const place = Math.min(last, Math.max(0, (x + 0.5) / block - 0.5));
-    const left = Math.floor(place);
-    const right = Math.min(last, left + 1);
-    const along = place - left;
-    const above = upper[left]! + (upper[right]! - upper[left]!) * along;
-    const below = lower[left]! + (lower[right]! - lower[left]!) * along;
+    const place = (x + 0.5) / block.x - 0.5;
+    const first = Math.floor(place);
+    const left = endless ? modulo(first, count) : Math.max(0, first);
+    const right = endless ? modulo(first + 1, count) : Math.min(count - 1, first + 1);
+    const above = upper[left]! + (upper[right]! - upper[left]!) * (place - first);
+    const below = lower[left]! + (lower[right]! - lower[left]!) * (place - first);
     shares[x] = above + (below - above) * part;
   }
 }

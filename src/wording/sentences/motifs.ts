@@ -40,6 +40,8 @@ export const MOTIFS = {
   'motif/part': ({ text }) => `A step is a part of the box above 0 and below 1, such as 1/2; got “${text}”.`,
   'motif/radii': ({ text }) =>
     `Give one radius, or four between commas from the upper left clockwise; got “${text}”.`,
+  'motif/reach': ({ piece, repeats, most }) =>
+    `${piece} reaches over ${repeats} repeats; at most ${most} are painted. Make it smaller or less soft, or the box larger.`,
   'motif/share': ({ text }) => `A share is above 0 and at most all, such as 40%; got “${text}”.`,
   'motif/too-large': ({ width, height, most }) =>
     `One repeat would be ${width} × ${height} mm; at most ${most} m is made. Make the box smaller.`,

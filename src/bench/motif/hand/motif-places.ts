@@ -1,5 +1,6 @@
 import type { MotifDesign } from '../../../core/design/design-schema.ts';
 import { pixelOf } from '../../../core/design/lay.ts';
+import { checkReach } from '../../../core/design/motif/check-reach.ts';
 import { type LaidBox, layBox, scaleOf } from '../../../core/design/motif/lay-box.ts';
 import { madePieces, usedBy } from '../../../core/design/motif/made-pieces.ts';
 import { type MotifScale, parseWay } from '../../../core/design/motif/motif-numbers.ts';
@@ -43,28 +44,32 @@ export function laidMotif({ construction, resolution }: MotifDesign): LaidMotif 
   const box = { width: toNumber(laid.width), height: toNumber(laid.height) };
   const grid = { width: 0, height: 0, pitch: { x: box.width, y: box.height }, scale: { x: FINE, y: FINE } };
   const used = usedBy(construction);
-  const pieces = [...madePieces(construction, scale)].flatMap(([piece, { figure }]): readonly LaidPiece[] => {
-    const polygons = resolveFigure(figure, grid).map((polygon) =>
-      polygon.map(({ x, y }) => ({ x: x / FINE, y: -y / FINE })),
-    );
-    const places = polygons.flat();
-    if (places.length === 0 || (piece.hidden && !used.has(piece.id))) return [];
-    // What is of lines and arcs alone is as far as these say; all else is measured as it is drawn.
-    const exact = isOfArcs(figure) ? placesOfFigure(figure) : places;
-    const xs = exact.map(({ x }) => x);
-    const ys = exact.map(({ y }) => y);
-    return [
-      {
-        piece,
-        at: { x: toNumber(parseWay(piece.x, scale)), y: toNumber(parseWay(piece.y, scale)) },
-        polygons,
-        left: Math.min(...xs),
-        right: Math.max(...xs),
-        bottom: Math.min(...ys),
-        top: Math.max(...ys),
-      },
-    ];
-  });
+  const repeat = { x: toNumber(laid.repeat.width), y: toNumber(laid.repeat.height) };
+  const pieces = [...madePieces(construction, scale)].flatMap(
+    ([piece, { figure, layers }]): readonly LaidPiece[] => {
+      for (const layer of layers) checkReach(layer, repeat, piece);
+      const polygons = resolveFigure(figure, grid).map((polygon) =>
+        polygon.map(({ x, y }) => ({ x: x / FINE, y: -y / FINE })),
+      );
+      const places = polygons.flat();
+      if (places.length === 0 || (piece.hidden && !used.has(piece.id))) return [];
+      // What is of lines and arcs alone is as far as these say; all else is measured as it is drawn.
+      const exact = isOfArcs(figure) ? placesOfFigure(figure) : places;
+      const xs = exact.map(({ x }) => x);
+      const ys = exact.map(({ y }) => y);
+      return [
+        {
+          piece,
+          at: { x: toNumber(parseWay(piece.x, scale)), y: toNumber(parseWay(piece.y, scale)) },
+          polygons,
+          left: Math.min(...xs),
+          right: Math.max(...xs),
+          bottom: Math.min(...ys),
+          top: Math.max(...ys),
+        },
+      ];
+    },
+  );
   return { pieces, scale, step: toNumber(scale.step), box, laid };
 }
 

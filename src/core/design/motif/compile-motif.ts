@@ -12,10 +12,12 @@ import type { Fill } from '../../shape/fill.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark, Softness } from '../../shape/shape.ts';
 import { indexOf } from '../tiling/index-of.ts';
+import { checkReach } from './check-reach.ts';
+import { goesOn } from './goes-on.ts';
 import { type BoxPlace, layBox, scaleOf, variesIn } from './lay-box.ts';
 import { isOverRepeat, type Layer, type LayerPaint, moveLayer, type OverRepeat } from './layer.ts';
-import { madePieces, usedBy } from './made-pieces.ts';
-import type { Motif, PieceShape } from './motif-schema.ts';
+import { madePieces, shownPieces } from './made-pieces.ts';
+import type { Motif } from './motif-schema.ts';
 import { type LightPaint, lightPaints } from './vary-copies.ts';
 
 /** Most figures of one repeat. */
@@ -33,8 +35,8 @@ export function compileMotif(motif: Motif, { shades, pixel }: MotifContext): Rep
   const scale = scaleOf(motif, pixel);
   const { repeat, carries, places } = layBox(motif, scale);
   const rows = rowsOf(motif, places);
-  const used = usedBy(motif);
-  const shown = [...madePieces(motif, scale)].filter(([piece]) => !piece.hidden && !used.has(piece.id));
+  const made = madePieces(motif, scale);
+  const shown = shownPieces(motif).map((piece) => [piece, made.get(piece)!] as const);
   const figures = places.length * shown.reduce((sum, [, { layers }]) => sum + layers.length, 0);
   if (figures > MAX_FIGURES) throw new CoreError('motif/too-many', { figures, most: MAX_FIGURES });
   const light = variesIn(motif) ? lightPaints(motif, shades) : { shades, of: () => 0 };
@@ -46,6 +48,7 @@ export function compileMotif(motif: Motif, { shades, pixel }: MotifContext): Rep
       shades,
       light: (layer, box) => light.of(piece, layer.copy, box),
     };
+    for (const layer of layers) checkReach(layer, size, piece);
     return goesOn(piece.shape)
       ? endlessMarks(layers, places, room)
       : places.flatMap((place, index) => marksAt(layers, { place, row: rows?.rowAt[index] ?? 0 }, room));
@@ -141,11 +144,6 @@ function paintMark(
 function fadeOfRepeat(way: OverRepeat, size: Place): FadeWay {
   const corners = [{ x: 0, y: 0 }, { x: size.x, y: 0 }, { x: 0, y: size.y }, size];
   return way.kind === 'repeat-outward' ? fadeOutward(corners, size) : fadeAlong(corners, way.angle, size);
-}
-
-/** Whether a piece is a line that goes on into the next box. */
-function goesOn(shape: PieceShape): boolean {
-  return shape.kind === 'line' && shape.run === 'onward' && shape.width !== null;
 }
 
 function rowsOf({ overlap }: Motif, places: readonly Vector[]) {

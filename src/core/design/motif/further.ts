@@ -23,11 +23,8 @@ export interface MakingContext {
 }
 
 /** What is made of a piece by one making. @throws CoreError of its numbers, and as `copied` and `figureOf` */
-export function further(
-  made: MadePiece,
-  making: Making,
-  { scale, figureOf, paintOf }: MakingContext,
-): MadePiece {
+export function further(made: MadePiece, making: Making, context: MakingContext): MadePiece {
+  const { scale, figureOf, paintOf } = context;
   const way = (text: string) => toNumber(parseWay(text, scale));
   switch (making.kind) {
     case 'copies': {
@@ -79,7 +76,7 @@ export function further(
       return mapFigures(made, (figure) => ({ kind, parts: [figure, ...others] }));
     }
     case 'divide':
-      return divided(made, making, figureOf);
+      return divided(made, making, context);
     default:
       return making satisfies never;
   }
@@ -121,17 +118,22 @@ function withBands(
   return { figure: made.figure, layers: [...layers, inner] };
 }
 
+/** Pixels by which one part of a divided piece runs under the other: no ground shows between them. */
+const UNDERLAP = 2;
+
 /** What lies in other pieces takes another shade; where that is left open, it is cut away. */
 function divided(
   made: MadePiece,
   { with: ids, shade }: Extract<Making, { kind: 'divide' }>,
-  figureOf: MakingContext['figureOf'],
+  { scale, figureOf }: MakingContext,
 ): MadePiece {
-  const others = ids.map(figureOf);
-  const inside: Figure = { kind: 'overlap', parts: [made.figure, { kind: 'join', parts: others }] };
-  const outside = mapFigures(made, (figure) => ({ kind: 'cut', parts: [figure, ...others] }));
-  if (shade === null) return outside;
-  return { figure: made.figure, layers: [...made.layers, { figure: inside, ...inShade(shade) }] };
+  const others: Figure = { kind: 'join', parts: ids.map(figureOf) };
+  const outside = (by: Figure) => mapFigures(made, (figure) => cut(figure, by));
+  if (shade === null) return outside(others);
+  const inside: Figure = { kind: 'overlap', parts: [made.figure, others] };
+  // Not under all of it, as its own shade would show along their common edge.
+  const { layers } = outside(growth(others, -UNDERLAP * toNumber(scale.pixel), 'sharp'));
+  return { figure: made.figure, layers: [...layers, { figure: inside, ...inShade(shade) }] };
 }
 
 function growth(of: Figure, by: number, corner: 'round' | 'sharp' | 'flat'): Figure {

@@ -15,7 +15,8 @@ import {
 import { rationalOf, surd } from '../../exact/surd.ts';
 import type { Vector } from '../../exact/vector.ts';
 import { parseLength } from '../../units/length.ts';
-import { fadesOverRepeat } from './fades-over-repeat.ts';
+import { fadesOverRepeat, goesOn } from './goes-on.ts';
+import { shownPieces } from './made-pieces.ts';
 import { type MotifScale, parseStepPart, parseSteps, parseWay } from './motif-numbers.ts';
 import type { Motif, MotifLay } from './motif-schema.ts';
 
@@ -76,14 +77,14 @@ export function layBox(motif: BoxedMotif, scale: MotifScale): LaidBox {
 
 type BoxedMotif = Pick<Motif, 'box' | 'lay' | 'pieces' | 'vary'>;
 
-/** Whether any copy is lighter or darker than others. */
-export function variesIn({ pieces }: Pick<Motif, 'pieces'>): boolean {
-  return pieces.some(({ vary, hidden }) => vary !== null && !hidden);
+/** Whether any copy is lighter or darker than others; a line that goes on has none. */
+export function variesIn(motif: Pick<Motif, 'pieces'>): boolean {
+  return shownPieces(motif).some(({ vary, shape }) => vary !== null && !goesOn(shape));
 }
 
 /** Whether anything fades over the whole repeat. */
-function fadesOverAll({ pieces }: Pick<Motif, 'pieces'>): boolean {
-  return pieces.some(({ fade, shape, hidden }) => fade !== null && !hidden && fadesOverRepeat(fade, shape));
+function fadesOverAll(motif: Pick<Motif, 'pieces'>): boolean {
+  return shownPieces(motif).some(({ fade, shape }) => fade !== null && fadesOverRepeat(fade, shape));
 }
 
 /** @throws CoreError "motif/too-large" {width, height, most} */

@@ -13,6 +13,12 @@ export function usedBy({ pieces }: Pick<Motif, 'pieces'>): ReadonlySet<number> {
   );
 }
 
+/** Pieces that are painted: neither hidden nor used up by others. */
+export function shownPieces({ pieces }: Pick<Motif, 'pieces'>): readonly Piece[] {
+  const used = usedBy({ pieces });
+  return pieces.filter(({ id, hidden }) => !hidden && !used.has(id));
+}
+
 /** Every piece as it is made. @throws CoreError as `layersOf`, "motif/missing" {piece, other}, "motif/circular" {piece} */
 export function madePieces(
   { pieces }: Pick<Motif, 'pieces'>,

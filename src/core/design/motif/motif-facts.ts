@@ -8,7 +8,7 @@ import type { MotifDesign } from '../design-schema.ts';
 import { pixelOf } from '../lay.ts';
 import { compileMotif } from './compile-motif.ts';
 import { layBox, scaleOf } from './lay-box.ts';
-import { madePieces, usedBy } from './made-pieces.ts';
+import { madePieces, shownPieces } from './made-pieces.ts';
 import { nameOf } from './piece-name.ts';
 import { areaOfPaths, fineGrid, gridOfUnit, seenRegions } from './seen-regions.ts';
 import { type Thinnest, thinnestOf } from './thinnest.ts';
@@ -77,10 +77,9 @@ function crossingsOf({ construction, resolution }: MotifDesign): readonly Crossi
   const scale = scaleOf(construction, pixelOf(resolution));
   const { width, height } = layBox(construction, scale);
   const size = { x: toNumber(width), y: toNumber(height) };
-  const used = usedBy(construction);
-  return [...madePieces(construction, scale)].flatMap(([piece, { layers }]) => {
-    if (piece.hidden || used.has(piece.id)) return [];
-    const solid = layers.filter(({ paint }) => paint?.shadow === undefined);
+  const made = madePieces(construction, scale);
+  return shownPieces(construction).flatMap((piece) => {
+    const solid = made.get(piece)!.layers.filter(({ paint }) => paint?.shadow === undefined);
     const places = solid.flatMap(({ figure }) =>
       figure.kind === 'outline' ? figure.contours.flatMap(hullOf) : polygonPlaces(figure, size),
     );

@@ -1,46 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { shadeOfLetter } from '../../colour/letter-shades.ts';
+import { disc, motifOf } from '../../../../tests/motif-of.ts';
 import { unitToSvg } from '../../formats/svg/unit-svg.ts';
 import { paintRows, paintTile, preparePainting } from '../../paint/painting.ts';
 import { blockUnit } from '../../repeat/block-unit.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';
 import type { MotifDesign } from '../design-schema.ts';
-import { newMotif } from '../new-design.ts';
 import { asKind } from '../of-kind.ts';
 import { readDesign, readDesignText, writeDesignText } from '../read-design.ts';
 import { designFromStart } from '../starts.ts';
 import { motifFacts } from './motif-facts.ts';
-import type { Motif, Piece, PieceShape } from './motif-schema.ts';
+import type { Piece, PieceShape } from './motif-schema.ts';
 import { MOTIF_STARTS } from './motif-starts.ts';
 import { missesOfMotif } from './prove-motif.ts';
-import { usualPiece } from './usual-piece.ts';
 
-/** A motif of one piece or more on a box of 8 × 8 steps of 5 mm. */
-function motif(
-  pieces: readonly (Partial<Piece> & { shape: PieceShape })[],
-  more: Partial<Motif> = {},
-): MotifDesign {
-  const { lay, ...rest } = more;
-  return asKind(
-    'motif',
-    readDesign(
-      newMotif({
-        name: 'Motif',
-        shades: [...'CBR'].map(shadeOfLetter),
-        box: { width: '8', height: '8' },
-        ground: 'C',
-        ...rest,
-        ...(lay === undefined ? {} : { boxes: lay }),
-        pieces: pieces.map(({ shape, ...more }, at) =>
-          usualPiece(at + 1, shape, '4', '4', { shade: 'B', ...more }),
-        ),
-      }),
-    ),
-  );
-}
-
-const disc = (across: string): PieceShape => ({ kind: 'disc', across });
 const square = (side: string): PieceShape => ({ kind: 'rectangle', width: side, height: side, radii: '0' });
 
 function sharesOf(design: MotifDesign): Record<string, number> {
@@ -75,12 +48,12 @@ describe('start points', () => {
 
 describe('numbers', () => {
   it('are steps, or lengths with a unit, kept as they were typed', () => {
-    const by = (across: string) => sharesOf(motif([{ shape: disc(across) }]))['B']!;
+    const by = (across: string) => sharesOf(motifOf([{ shape: disc(across) }]))['B']!;
     // The box is 40 mm: 300 dpi, so 4 steps are 20 mm, or 236 and a bit pixels.
     expect(by('20 mm')).toBeCloseTo(by('4'), 9);
     expect(by('2 cm')).toBeCloseTo(by('8/2'), 9);
     expect(by('300 px')).toBeCloseTo(by('1 in'), 9);
-    expect(readDesignText(writeDesignText(motif([{ shape: disc('1 + 2/3') }])))).toMatchObject({
+    expect(readDesignText(writeDesignText(motifOf([{ shape: disc('1 + 2/3') }])))).toMatchObject({
       construction: { pieces: [{ shape: { across: '1 + 2/3' } }] },
     });
   });
@@ -97,7 +70,7 @@ describe('numbers', () => {
     [{ shape: { kind: 'polygon', sides: 2, measured: 'radius', size: '2' } }, 'design/field'],
     [{ shape: disc('1'), made: [{ kind: 'copies', count: 10_001, x: '1', y: '0' }] }, 'design/field'],
   ] as const)('that cannot be are refused, %#', (piece, code) => {
-    expect(() => compile(motif([piece as never]))).toThrow(code);
+    expect(() => compile(motifOf([piece as never]))).toThrow(code);
   });
 
   it.each([
@@ -108,16 +81,16 @@ describe('numbers', () => {
     [{ step: '0 mm' }, 'length/not-positive'],
     [{ lay: { kind: 'free', across: { x: '2', y: '1' }, up: { x: '4', y: '2' } } }, 'motif/lay'],
   ] as const)('of a box that cannot be are refused, %#', (more, code) => {
-    expect(() => compile(motif([{ shape: disc('1') }], more as never))).toThrow(code);
+    expect(() => compile(motifOf([{ shape: disc('1') }], more as never))).toThrow(code);
   });
 
   it('that are each in order may make too much together', () => {
     const grid = { kind: 'grid' as const, across: 100, up: 100, x: '1/20', y: '1/20' };
     const lay = { kind: 'brick' as const, by: '1/3' };
-    expect(() => compile(motif([{ shape: disc('1'), made: [grid, { ...grid, across: 2, up: 1 }] }]))).toThrow(
-      'motif/copies',
-    );
-    expect(() => compile(motif([{ shape: disc('1'), made: [grid] }], { lay }))).toThrow('motif/too-many');
+    expect(() =>
+      compile(motifOf([{ shape: disc('1'), made: [grid, { ...grid, across: 2, up: 1 }] }])),
+    ).toThrow('motif/copies');
+    expect(() => compile(motifOf([{ shape: disc('1'), made: [grid] }], { lay }))).toThrow('motif/too-many');
   });
 });
 
@@ -136,7 +109,7 @@ describe('pieces', () => {
       dashes: null,
     };
     const crossing = (more: Partial<Piece>) =>
-      motifFacts(motif([{ shape: corner, x: '0', y: '0', ...more }])).crossings[0]?.edges ?? [];
+      motifFacts(motifOf([{ shape: corner, x: '0', y: '0', ...more }])).crossings[0]?.edges ?? [];
     expect(crossing({})).toEqual([]);
     expect(crossing({ turn: '90' })).toEqual(['left']);
     expect(crossing({ turn: '180' })).toEqual(['left', 'bottom']);
@@ -145,12 +118,12 @@ describe('pieces', () => {
   });
 
   it('that are hidden or not painted leave no mark', () => {
-    expect(sharesOf(motif([{ shape: disc('4'), hidden: true }]))).toEqual({ C: 1 });
-    expect(sharesOf(motif([{ shape: disc('4'), shade: null }]))).toEqual({ C: 1 });
+    expect(sharesOf(motifOf([{ shape: disc('4'), hidden: true }]))).toEqual({ C: 1 });
+    expect(sharesOf(motifOf([{ shape: disc('4'), shade: null }]))).toEqual({ C: 1 });
   });
 
   it('come in again whatever their size: a disc five boxes wide covers everything', () => {
-    const design = motif([{ shape: disc('40') }]);
+    const design = motifOf([{ shape: disc('40') }]);
     expect(sharesOf(design)['B']).toBeCloseTo(1, 9);
     expect(checkDesign(design, '100').painted?.differingBytes).toBe(0);
     expect(motifFacts(design).crossings[0]!.edges).toEqual(['left', 'right', 'top', 'bottom']);
@@ -158,8 +131,8 @@ describe('pieces', () => {
 
   it('lie over each other in their order, or by rows', () => {
     const two = [{ shape: square('4') }, { shape: square('2'), shade: 'R' }];
-    expect(sharesOf(motif(two))).toMatchObject({ B: (16 - 4) / 64, R: 4 / 64 });
-    expect(sharesOf(motif([...two].reverse()))['R']).toBeUndefined();
+    expect(sharesOf(motifOf(two))).toMatchObject({ B: (16 - 4) / 64, R: 4 / 64 });
+    expect(sharesOf(motifOf([...two].reverse()))['R']).toBeUndefined();
   });
 
   it('are painted one row over the other all the way round', () => {
@@ -173,8 +146,8 @@ describe('pieces', () => {
       },
     ];
     const box = { width: '8', height: '4' };
-    expect(sharesOf(motif(halves, { box, overlap: 'up' }))).toEqual({ R: 1 });
-    expect(sharesOf(motif(halves, { box, overlap: 'down' }))).toEqual({ B: 1 });
+    expect(sharesOf(motifOf(halves, { box, overlap: 'up' }))).toEqual({ R: 1 });
+    expect(sharesOf(motifOf(halves, { box, overlap: 'down' }))).toEqual({ B: 1 });
   });
 });
 
@@ -182,7 +155,7 @@ describe('what is made further', () => {
   const share = (
     piece: Partial<Piece> & { shape: PieceShape },
     ...others: (Partial<Piece> & { shape: PieceShape })[]
-  ) => sharesOf(motif([piece, ...others]))['B']! * 64;
+  ) => sharesOf(motifOf([piece, ...others]))['B']! * 64;
 
   it.each<[string, Partial<Piece>, number]>([
     ['copies in a row', { made: [{ kind: 'copies', count: 3, x: '2', y: '0' }] }, 3],
@@ -255,7 +228,7 @@ describe('what is made further', () => {
   it('divided by another: what lies in it has another shade, or is left open', () => {
     const other = { shape: square('2'), x: '5' };
     const divided = (shade: string | null) =>
-      sharesOf(motif([{ shape: square('2'), made: [{ kind: 'divide', with: [2], shade }] }, other]));
+      sharesOf(motifOf([{ shape: square('2'), made: [{ kind: 'divide', with: [2], shade }] }, other]));
     expect(divided('R')['R']! * 64).toBeCloseTo(2, 3);
     expect(divided('R')['B']! * 64).toBeCloseTo(2, 3);
     expect(divided(null)['C']! * 64).toBeCloseTo(62, 3);
@@ -263,13 +236,13 @@ describe('what is made further', () => {
 
   it('of itself, or with what is not there, is refused by name', () => {
     const cutBy = (id: number) => ({ shape: square('2'), made: [{ kind: 'cut' as const, with: [id] }] });
-    expect(() => compile(motif([cutBy(2), cutBy(1)]))).toThrow('motif/circular');
-    expect(() => compile(motif([cutBy(1)]))).toThrow('motif/circular');
-    expect(() => compile(motif([cutBy(7)]))).toThrow('motif/missing');
+    expect(() => compile(motifOf([cutBy(2), cutBy(1)]))).toThrow('motif/circular');
+    expect(() => compile(motifOf([cutBy(1)]))).toThrow('motif/circular');
+    expect(() => compile(motifOf([cutBy(7)]))).toThrow('motif/missing');
   });
 
   it('names every shade once, where it stands', () => {
-    const design = motif([
+    const design = motifOf([
       {
         shape: square('2'),
         made: [{ kind: 'bands', side: 'outward', corner: 'round', bands: [{ width: '1', shade: 'R' }] }],
@@ -281,182 +254,6 @@ describe('what is made further', () => {
   });
 });
 
-/** Grey levels of one row of a repeat of 40 × 40 pixels, at its middle, mixed as stored bytes. */
-function middleRow(design: MotifDesign): readonly number[] {
-  const out = new Uint32Array(40 * 40);
-  const tile = { width: 40, height: 40 };
-  const window = { tile, width: 40, offset: { x: 0, y: 0 }, look: 'flat', mixing: 'bytes' } as const;
-  paintRows(preparePainting(compile(design), window), 0, 40, out);
-  return Array.from({ length: 40 }, (_, x) => out[20 * 40 + x]! & 255);
-}
-
-/** Black and white on a box of 8 × 8. */
-function inBlack(pieces: Parameters<typeof motif>[0], more: Partial<Motif> = {}): MotifDesign {
-  const design = motif(pieces, { ground: 'C', ...more });
-  const hexes = { C: '#ffffff', B: '#000000', R: '#ffffff' };
-  return {
-    ...design,
-    shades: design.shades.map((shade) => ({ ...shade, hex: hexes[shade.key as 'C' | 'B' | 'R'] })),
-  };
-}
-
-describe('paint', () => {
-  const fade = { kind: 'along' as const, shades: ['B', 'R'], angle: '0' };
-
-  it('fades along a piece by even steps', () => {
-    const row = middleRow(inBlack([{ shape: square('8'), fade: { ...fade, over: 'piece' } }]));
-    // A pixel's middle is what counts: the first lies half a pixel of forty along.
-    expect(row).toEqual(row.map((_, x) => Math.round((255 * (x + 0.5)) / 40)));
-  });
-
-  it('fades turn with their piece, and outward ones are round', () => {
-    const turned = middleRow(
-      inBlack([{ shape: square('8'), turn: '180', fade: { ...fade, over: 'piece' } }]),
-    );
-    expect(turned).toEqual(turned.map((_, x) => Math.round((255 * (39.5 - x)) / 40)));
-    const round = middleRow(
-      inBlack([{ shape: disc('8'), fade: { kind: 'outward', shades: ['B', 'R'], over: 'piece' } }]),
-    );
-    expect(round).toEqual([...round].reverse());
-    expect(round[20]).toBeLessThan(10);
-    expect(round[1]).toBeGreaterThan(230);
-  });
-
-  it('fades over the whole repeat make it what repeats', () => {
-    const whole = { ...fade, over: 'repeat' as const };
-    const lay = { kind: 'half-drop', by: '1/2' } as const;
-    const design = motif([{ shape: disc('4'), fade: whole }], { lay });
-    const { lattice } = compile(design);
-    expect(lattice).toMatchObject([
-      { x: { n: 1n, d: 1n }, y: { n: 0n } },
-      { x: { n: 0n }, y: { n: 1n, d: 1n } },
-    ]);
-    expect(missesOfMotif(compile(design))).toBe(0);
-    const report = checkDesign(design, '100');
-    expect(report.open).toBeUndefined();
-    expect(report.painted?.differingBytes).toBe(0);
-  });
-
-  it('shadows are as far, as soft and as strong as they say, and come round the edges', () => {
-    const shadow = { x: '2', y: '0', softness: '1/2', shade: 'B', strength: '1/2' };
-    const row = middleRow(inBlack([{ shape: square('4'), shade: null, shadow }]));
-    // From 4 to 8 steps, 5 pixels each: half of black in the middle, a quarter at the edges, nothing far away.
-    expect(row[30]).toBeGreaterThanOrEqual(127);
-    expect(row[30]).toBeLessThanOrEqual(128);
-    expect(Math.abs(row[20]! + row[19]! - 2 * (255 - 64))).toBeLessThanOrEqual(2);
-    expect(row[10]).toBe(255);
-    // The shadow's right edge lies on the box's: its other half comes in at the left.
-    expect(row[0]).toBe(row[19]);
-    expect(row[1]).toBe(row[18]);
-  });
-
-  it('shadows lie under their own copy and over the ones before', () => {
-    const shadow = { x: '0', y: '0', softness: '0', shade: 'R', strength: '1' };
-    const made = [{ kind: 'copies' as const, count: 2, x: '2', y: '0' }];
-    const row = middleRow(inBlack([{ shape: square('2'), x: '2', made, shadow: { ...shadow, x: '-1' } }]));
-    // Of the first copy, from pixel 5 to 15, the shadow of the second takes the half from 10.
-    expect([row[7], row[12], row[17]]).toEqual([0, 255, 0]);
-  });
-
-  it('copies vary by their seed and come again after so many boxes', () => {
-    const pieces = [{ shape: square('4'), vary: '50%' }];
-    const of = (vary: Motif['vary']) => compile(motif(pieces, { vary }));
-    const shadesOf = (unit: ReturnType<typeof of>) =>
-      unit.content.marks.map(({ shade }) => unit.content.base.shades[shade]!.hex);
-    const three = of({ boxes: 3, seed: 4 });
-    expect(three.content.marks).toHaveLength(9);
-    expect(new Set(shadesOf(three)).size).toBeGreaterThan(3);
-    expect(shadesOf(of({ boxes: 3, seed: 4 }))).toEqual(shadesOf(three));
-    expect(shadesOf(of({ boxes: 3, seed: 5 }))).not.toEqual(shadesOf(three));
-    expect(missesOfMotif(three)).toBe(0);
-    const design = motif(pieces, { vary: { boxes: 3, seed: 4 } });
-    expect(sharesOf(design)['B']).toBeCloseTo(16 / 64, 9);
-    expect(checkDesign(design, '100').painted?.differingBytes).toBe(0);
-  });
-
-  it.each([
-    [{ shadow: { x: '0', y: '0', softness: '-1', shade: 'B', strength: '1' } }, 'length/negative'],
-    [{ shadow: { x: '0', y: '0', softness: '1', shade: 'B', strength: '120%' } }, 'motif/share'],
-    [{ vary: '0' }, 'motif/share'],
-    [{ fade: { ...fade, over: 'piece', shades: ['B'] } }, 'design/field'],
-  ] as const)('that cannot be is refused, %#', (piece, code) => {
-    expect(() => compile(motif([{ shape: disc('1'), ...piece } as never]))).toThrow(code);
-  });
-});
-
-describe('letters', () => {
-  const text = (letters: string): PieceShape => ({
-    kind: 'letters',
-    text: letters,
-    font: 'mono',
-    height: '2',
-  });
-
-  it('are outlines with holes, as high as they say', () => {
-    const share = (letters: string) => sharesOf(motif([{ shape: text(letters) }]))['B']!;
-    expect(share('O')).toBeGreaterThan(0.005);
-    expect(share('O')).toBeLessThan(0.02);
-    expect(share('OO')).toBeCloseTo(2 * share('O'), 6);
-  });
-
-  it('that the font lacks are named', () => {
-    expect(() => compile(motif([{ shape: text('Aжж') }]))).toThrow('figure/letters');
-    expect(() => compile(motif([{ shape: text(' ') }]))).toThrow('figure/no-letters');
-  });
-});
-
-describe('what is thinnest', () => {
-  const thin = (...of: Parameters<typeof motif>) => {
-    const { smallestWidth, smallestGap } = motifFacts(motif(...of));
-    return [smallestWidth?.toFixed(1), smallestGap?.toFixed(1)];
-  };
-
-  it.each<[string, Parameters<typeof motif>, (string | undefined)[]]>([
-    // Steps of 5 mm in a box of 40 mm.
-    [
-      'a disc, and the ground between discs',
-      [[{ shape: disc('3') }], { box: { width: '5', height: '5' } }],
-      [undefined, '10.0'],
-    ],
-    [
-      'bars across the edge',
-      [[{ shape: { kind: 'rectangle', width: '6', height: '1', radii: '0' }, x: '0' }]],
-      ['5.0', '10.0'],
-    ],
-    ['a ring', [[{ shape: { kind: 'ring', across: '6', band: '1/3' } }]], ['1.7', '10.0']],
-    [
-      'an outline of its own shade',
-      [
-        [
-          {
-            shape: disc('4'),
-            outline: { width: '1/5', shade: 'R', side: 'inside', ends: 'round', dashes: null },
-          },
-        ],
-      ],
-      ['1.0', '20.0'],
-    ],
-    [
-      'a crescent, in its middle',
-      [
-        [
-          { shape: disc('4'), made: [{ kind: 'cut', with: [2] }] },
-          { shape: disc('4'), x: '5' },
-        ],
-      ],
-      ['4.9', '20.0'],
-    ],
-    [
-      'a corner, which narrows to nothing',
-      [[{ shape: { kind: 'star', points: 4, outer: '3', inner: '1' } }]],
-      ['10.0', '10.0'],
-    ],
-    ['nothing', [[]], [undefined, undefined]],
-  ])('of %s', (_, given, expected) => {
-    expect(thin(...given)).toEqual(expected);
-  });
-});
-
 describe('lays', () => {
   it.each([
     [{ kind: 'straight' }, [40, 40], 1],
@@ -465,7 +262,7 @@ describe('lays', () => {
     [{ kind: 'brick', by: '1/3' }, [40, 120], 3],
     [{ kind: 'free', across: { x: '6', y: '2' }, up: { x: '-2', y: '6' } }, [100, 100], 10],
   ] as const)('%o repeats in %o mm with %i boxes', (lay, [width, height], boxes) => {
-    const design = motif([{ shape: disc('2') }], { lay });
+    const design = motifOf([{ shape: disc('2') }], { lay });
     const { repeat, size } = checkDesign(design, '100');
     expect(repeat).toMatchObject({ width: { n: 1n }, height: { n: 1n } });
     expect(size).toMatchObject({
@@ -476,7 +273,7 @@ describe('lays', () => {
   });
 
   it('that are not what the numbers say are found out', () => {
-    const unit = compile(motif([{ shape: disc('2') }], { lay: { kind: 'half-drop', by: '1/2' } }));
+    const unit = compile(motifOf([{ shape: disc('2') }], { lay: { kind: 'half-drop', by: '1/2' } }));
     expect(missesOfMotif(unit)).toBe(0);
     const { content } = unit;
     expect(
@@ -521,7 +318,7 @@ describe('painting', () => {
   });
 
   it('leaves clear what is not covered', () => {
-    const unit = compile(motif([{ shape: square('4') }], { ground: null }));
+    const unit = compile(motifOf([{ shape: square('4') }], { ground: null }));
     const bytes = paintTile(unit, { width: 8, height: 8 });
     const alpha = Array.from({ length: 64 }, (_, at) => bytes[at * 4 + 3]);
     expect(alpha.filter((each) => each === 255)).toHaveLength(16);

@@ -8,8 +8,8 @@ import type { Grid } from '../../shape/grid.ts';
 import { lineThrough } from '../../shape/line-figures.ts';
 import type { Place } from '../../shape/places.ts';
 import { resolveFigure } from '../../shape/resolve-figure.ts';
-import { fadesOverRepeat } from './fades-over-repeat.ts';
 import { further } from './further.ts';
+import { fadesOverRepeat } from './goes-on.ts';
 import { inShade, type LayerPaint, type MadePiece, movePiece, type OverRepeat, oneLayer } from './layer.ts';
 import type { Making } from './making-schema.ts';
 import {

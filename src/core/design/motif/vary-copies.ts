@@ -2,6 +2,7 @@ import { hexOf, rgbOf } from '../../colour/hex.ts';
 import type { Shade } from '../../colour/shade.ts';
 import { randomNumbers } from '../../exact/random-numbers.ts';
 import { toNumber } from '../../exact/rational.ts';
+import { shownPieces } from './made-pieces.ts';
 import { parseShare } from './motif-numbers.ts';
 import type { Motif, Piece } from './motif-schema.ts';
 
@@ -15,9 +16,10 @@ const STEPS = 8;
  * A card with lighter and darker shades behind its own, each of them under its own letter, and how much lighter each
  * copy is: by the seed, its piece, its place among the copies and its box.
  */
-export function lightPaints({ pieces, vary }: Pick<Motif, 'pieces' | 'vary'>, shades: readonly Shade[]) {
+export function lightPaints(motif: Pick<Motif, 'pieces' | 'vary'>, shades: readonly Shade[]) {
+  const { vary } = motif;
   const most = Math.max(
-    ...pieces.flatMap((piece) => (piece.vary === null ? [] : [toNumber(parseShare(piece.vary))])),
+    ...shownPieces(motif).flatMap((piece) => (piece.vary === null ? [] : [toNumber(parseShare(piece.vary))])),
   );
   const levels = [...steps(), ...steps().map((step) => -step)];
   const all = [
