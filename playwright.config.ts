@@ -3,23 +3,39 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 
-/** A shelf of its own for every run, made before the workers start. */
-process.env['VETRO_E2E_DATA'] ??= join(mkdtempSync(join(tmpdir(), 'vetro-e2e-')), 'vetro.db');
-const port = process.env['VETRO_E2E_PORT'] ?? '4390';
+/** Each worker has a server and a shelf of its own, so that no test meets what another one does meanwhile. */
+const WORKERS = 2;
 
-/** Port of the loom that the server is started with. */
-export const LOOM_PORT = Number(port) + 7;
+/** Ports that one worker's tests may use, from the server's on. */
+const PORTS_A_WORKER = 10;
+
+/** A folder for the shelves of this run, made before the workers start. */
+process.env['VETRO_E2E_DATA'] ??= mkdtempSync(join(tmpdir(), 'vetro-e2e-'));
+
+/** Port of this worker's server. The configuration is read anew in every worker, which is told its place. */
+export const PORT = portOf(Number(process.env['TEST_PARALLEL_INDEX'] ?? 0));
+
+/** Port of the loom that this worker's server is started with. */
+export const LOOM_PORT = loomPortOf(PORT);
+
+function portOf(worker: number): number {
+  return Number(process.env['VETRO_E2E_PORT'] ?? 4390) + worker * PORTS_A_WORKER;
+}
+
+function loomPortOf(port: number): number {
+  return port + 7;
+}
 
 export default defineConfig({
   testDir: 'tests/e2e',
-  workers: 1,
+  workers: WORKERS,
   /** Each test ends in seconds; a machine shared with others was seen to run some fifteen times slower. */
   timeout: 240_000,
   expect: { timeout: 60_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   outputDir: 'test-results/e2e',
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
+    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
@@ -31,16 +47,19 @@ export default defineConfig({
       ],
     },
   },
-  webServer: {
-    command: 'node scripts/demo.mjs',
-    url: `http://127.0.0.1:${port}/api/shelf`,
-    env: {
-      VETRO_DATA: process.env['VETRO_E2E_DATA'],
-      VETRO_LOOM_PORT: String(LOOM_PORT),
-      PORT: port,
-      HOST: '127.0.0.1',
-    },
-    timeout: 180_000,
-    reuseExistingServer: false,
-  },
+  webServer: Array.from({ length: WORKERS }, (_, worker) => {
+    const port = portOf(worker);
+    return {
+      command: 'node scripts/demo.mjs',
+      url: `http://127.0.0.1:${port}/api/shelf`,
+      env: {
+        VETRO_DATA: join(process.env['VETRO_E2E_DATA']!, `${worker}.db`),
+        VETRO_LOOM_PORT: String(loomPortOf(port)),
+        PORT: String(port),
+        HOST: '127.0.0.1',
+      },
+      timeout: 180_000,
+      reuseExistingServer: false,
+    };
+  }),
 });

@@ -2,6 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { PORT } from '../../playwright.config.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 
@@ -19,12 +20,14 @@ export function ownDatabase(): string {
   return join(mkdtempSync(join(tmpdir(), 'vetro-own-')), 'vetro.db');
 }
 
-/** Starts the built application for one test, on an empty shelf; its own words tell when it is ready. */
+/**
+ * Starts the built application for one test, on an empty shelf; its own words tell when it is ready. It takes the port
+ * beside that of the worker's server, so a worker has one at a time.
+ */
 export async function startOwn(data: string, env: Readonly<Record<string, string>> = {}): Promise<OwnServer> {
-  const { PORT: _, ...inherited } = process.env;
   const child = spawn('node', ['scripts/start.mjs'], {
     cwd: ROOT,
-    env: { ...inherited, VETRO_DATA: data, ...env },
+    env: { ...process.env, PORT: String(PORT + 1), VETRO_DATA: data, ...env },
   });
   let text = '';
   const hear = (piece: Buffer) => {

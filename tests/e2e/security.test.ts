@@ -74,8 +74,7 @@ test('files of no such kind are told as missing, whatever they are called', asyn
 test('beyond this machine Vetro starts only with a passphrase, and asks for it', async ({ page }) => {
   test.slow();
   const data = ownDatabase();
-  const port = String(Number(new URL(config.use!.baseURL!).port) + 3);
-  const env = { HOST: '0.0.0.0', PORT: port };
+  const env = { HOST: '0.0.0.0' };
   await expect(startOwn(data, env)).rejects.toThrow('npx vetro passphrase');
   const { execFileSync } = await import('node:child_process');
   const passphrase = 'nine needles and a thread';

@@ -1,10 +1,7 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
 import { LARKMERE } from '../../src/server/demo/demo.ts';
 import { clothShown, makeDesign, WRITER } from './helpers.ts';
+import { ownDatabase, startOwn } from './own-server.ts';
 
 async function menu(page: Page, design: string, item: string): Promise<void> {
   await page.getByRole('button', { name: `What to do with ${design}`, exact: true }).click();
@@ -103,18 +100,9 @@ test('files are imported, and broken ones refused in words', async ({ page }) =>
 });
 
 test('an empty shelf teaches, and its first design is made from it', async ({ page }) => {
-  // Beside the port of the other server.
-  const port = Number(process.env['VETRO_E2E_PORT'] ?? 4390) + 1;
-  const data = join(mkdtempSync(join(tmpdir(), 'vetro-empty-')), 'vetro.db');
-  const server = spawn('node', ['scripts/start.mjs'], {
-    env: { ...process.env, VETRO_DATA: data, PORT: String(port) },
-  });
+  const server = await startOwn(ownDatabase());
   try {
-    await new Promise<void>((resolve, reject) => {
-      server.on('exit', (code) => reject(new Error(`expected a server, it ended with ${code}`)));
-      server.stdout.on('data', (text: Buffer) => text.includes('Vetro is ready') && resolve());
-    });
-    await page.goto(`http://127.0.0.1:${port}/`);
+    await page.goto(`${server.address}/`);
     await expect(page.getByRole('heading', { name: 'The shelf is empty' })).toBeVisible();
     await page.getByRole('button', { name: /^Plaid or weave/ }).click();
     await page.getByRole('button', { name: 'Gingham', exact: true }).click();
@@ -136,6 +124,6 @@ test('an empty shelf teaches, and its first design is made from it', async ({ pa
     await page.keyboard.press('Enter');
     await expect(tour).toBeVisible();
   } finally {
-    server.kill();
+    await server.kill();
   }
 });
