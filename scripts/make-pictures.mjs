@@ -1,5 +1,6 @@
 // Makes the pictures that ship with Vetro, all of them made up: bands of colour with seeded noise and light over them.
-import { mkdirSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import sharp from 'sharp';
 
 const WIDTH = 960;
@@ -134,3 +135,52 @@ for (const [name, colourAt] of Object.entries({
     .jpeg({ quality: 80, mozjpeg: true })
     .toFile(`public/pictures/${name}.jpg`);
 }
+
+/** The lake steamer, as a start point carries it: 208 × 240, which fills a hexagon across its flats. */
+const STEAMER = `<svg xmlns="http://www.w3.org/2000/svg" width="208" height="240" viewBox="0 0 208 240">
+  <rect width="208" height="132" fill="#e9d9b4"/>
+  <circle cx="148" cy="74" r="26" fill="#d3934a"/>
+  <path d="M0 96 40 62 78 98 118 70 160 106 208 82V140H0z" fill="#7d9488"/>
+  <path d="M0 118 50 100 112 124 170 108 208 122V146H0z" fill="#4f6f63"/>
+  <rect y="136" width="208" height="104" fill="#2c5f7c"/>
+  <path d="M0 168q26-12 52 0t52 0 52 0 52 0v10q-26-12-52 0t-52 0-52 0-52 0z" fill="#7fa6b8"/>
+  <path d="M0 200q26-12 52 0t52 0 52 0 52 0v10q-26-12-52 0t-52 0-52 0-52 0z" fill="#4c7f99"/>
+  <path d="M38 138H172q-4 26-22 30H62q-18-6-24-30z" fill="#7a2f24"/>
+  <path d="M38 138H172l-2 8H41z" fill="#f4ead2"/>
+  <rect x="72" y="112" width="66" height="26" fill="#f4ead2"/>
+  <path d="M80 118h10v12H80zM98 118h10v12H98zM116 118h10v12h-10z" fill="#2c5f7c"/>
+  <rect x="96" y="78" width="18" height="34" fill="#20292b"/>
+  <rect x="96" y="84" width="18" height="8" fill="#b0442f"/>
+  <path d="M106 70q14-18 34-14t34-16q-6 26-32 28t-30 10z" fill="#fffdf8"/>
+  <path d="M92 140a18 18 0 1 1 36 0z" fill="#d3934a"/>
+  <path d="M160 138V104h3v34z" fill="#20292b"/>
+  <path d="M163 104h22l-6 6 6 6h-22z" fill="#b0442f"/>
+</svg>`;
+
+const steamer = await sharp(Buffer.from(STEAMER))
+  .removeAlpha()
+  .png({ palette: true, colours: 64 })
+  .toBuffer();
+const { width, height } = await sharp(steamer).metadata();
+const hash = createHash('sha256').update(steamer).digest('hex');
+writeFileSync(
+  'src/core/design/lake-steamer.ts',
+  `import type { PictureFile } from '../shape/picture.ts';
+import type { PaintPicture } from './picture-schema.ts';
+
+/** A made-up picture for a start point; scripts/make-pictures.mjs draws it. */
+export const LAKE_STEAMER: PaintPicture = {
+  hash: '${hash}',
+  name: 'Lake steamer',
+  width: ${width},
+  height: ${height},
+  fit: 'filling',
+};
+
+export const LAKE_STEAMER_FILE: PictureFile = {
+  type: 'image/png',
+  base64:
+    '${steamer.toString('base64')}',
+};
+`,
+);

@@ -8,12 +8,14 @@ import type {
   TilingDesign,
 } from '../src/core/design/design-schema.ts';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
+import { LAKE_STEAMER, LAKE_STEAMER_FILE } from '../src/core/design/lake-steamer.ts';
 import type { Making } from '../src/core/design/motif/making-schema.ts';
 import { OVERLAPS, type PieceFade, type PieceShape } from '../src/core/design/motif/motif-schema.ts';
 import { SHAPES, type ShapeName, usualShape } from '../src/core/design/motif/shapes.ts';
 import { usualPiece } from '../src/core/design/motif/usual-piece.ts';
 import { newMotif, newPlaid, newStripe, newTiling } from '../src/core/design/new-design.ts';
 import { asKind } from '../src/core/design/of-kind.ts';
+import type { PaintPicture } from '../src/core/design/picture-schema.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
 import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
 import type { FormSpec } from '../src/core/design/tiling/form-schema.ts';
@@ -185,6 +187,8 @@ const someForm: fc.Arbitrary<FormSpec> = fc.oneof(
   fc.record({ kind: fc.constant('hexagons-triangles' as const), other: someProportion }),
 );
 
+const CARRIED = { [LAKE_STEAMER.hash]: LAKE_STEAMER_FILE };
+
 const someLines: fc.Arbitrary<LinesSpec> = fc.record({
   what: fc.constantFrom('sides' as const, 'spokes' as const, 'rays' as const, 'stars' as const),
   of: fc.constant(null),
@@ -219,11 +223,13 @@ export const someTiling: fc.Arbitrary<TilingDesign> = fc
       of: null,
     }),
     lines: fc.array(someLines, { maxLength: 2 }),
+    picture: fc.constantFrom(null, null, { picture: LAKE_STEAMER, turned: true, of: null }),
   })
   .map(({ hexes, ...order }) =>
     newTiling({
       name: 'Any tiling',
       shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
+      pictures: CARRIED,
       ...order,
     }),
   );
@@ -318,6 +324,10 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
           { kind: 'along' as const, shades: ['A', 'B', 'C'], over: 'piece' as const, angle: '30' },
           { kind: 'outward' as const, shades: ['C', 'A'], over: 'repeat' as const },
         ),
+        picture: fc.constantFrom<PaintPicture | null>(null, null, LAKE_STEAMER, {
+          ...LAKE_STEAMER,
+          fit: 'fitted',
+        }),
         shadow: fc.constantFrom(null, { x: '1/4', y: '-1/4', softness: '1/5', shade: 'B', strength: '40%' }),
         vary: fc.constantFrom(null, '30%'),
         outline: fc.constantFrom(null, {
@@ -341,6 +351,7 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
         ...usualPiece(at + 1, shape, x, y, { shade: 'A', ...more }),
         made: at === 0 ? more.made.filter(({ kind }) => kind !== 'cut') : more.made,
       })),
+      pictures: CARRIED,
       ...order,
     }),
   );

@@ -14,13 +14,17 @@ import {
   verdictSentence,
 } from '../wording/verdict.ts';
 import { jsonReport } from './json-report.ts';
+import { picturesOf } from './pictures-of.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT } from './run.ts';
 
 /** `vetro check`: the verdict and its reasons, in words or as JSON. */
-export function checkCommand(path: string, options: { json?: boolean; dpi?: string }): number {
+export async function checkCommand(path: string, options: { json?: boolean; dpi?: string }): Promise<number> {
   const design = readDesignFile(path);
-  const report = checkDesign(design, options.dpi);
+  const report = checkDesign(design, {
+    pictures: await picturesOf(design),
+    ...(options.dpi !== undefined && { resolution: options.dpi }),
+  });
   const text =
     options.json === true ? JSON.stringify(jsonReport(design, report), null, 2) : wordReport(design, report);
   process.stdout.write(`${text}\n`);

@@ -1,6 +1,6 @@
 import { readFileSync, statSync } from 'node:fs';
 import type { Design } from '../core/design/design-schema.ts';
-import { designFromFile, MAX_FILE } from '../core/design/exchange/read-file.ts';
+import { designFromFile, mostBytes } from '../core/design/exchange/read-file.ts';
 import { CoreError } from '../core/error.ts';
 import { decodeText } from '../kit/decode-text.ts';
 
@@ -16,6 +16,7 @@ export function readText(path: string): string {
   } catch {
     throw new CoreError('file/missing', { name: path });
   }
-  if (size > MAX_FILE) throw new CoreError('file/too-large', { size, most: MAX_FILE });
+  const most = mostBytes(path);
+  if (size > most) throw new CoreError('file/too-large', { size, most });
   return decodeText(readFileSync(path));
 }

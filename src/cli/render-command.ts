@@ -24,6 +24,7 @@ import { unitToPng } from '../core/formats/unit-png.ts';
 import { parseDrawn, threadLook } from '../core/paint/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { nodeCompressor } from '../server/sending/node-compressor.ts';
+import { picturesOf } from './pictures-of.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT } from './run.ts';
 
@@ -42,7 +43,7 @@ export interface RenderOptions {
 /** `vetro render`: a tile, or a sheet of repeats, as PNG or SVG by the file's ending. */
 export async function renderCommand(path: string, options: RenderOptions): Promise<number> {
   const design = inColourway(readDesignFile(path), options.colourway);
-  const unit = compile(design);
+  const unit = compile(design, await picturesOf(design));
   const scale = scaleOf(design, options);
   const sheet = sheetOf(design, options);
   refuseIdle(options, design);

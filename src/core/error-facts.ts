@@ -133,6 +133,7 @@ export interface ErrorFacts {
   'motif/missing': Of<'piece' | 'other'>;
   'motif/part': Of<'text'>;
   'motif/radii': Of<'text'>;
+  'motif/picture': Of<'piece'>;
   'motif/reach': Of<'piece' | 'repeats' | 'most'>;
   'motif/share': Of<'text'>;
   'motif/too-large': Of<'width' | 'height' | 'most'>;
@@ -167,7 +168,10 @@ export interface ErrorFacts {
 
   'picture/bands': Of<'bands' | 'most'>;
   'picture/broken': Of<'reason'>;
+  'picture/carried': Of<'hash'>;
+  'picture/heavy': Of<'most'>;
   'picture/kind': Of<'kind' | 'kinds'>;
+  'picture/missing': Of<'name'>;
   'picture/not-one': None;
   'picture/too-large': Of<'width' | 'height' | 'most'>;
 

@@ -1,10 +1,12 @@
 import { useEffect, useRef } from 'react';
-import { compile } from '../core/design/compile-design.ts';
+import { compile, picturesUsed } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { type Rational, toNumber } from '../core/exact/rational.ts';
 import { paintRows, preparePainting } from '../core/paint/painting.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../core/repeat/repeat-unit.ts';
+import { NO_PICTURES, type Pictures } from '../core/shape/picture.ts';
 import { valueIfAny } from '../wording/attempt.ts';
+import { loadPictures } from './pictures/load-pictures.ts';
 import { usePixelRatio } from './use-pixel-ratio.ts';
 
 interface ClothSwatchProps {
@@ -25,16 +27,16 @@ export function ClothSwatch({ design, width, height, perThread, decorative = fal
     const element = canvas.current!;
     element.width = Math.round(width * pixelRatio);
     element.height = Math.round(height * pixelRatio);
-    const unit = valueIfAny(() => compile(design));
-    // Numbers that make no cloth leave the swatch empty; what is wrong with them is told where they are typed.
-    if (unit === undefined) return;
     const step = Math.max(1, Math.round(perThread * pixelRatio));
-    const tile = tileOf(unit, step);
-    const offset = { x: 0, y: -element.height };
-    const painting = preparePainting(unit, { tile, width: element.width, offset, look: 'flat' });
-    const image = new ImageData(element.width, element.height);
-    paintRows(painting, 0, element.height, new Uint32Array(image.data.buffer));
-    element.getContext('2d')!.putImageData(image, 0, 0);
+    if (picturesUsed(design).length === 0) {
+      drawSwatch(element, design, step, NO_PICTURES);
+      return;
+    }
+    let isOver = false;
+    void loadPictures(design).then((pictures) => !isOver && drawSwatch(element, design, step, pictures));
+    return () => {
+      isOver = true;
+    };
   }, [design, width, height, perThread, pixelRatio]);
   return (
     <canvas
@@ -44,6 +46,20 @@ export function ClothSwatch({ design, width, height, perThread, decorative = fal
       style={{ width, height }}
     />
   );
+}
+
+/** Numbers that make no cloth leave the swatch empty; what is wrong with them is told where they are typed. */
+function drawSwatch(element: HTMLCanvasElement, design: Design, step: number, pictures: Pictures): void {
+  const image = valueIfAny(() => {
+    const unit = compile(design, pictures);
+    const tile = tileOf(unit, step);
+    const offset = { x: 0, y: -element.height };
+    const painting = preparePainting(unit, { tile, width: element.width, offset, look: 'flat' });
+    const pixels = new ImageData(element.width, element.height);
+    paintRows(painting, 0, element.height, new Uint32Array(pixels.data.buffer));
+    return pixels;
+  });
+  if (image !== undefined) element.getContext('2d')!.putImageData(image, 0, 0);
 }
 
 /** One repeat in whole pixels; what has no threads is shown with a millimetre for one. */

@@ -10,6 +10,7 @@ import { NumberField } from '../kit/fields/number-field.tsx';
 import { Slider } from '../kit/fields/slider.tsx';
 import { whole } from '../kit/fields/whole.ts';
 import { attempt } from '../wording/attempt.ts';
+import { PICTURE_NOTE_WORDS } from '../wording/picture-words.ts';
 import { firstWish, mostTimes } from './first-wish.ts';
 import { Outcome } from './outcome.tsx';
 import { PictureChooser } from './picture-chooser.tsx';
@@ -66,12 +67,6 @@ export function PictureDialog(props: PictureDialogProps) {
     </Dialog>
   );
 }
-
-const NOTES: Readonly<Record<OpenPicture['notes'][number], string>> = {
-  turned: 'It was turned upright, as the camera noted.',
-  'first-of-many': 'It moves; its first picture is taken.',
-  'laid-on-white': 'What is transparent in it lies on white.',
-};
 
 interface PictureWorkProps extends PictureDialogProps {
   readonly picture: OpenPicture;
@@ -184,7 +179,7 @@ function PictureWork({
           )}
           {notes.map((note) => (
             <p key={note} className="hint">
-              {NOTES[note]}
+              {PICTURE_NOTE_WORDS[note]}
             </p>
           ))}
         </div>

@@ -1,3 +1,4 @@
+import { carrying } from './db/picture-table.ts';
 import { sharedDatabase } from './db/shared-database.ts';
 import { makeProver } from './proving/prover.ts';
 import { proveUnproven } from './shelf.ts';
@@ -18,7 +19,10 @@ export function sharedStore(): Promise<Store> {
 async function makeStore(): Promise<Store> {
   const pools = sharedPools();
   const db = await sharedDatabase();
-  const store = { db, prover: makeProver(pools.prove) };
+  const store = {
+    db,
+    prover: makeProver(async (design, signal) => pools.prove(await carrying(db, design), signal)),
+  };
   proveUnproven(store).catch(console.error);
   return store;
 }

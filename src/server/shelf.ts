@@ -20,6 +20,7 @@ import { ensureRange, listRanges, placeInRange, rangeOf } from './db/range-table
 import { keepEarlier, keepStored } from './db/revision-table.ts';
 import type { Database } from './db/schema.ts';
 import { readSetting } from './db/setting-table.ts';
+import { keepCarried } from './pictures/kept-pictures.ts';
 import type { Store } from './store.ts';
 
 /** Everything that hangs on the shelf; designs in no range come last, in one without a name. */
@@ -57,10 +58,11 @@ const PREFIX = 'V';
 /** Adds a design, in a range if one is named; one without a number gets the next one. @throws CoreError "range/missing" */
 export async function addDesign(
   store: Store,
-  { design, rangeId, now }: { design: Design; rangeId?: string | undefined; now: string },
+  { design: carrier, rangeId, now }: { design: Design; rangeId?: string | undefined; now: string },
 ): Promise<Saved> {
   const { db, prover } = store;
   const id = randomUUID();
+  const design = await keepCarried(db, carrier, now);
   const proven = await prover.soon(id, design);
   // The number is looked for and taken in one transaction, so that nobody else takes it in between.
   const { saved, numbered } = await inTransaction(db, async (within) => {
@@ -77,8 +79,14 @@ export async function addDesign(
 /** Writes a design over the version that it is based on. @throws CoreError as `updateDesign` */
 export async function saveDesign(
   store: Store,
-  { id, version, design, now }: { id: string; design: Design; now: string } & Pick<SaveRequest, 'version'>,
+  {
+    id,
+    version,
+    design: carrier,
+    now,
+  }: { id: string; design: Design; now: string } & Pick<SaveRequest, 'version'>,
 ): Promise<Saved> {
+  const design = await keepCarried(store.db, carrier, now);
   const proven = await store.prover.soon(id, design);
   const saved = await inTransaction(store.db, async (within) => {
     await keepEarlier(within, { designId: id, id: randomUUID(), now });

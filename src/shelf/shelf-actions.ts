@@ -3,9 +3,10 @@ import { toast } from 'sonner';
 import { savedAnswer } from '../contracts/design.ts';
 import type { Summary } from '../contracts/shelf.ts';
 import type { Design } from '../core/design/design-schema.ts';
-import { designFromFile, MAX_FILE } from '../core/design/exchange/read-file.ts';
+import { designFromFile, mostBytes } from '../core/design/exchange/read-file.ts';
 import { CoreError } from '../core/error.ts';
 import { decodeText } from '../kit/decode-text.ts';
+import { postDesign } from '../kit/post-design.ts';
 import { request } from '../kit/request.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { plural } from '../wording/measures.ts';
@@ -29,14 +30,14 @@ export function shelfActions(client: QueryClient) {
   return {
     open: (design: Design) =>
       attempt(async () => {
-        const { id } = savedAnswer.parse(await request('POST', '/api/designs', { document: design }));
+        const { id } = savedAnswer.parse(await postDesign(design));
         window.location.assign(`/bench/${id}`);
       }),
     /** Adds a design and stays. @returns whether it is stored */
     add: async (design: Design): Promise<boolean> => {
       let stored = false;
       await attempt(async () => {
-        await request('POST', '/api/designs', { document: design });
+        await postDesign(design);
         stored = true;
       });
       return stored;
@@ -80,9 +81,10 @@ export type ShelfActions = ReturnType<typeof shelfActions>;
 /** Reads one file and stores it; what is wrong with it is told and nothing is changed. */
 async function importFiles(file: File): Promise<string | undefined> {
   try {
-    if (file.size > MAX_FILE) throw new CoreError('file/too-large', { size: file.size, most: MAX_FILE });
+    const most = mostBytes(file.name);
+    if (file.size > most) throw new CoreError('file/too-large', { size: file.size, most });
     const document = designFromFile(file.name, decodeText(await file.arrayBuffer()));
-    return savedAnswer.parse(await request('POST', '/api/designs', { document })).id;
+    return savedAnswer.parse(await postDesign(document)).id;
   } catch (error) {
     toast.error(`${file.name}: ${errorSentence(error) ?? (error as Error).message}`, { duration: 20_000 });
     return undefined;

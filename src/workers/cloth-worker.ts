@@ -20,7 +20,9 @@ import { type Look, paintRows, preparePainting } from '../core/paint/painting.ts
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { proofed } from '../core/repeat/proofed.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../core/repeat/repeat-unit.ts';
+import type { Pictures } from '../core/shape/picture.ts';
 import type { ClothMarks } from '../core/thread/mark-cells.ts';
+import { loadPictures } from '../kit/pictures/load-pictures.ts';
 import { type Attempt, attempt } from '../wording/attempt.ts';
 
 /** What of the endless cloth is to be painted, in device pixels. */
@@ -43,11 +45,17 @@ export interface PatchOrder {
 let compiled: { readonly design: string; readonly unit: RepeatUnit } | undefined;
 
 /** The unit of the design asked for last is kept: panning and zooming paint it again and again. */
-function unitOf(design: Design): RepeatUnit {
+function unitOf(design: Design, pictures: Pictures): RepeatUnit {
   const { shades, construction, lay, resolution } = design;
-  const name = JSON.stringify([shades, construction, lay, resolution]);
-  if (compiled?.design !== name) compiled = { design: name, unit: compile(design) };
+  const name = JSON.stringify([shades, construction, lay, resolution, pictures.size]);
+  if (compiled?.design !== name) compiled = { design: name, unit: compile(design, pictures) };
   return compiled.unit;
+}
+
+/** Does some work with the unit of a design, when its pictures are there. */
+async function withUnit<T>(design: Design, work: (unit: RepeatUnit) => T): Promise<Attempt<T>> {
+  const pictures = await loadPictures(design);
+  return attempt(() => work(unitOf(design, pictures)));
 }
 
 /** The same piece in fewer pixels. */
@@ -64,19 +72,18 @@ function coarser({ tile, x, y, width, height, coarse }: PatchOrder) {
 
 const api = {
   /** Size of one repeat in threads; in millimetres where there are none. */
-  measure: (design: Design): Attempt<{ ends: number; picks: number }> =>
-    attempt(() => {
-      const unit = unitOf(design);
+  measure: (design: Design): Promise<Attempt<{ ends: number; picks: number }>> =>
+    withUnit(design, (unit) => {
       const { grid } = unit;
       if (grid.step === 'thread') return { ends: grid.ends, picks: grid.picks };
       const size = nearSize(repeatSize(unit)!);
       return { ends: toNumber(size.width), picks: toNumber(size.height) };
     }),
 
-  paint: (order: PatchOrder): Attempt<ImageBitmap> => {
-    const answer = attempt(() => {
+  paint: async (order: PatchOrder): Promise<Attempt<ImageBitmap>> => {
+    const answer = await withUnit(order.design, (plain) => {
       const { design, look, width, height } = order;
-      const unit = markedUnit(proofed(unitOf(design), order.proof), design, order.marks);
+      const unit = markedUnit(proofed(plain, order.proof), design, order.marks);
       const small = coarser(order);
       const painting = preparePainting(unit, {
         tile: small.tile,
@@ -101,14 +108,16 @@ const api = {
     design: Design,
     scale: PictureScale,
     sheet: Sheet | undefined,
-  ): Attempt<SheetFacts & { readonly order: PictureOrder }> =>
-    attempt(() => {
-      const unit = unitOf(design);
+  ): Promise<Attempt<SheetFacts & { readonly order: PictureOrder }>> =>
+    withUnit(design, (unit) => {
       const order = orderPicture(unit, scale, sheet);
       return { order, ...sheetFacts(unit, order, sheet) };
     }),
 
-  check: (design: Design): Attempt<RepeatReport> => attempt(() => checkDesign(design)),
+  check: async (design: Design): Promise<Attempt<RepeatReport>> => {
+    const pictures = await loadPictures(design);
+    return attempt(() => checkDesign(design, { pictures }));
+  },
 
   motifFacts: (design: MotifDesign): Attempt<MotifFacts> => attempt(() => motifFacts(design)),
 };

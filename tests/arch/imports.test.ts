@@ -22,7 +22,7 @@ const OUTSIDE: Readonly<Record<string, readonly string[]>> = {
   contracts: ['core'],
   wording: ['core'],
   server: ['core', 'contracts', 'wording'],
-  workers: ['core', 'wording'],
+  workers: ['core', 'wording', 'kit'],
   kit: ['core', 'contracts', 'wording'],
   layouts: ['kit'],
   picture: ['core', 'contracts', 'wording', 'kit'],

@@ -15,6 +15,7 @@ import { paintRows, preparePainting } from '../../src/core/paint/painting.ts';
 import type { RepeatUnit } from '../../src/core/repeat/repeat-unit.ts';
 import { lineThrough } from '../../src/core/shape/line-figures.ts';
 import { disc, motifOf, type SomePiece } from '../motif-of.ts';
+import { picturesOf } from '../pictures-of.ts';
 import { insides, rendered } from '../svg-renderers.ts';
 
 const WIDTH = 240;
@@ -336,7 +337,8 @@ describe('hexagon packing', () => {
     // T. L. Heath, The Works of Archimedes, 1897: 97/56 is among the best ratios of √3 (from memory).
     expect(ratio).toBeCloseTo(97 / 56, 12);
     expect((ratio / Math.sqrt(3) - 1) * 1e6).toBeCloseTo(53.1, 0);
-    const report = checkDesign(designFromStart('motif', 'hexagon-packing'));
+    const design = designFromStart('motif', 'hexagon-packing');
+    const report = checkDesign(design, { pictures: picturesOf(design) });
     expect(report.painted?.differingBytes).toBe(0);
   });
 });

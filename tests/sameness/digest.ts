@@ -17,6 +17,7 @@ import { paintTile } from '../../src/core/paint/painting.ts';
 import { partitionIn } from '../../src/core/repeat/contents.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../../src/core/repeat/repeat-unit.ts';
 import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
+import { picturesOf } from '../pictures-of.ts';
 
 /** What must stay the same of a design while the code behind it is rearranged, each as a short digest. */
 export interface Digests {
@@ -48,13 +49,16 @@ function said(write: () => string): string {
 }
 
 export async function digestsOf(design: Design): Promise<Digests> {
-  const unit = compile(design);
+  const pictures = picturesOf(design);
+  const unit = compile(design, pictures);
   return {
     repeat: digest(repeatText(unit)),
     painted: WIDTHS.map((width) => digest(paintTile(unit, tileOf(unit, width)))),
     svg: said(() => unitToSvg(unit, design.name)),
     png: await pngDigest(unit),
-    check: said(() => JSON.stringify(jsonReport(design, checkDesign(design, '60')))),
+    check: said(() =>
+      JSON.stringify(jsonReport(design, checkDesign(design, { resolution: '60', pictures }))),
+    ),
     files: {
       txt: said(() => designToText(design)),
       csv: said(() => designToCsv(design)),

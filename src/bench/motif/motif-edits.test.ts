@@ -53,7 +53,7 @@ describe('pieces', () => {
       return [x, y];
     };
     expect(at('8')).toEqual(['4', '5/2']);
-    expect(at('7/3')).toEqual(['(7/3)/2', '5/2']);
+    expect(at('7/3')).toEqual(['7/6', '5/2']);
     expect(at('40 mm')).toEqual(['(40)/2 mm', '5/2']);
     const design = setMotif({ box: { width: '40 mm', height: '7/3' } })(EMPTY) as MotifDesign;
     expect(laidMotif(withPieces(design, 'disc')).pieces[0]!.at.x).toBeCloseTo(20, 9);

@@ -11,6 +11,10 @@ import type {
 } from '../../core/design/motif/motif-schema.ts';
 import { isNumberShape, type ShapeName, usualShape } from '../../core/design/motif/shapes.ts';
 import { usualPiece } from '../../core/design/motif/usual-piece.ts';
+import type { PaintPicture } from '../../core/design/picture-schema.ts';
+import { parseExact } from '../../core/exact/parse-exact.ts';
+import { compare, multiply, type Rational, rational, toText } from '../../core/exact/rational.ts';
+import { valueIfAny } from '../../wording/attempt.ts';
 import { changing, type Edit } from '../state/design-edits.ts';
 
 /** Changes what a motif is. */
@@ -41,12 +45,33 @@ export function pieceInBox({ pieces, box }: Motif, kind: ShapeName | 'line', sha
   return usualPiece(freeId(pieces), shape, halfOf(box.width), halfOf(box.height), { shade });
 }
 
+/** A rectangle of a picture's own ratio in the middle of the box; its longer side is half of the box's shorter one. */
+export function pictureInBox({ pieces, box }: Motif, picture: PaintPicture): Piece {
+  const { width, height } = picture;
+  const sides = [box.width, box.height].map((text) => partOf(text, rational(1, 2)));
+  // Lengths with a unit are not weighed against steps.
+  const most = sides.every((side) => side !== undefined) ? least(sides[0]!, sides[1]!) : rational(4);
+  const side = (pixels: number) => toText(multiply(most, rational(pixels, Math.max(width, height))));
+  const shape = { ...usualShape('rectangle'), width: side(width), height: side(height) } as PieceShape;
+  return usualPiece(freeId(pieces), shape, halfOf(box.width), halfOf(box.height), { picture });
+}
+
+function least(one: Rational, other: Rational): Rational {
+  return compare(one, other) < 0 ? one : other;
+}
+
 /** Half of a number as it is typed. */
 function halfOf(text: string): string {
-  const value = Number(text);
-  if (Number.isInteger(value)) return value % 2 === 0 ? String(value / 2) : `${value}/2`;
+  const half = partOf(text, rational(1, 2));
+  if (half !== undefined) return toText(half);
   const [, number, unit] = /^(.*?)\s*([a-z"]*)$/i.exec(text)!;
-  return `(${number})/2${unit === '' ? '' : ` ${unit}`}`;
+  return `(${number})/2 ${unit}`;
+}
+
+/** A part of a number of steps; undefined where a unit stands behind it. */
+function partOf(text: string, part: Rational): Rational | undefined {
+  const number = valueIfAny(() => parseExact(text));
+  return number === undefined ? undefined : multiply(number, part);
 }
 
 function freeId(pieces: readonly Piece[]): number {

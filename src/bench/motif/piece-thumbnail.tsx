@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { Shade } from '../../core/colour/shade.ts';
 import type { MadePiece } from '../../core/design/motif/layer.ts';
 import { drawFigures } from '../../core/formats/svg/figures-svg.ts';
+import { PicturesSvg } from '../../core/formats/svg/picture-svg.ts';
 import { shiftBy } from '../../core/shape/contour.ts';
 import { moveFigure } from '../../core/shape/figure.ts';
 import { placesOfFigure } from '../../core/shape/figure-places.ts';
@@ -35,6 +36,9 @@ export function PieceThumbnail({ made, shades, ground }: PieceThumbnailProps) {
   );
 }
 
+/** Stands for a picture, which is not loaded for so small a drawing. */
+const PICTURE_INK: Shade = { key: 'picture', name: 'Picture', hex: '#6b7472' };
+
 function drawPiece({ layers, figure }: MadePiece, shades: readonly Shade[]) {
   const places = [figure, ...layers.map((layer) => layer.figure)].flatMap(placesOfFigure);
   const [left, right] = [Math.min(...places.map(({ x }) => x)), Math.max(...places.map(({ x }) => x))];
@@ -44,14 +48,18 @@ function drawPiece({ layers, figure }: MadePiece, shades: readonly Shade[]) {
   // Large enough that no copy comes in at another edge.
   const room = { x: 3 * size.x, y: 3 * size.y };
   const motion = shiftBy(size.x - left + paper, size.y - bottom + paper);
+  const inks = [...shades, PICTURE_INK];
   const figures = layers.flatMap(({ figure: part, paint }) => {
-    const shade = shades.findIndex(({ key }) => key === paint?.shade);
-    if (shade < 0 || paint?.shadow !== undefined) return [];
+    if (paint === null || paint.shadow !== undefined) return [];
+    const key = paint.picture === undefined ? paint.shade : PICTURE_INK.key;
+    const shade = inks.findIndex((ink) => ink.key === key);
     const moved = moveFigure(part, motion);
     return [{ shape: { kind: 'figure' as const, figure: moved, row: 0, piece: 0, endless: false }, shade }];
   });
   return {
     view: `${size.x} ${size.y} ${size.x} ${size.y}`,
-    paths: [...drawFigures(figures, undefined, shades, room)].join(''),
+    paths: [
+      ...drawFigures(figures, undefined, { shades: inks, pitch: room, pictures: new PicturesSvg() }),
+    ].join(''),
   };
 }

@@ -1,6 +1,7 @@
 import { type SavedAnswer, type SaveRequest, savedAnswer, storedDesign } from '../../contracts/design.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { sameDocument } from '../../kit/kept/drafts.ts';
+import { postDesign } from '../../kit/post-design.ts';
 import { type RequestError, request } from '../../kit/request.ts';
 import { benchState, dispatch, useBench } from './bench-store.ts';
 import { forgetWork, keepWork, keepWorkInHaste, startKeeping } from './keep-work.ts';
@@ -159,9 +160,7 @@ export async function takeTheirs(): Promise<void> {
 /** Saves a design as a new one beside the one that was changed elsewhere. */
 export async function saveBeside(design: Design): Promise<SavedAnswer> {
   const name = `${[...design.name].slice(0, 110).join('')} (mine)`;
-  return savedAnswer.parse(
-    await request('POST', '/api/designs', { document: { ...design, name, number: '' } }),
-  );
+  return savedAnswer.parse(await postDesign({ ...design, name, number: '' }));
 }
 
 /** Saves this page's work beside the one that was changed elsewhere, and goes there. */

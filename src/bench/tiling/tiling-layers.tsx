@@ -9,6 +9,7 @@ import { FadePart } from './tiling-fade-part.tsx';
 import { GapsPart } from './tiling-gaps-part.tsx';
 import { LettersPart } from './tiling-letters-part.tsx';
 import { LinesPart } from './tiling-lines-part.tsx';
+import { PicturePart } from './tiling-picture-part.tsx';
 
 /** Numbers of sides that the faces have, and the kinds of sides between them. */
 function useKinds({ construction }: TilingDesign) {
@@ -20,7 +21,7 @@ function useKinds({ construction }: TilingDesign) {
   }, [construction]);
 }
 
-/** What lies over the faces: a fade, gaps, lines, letters. */
+/** What lies over the faces: a fade, a picture, gaps, lines, letters. */
 export function TilingLayers({ design }: { design: TilingDesign }) {
   const kinds = useKinds(design);
   const all = { value: '', text: 'All faces' };
@@ -31,6 +32,7 @@ export function TilingLayers({ design }: { design: TilingDesign }) {
   return (
     <>
       <FadePart design={design} faceOptions={faceOptions} />
+      <PicturePart design={design} faceOptions={faceOptions} />
       <GapsPart design={design} />
       <LinesPart design={design} faceOptions={faceOptions} sides={kinds.sides} />
       <LettersPart design={design} faceOptions={faceOptions} />

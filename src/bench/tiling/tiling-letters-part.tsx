@@ -23,7 +23,7 @@ const WAYS = [
   { value: 'turned', text: 'Turned with each face' },
 ] as const;
 
-interface LettersPartProps {
+export interface LettersPartProps {
   readonly design: TilingDesign;
   readonly faceOptions: readonly { readonly value: string; readonly text: string }[];
 }

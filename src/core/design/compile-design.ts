@@ -1,19 +1,28 @@
 import type { Partition } from '../faces/partition.ts';
 import type { Marks, RepeatUnit } from '../repeat/repeat-unit.ts';
+import { NO_PICTURES, type Pictures } from '../shape/picture.ts';
 import type { Cells } from '../thread/cells.ts';
 import { kindFor } from './constructions.ts';
 import type { Design, MotifDesign, PlaidDesign, StripeDesign, TilingDesign } from './design-schema.ts';
+import type { PaintPicture } from './picture-schema.ts';
 
 /**
  * The exact repeat of a design: the one way from its numbers to anything that is shown, checked or sent.
+ * @param pictures  those that are to be painted; without them all else of a design is known
  * @throws CoreError of the construction
  */
-export function compile(design: PlaidDesign): RepeatUnit<Cells>;
-export function compile(design: StripeDesign): RepeatUnit<Partition>;
-export function compile(design: TilingDesign): RepeatUnit<Partition | Marks>;
-export function compile(design: MotifDesign): RepeatUnit<Marks>;
-export function compile(design: Design): RepeatUnit;
-export function compile(design: Design): RepeatUnit {
+export function compile(design: PlaidDesign, pictures?: Pictures): RepeatUnit<Cells>;
+export function compile(design: StripeDesign, pictures?: Pictures): RepeatUnit<Partition>;
+export function compile(design: TilingDesign, pictures?: Pictures): RepeatUnit<Partition | Marks>;
+export function compile(design: MotifDesign, pictures?: Pictures): RepeatUnit<Marks>;
+export function compile(design: Design, pictures?: Pictures): RepeatUnit;
+export function compile(design: Design, pictures = NO_PICTURES): RepeatUnit {
   const { construction } = design;
-  return kindFor(construction).compile(construction, design);
+  return kindFor(construction).compile(construction, design, pictures);
+}
+
+/** The pictures that a design shows, each once. */
+export function picturesUsed({ construction }: Pick<Design, 'construction'>): readonly PaintPicture[] {
+  const used = kindFor(construction).picturesOf?.(construction) ?? [];
+  return [...new Map(used.map((picture) => [picture.hash, picture])).values()];
 }

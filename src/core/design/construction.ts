@@ -3,12 +3,14 @@ import type { Shade } from '../colour/shade.ts';
 import type { Rational } from '../exact/rational.ts';
 import type { Slope } from '../exact/slope.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Pictures } from '../shape/picture.ts';
 import type { Sequence } from '../thread/sequence.ts';
 import type { BandUnit } from '../units/band-width.ts';
 import type { ByKind } from './constructions.ts';
 import type { DesignOf, PlaidDesign } from './design-schema.ts';
 import type { Loss } from './exchange/losses.ts';
 import type { Lay } from './lay.ts';
+import type { PaintPicture } from './picture-schema.ts';
 
 /** What a construction may know of its design: never the design itself. */
 export interface Context {
@@ -112,12 +114,14 @@ export interface ThreadFacts {
 export interface ConstructionKind<C> {
   /** Of the stored numbers. */
   readonly schema: z.ZodType<C>;
-  /** @throws CoreError of the construction */
-  readonly compile: (construction: C, context: Context) => RepeatUnit;
+  /** @param pictures  those that can be painted @throws CoreError of the construction */
+  readonly compile: (construction: C, context: Context, pictures: Pictures) => RepeatUnit;
   /** How much of a unit does not follow from the numbers, found without looking at how it was compiled; 0 when it repeats. */
   readonly misses: (construction: C, context: Context, unit: RepeatUnit) => number;
   /** The construction with a shade in the place of each that it names, those that rest included; every place is visited once. */
   readonly mapShades: (construction: C, to: (key: string, path: ShadePath) => string) => C;
+  /** The pictures that it shows; left out where it cannot. */
+  readonly picturesOf?: (construction: C) => readonly PaintPicture[];
   readonly kindOf: (construction: C) => Kind;
   /** What the density of threads gives: the size of the whole repeat, of widths that are typed in threads, of nothing. */
   readonly density: 'repeat' | 'widths' | 'nothing';

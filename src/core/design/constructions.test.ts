@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { picturesOf } from '../../../tests/pictures-of.ts';
 import { allDesigns } from '../../../tests/sameness/designs.ts';
 import { SOME_OF } from '../../../tests/sample-design.ts';
 import { CoreError } from '../error.ts';
@@ -42,7 +43,7 @@ describe.each(Object.keys(KINDS) as (keyof typeof KINDS)[])('any %s', (kind) => 
   it('is painted without a seam or a hairline, however coarse', () => {
     always((design) => {
       try {
-        const { painted } = checkDesign(design, '20');
+        const { painted } = checkDesign(design, { resolution: '20', pictures: picturesOf(design) });
         expect(painted?.differingBytes ?? 0).toBe(0);
         expect(painted?.leakingPixels ?? 0).toBe(0);
       } catch (error) {

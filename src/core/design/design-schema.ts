@@ -7,6 +7,7 @@ import { type Construction, constructionSchema } from './constructions.ts';
 import { exactText } from './exact-text.ts';
 import { type Lay, laySchema } from './lay.ts';
 import type { Motif } from './motif/motif-schema.ts';
+import { carriedSchema } from './picture-schema.ts';
 import type { Plaid } from './plaid/plaid-schema.ts';
 import { shadesUsed } from './shades-used.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
@@ -15,7 +16,7 @@ import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 11;
+export const DESIGN_VERSION = 12;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;
@@ -63,6 +64,8 @@ export const designSchema = z
     resolution: exactText(parseResolution),
     /** What a piece of the cloth is to be. */
     yarn: yarnSchema,
+    /** Files of the pictures that it shows, where it is not a shelf that keeps them. */
+    pictures: carriedSchema,
     /** What a file held that Vetro has no place for, to be written back. */
     kept: z.array(keptSchema).max(200),
   })

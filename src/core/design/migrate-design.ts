@@ -16,6 +16,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   8: sayTurnsAndPlies,
   9: addNotes,
   10: addMotifs,
+  11: addPictures,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -141,6 +142,26 @@ function addMotifs(document: Readonly<Record<string, unknown>>): Record<string, 
     version: 11,
     construction: isTiling ? { ...construction, letters: null } : construction,
   };
+}
+
+/** Version 11 knew no pictures. */
+function addPictures(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const { kept, ...rest } = document;
+  const construction = Object(document['construction']) as Record<string, unknown>;
+  return {
+    ...rest,
+    version: 12,
+    construction: withNoPicture(construction),
+    pictures: {},
+    kept,
+  };
+}
+
+function withNoPicture(construction: Record<string, unknown>): Record<string, unknown> {
+  const { kind, pieces } = construction;
+  if (kind === 'tiling') return { ...construction, picture: null };
+  if (kind !== 'motif' || !Array.isArray(pieces)) return construction;
+  return { ...construction, pieces: pieces.map((piece: unknown) => ({ ...Object(piece), picture: null })) };
 }
 
 function newerConstruction(construction: Record<string, unknown>): unknown {

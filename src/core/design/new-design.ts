@@ -14,6 +14,7 @@ import {
 } from './design-schema.ts';
 import { USUAL_PRINT } from './migrate-design.ts';
 import type { Motif } from './motif/motif-schema.ts';
+import type { CarriedPictures } from './picture-schema.ts';
 import type { PrintChoice } from './plaid/plaid-schema.ts';
 import type { Weave } from './plaid/weave-schema.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
@@ -27,6 +28,8 @@ interface CommonOrder {
   readonly shades: readonly Shade[];
   readonly lay?: Partial<Lay> | undefined;
   readonly resolution?: string | undefined;
+  /** Files of the pictures that it shows. */
+  readonly pictures?: CarriedPictures | undefined;
 }
 
 /** What a new plaid is made of; what is left out takes the usual value. */
@@ -120,6 +123,7 @@ export function newTiling(order: TilingOrder): TilingDesign {
       fade: order.fade ?? null,
       gaps: order.gaps ?? null,
       lines: (order.lines ?? []).map((each) => ({ ...ALL_CORNERS, ...each })),
+      picture: order.picture ?? null,
       letters: order.letters ?? null,
     },
   };
@@ -160,6 +164,7 @@ function beginning(order: CommonOrder): Omit<Design, 'construction'> {
     lay: { kind: 'straight', ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
     resolution: order.resolution ?? '300',
     yarn: { ...USUAL_YARN, warp: { ...USUAL_YARN.warp }, weft: { ...USUAL_YARN.weft } },
+    pictures: { ...order.pictures },
     kept: [],
   };
 }

@@ -4,8 +4,8 @@ import { type Design, designSchema } from './design-schema.ts';
 import { fieldFacts } from './field-facts.ts';
 import { migrateDesign } from './migrate-design.ts';
 
-/** Longest design document, in characters. */
-export const MAX_DOCUMENT = 2_000_000;
+/** Longest design document, in characters, the pictures that it carries included. */
+export const MAX_DOCUMENT = 40_000_000;
 
 /**
  * Reads a design document of any known version.

@@ -1,17 +1,19 @@
 import type { MixingTables } from '../colour/mixing.ts';
 import type { Partition } from '../faces/partition.ts';
 import type { Marks } from '../repeat/repeat-unit.ts';
+import { isVaried } from '../shape/fill.ts';
 import { gridOf, SUBPIXELS } from '../shape/grid.ts';
 import { type Outline, outlineOf } from '../shape/outline-of.ts';
 import type { Place } from '../shape/places.ts';
-import { fadePainters } from './fade-light.ts';
 import { figuresLight, type LitFigure } from './figures-light.ts';
 import { type LightPainter, NOTHING, overLine, rowOf } from './light-rows.ts';
 import type { PaintWindow } from './painting.ts';
 import { type Side, sideBetween, walkAlone, walkPartition } from './partition-edges.ts';
 import { lightOf } from './partition-painter.ts';
+import { picturesLight } from './picture-light.ts';
 import { edgeLight } from './row-light.ts';
 import { CHANNELS } from './row-sums.ts';
+import { variedFaces } from './varied-faces.ts';
 
 /** The light of a shade of some faces. */
 type ShadeLight = (shade: number) => Float64Array;
@@ -28,10 +30,9 @@ export function facesLight(
   tables: MixingTables,
 ): readonly LightPainter[] {
   const [only, ...others] = base.faces;
-  if (only !== undefined && others.length === 0 && only.fill.kind !== 'fade')
-    return oneFace(base, window, tables);
+  if (only !== undefined && others.length === 0 && !isVaried(only.fill)) return oneFace(base, window, tables);
   const faces = edgeLight(walkPartition(base, window), lightOf(base, tables), window, true);
-  return [overLine(faces), ...fadePainters(base, shadeLight(base, tables), window)];
+  return [overLine(faces), ...variedFaces(base, shadeLight(base, tables), window, picturesLight(tables))];
 }
 
 /** A single face covers everything: there is no edge. */
@@ -58,17 +59,20 @@ export function marksLight(
 ): readonly LightPainter[] {
   const grid = gridOf(window.tile, pitch);
   const lightAt = shadeLight(base, tables);
+  const lightOf = picturesLight(tables);
   const figures: LitFigure[] = [];
   const painters: LightPainter[] = [];
-  for (const { shape, shade, fade, soft } of marks) {
+  for (const { shape, shade, fade, picture, soft } of marks) {
+    const light = shade === null ? NOTHING : lightAt(shade);
     if (shape.kind === 'figure') {
       figures.push({
         shape,
-        light: lightAt(shade),
+        light,
         ...(fade && { fade: { lights: fade.shades.map(lightAt), way: fade.way } }),
+        ...(picture && { picture: { shown: picture, lightOf } }),
         ...(soft && { soft }),
       });
-    } else painters.push(outlinePainter(outlineOf(shape, grid), lightAt(shade), window));
+    } else painters.push(outlinePainter(outlineOf(shape, grid), light, window));
   }
   return figures.length === 0 ? painters : [...painters, figuresLight(figures, rows, grid, window)];
 }

@@ -2,6 +2,7 @@ import { LINEAR_ONE } from '../colour/linear.ts';
 import { SUBPIXELS } from '../shape/grid.ts';
 import { edgesByRows } from './edge-lists.ts';
 import { over, rowOf } from './light-rows.ts';
+import type { LightAt } from './picture-light.ts';
 import { accumulateRow, CHANNELS, type Placed, type RowSums, WHOLE } from './row-sums.ts';
 import type { Cover } from './soft-cover.ts';
 import type { Standing } from './stand-alone.ts';
@@ -103,12 +104,8 @@ function emptyFirst({ sums, touched }: RowSums, across: number): void {
   touched.fill(0, 0, ((across + 1) >> 5) + 1);
 }
 
-/** A figure in light that fades. @param along  how far along the fade a pixel of the figure lies */
-export function fadedRows(
-  cover: Cover,
-  lights: readonly Float64Array[],
-  along: (x: number, y: number) => number,
-): FigureRow {
+/** A figure in light of its own at each pixel. */
+export function variedRows(cover: Cover, lightAt: LightAt): FigureRow {
   const shares = new Float64Array(cover.across);
   const light = new Float64Array(CHANNELS);
   return (row, left, room, line) => {
@@ -117,21 +114,26 @@ export function fadedRows(
     for (let x = Math.max(0, -left); x < to; x += 1) {
       const share = shares[x]!;
       if (share === 0) continue;
-      lightAlong(lights, along(x, row), light);
+      lightAt(x, row, light);
       layLight(line, (left + x) * CHANNELS, light, share);
     }
   };
 }
 
-/** Puts the light at a part of a fade into `light`. */
-function lightAlong(lights: readonly Float64Array[], along: number, light: Float64Array): void {
-  const place = Math.min(1, Math.max(0, along)) * (lights.length - 1);
-  const step = Math.min(lights.length - 2, Math.floor(place));
-  const one = lights[step]!;
-  const other = lights[step + 1]!;
-  for (let channel = 0; channel < CHANNELS; channel += 1) {
-    light[channel] = one[channel]! + (other[channel]! - one[channel]!) * (place - step);
-  }
+/** The light of a fade. @param along  how far along it a pixel lies */
+export function fadeLightAt(
+  lights: readonly Float64Array[],
+  along: (x: number, y: number) => number,
+): LightAt {
+  return (x, y, light) => {
+    const place = Math.min(1, Math.max(0, along(x, y))) * (lights.length - 1);
+    const step = Math.min(lights.length - 2, Math.floor(place));
+    const one = lights[step]!;
+    const other = lights[step + 1]!;
+    for (let channel = 0; channel < CHANNELS; channel += 1) {
+      light[channel] = one[channel]! + (other[channel]! - one[channel]!) * (place - step);
+    }
+  };
 }
 
 function layLight(line: Float64Array, at: number, light: Float64Array, share: number): void {

@@ -3,12 +3,15 @@ import { type CopyPlace, paintedBefore, repeatsInto } from '../repeat/copy-order
 import type { RowOrder } from '../repeat/repeat-unit.ts';
 import type { FadeWay } from '../shape/fade-way.ts';
 import { type Grid, SUBPIXELS } from '../shape/grid.ts';
+import type { ShownPicture } from '../shape/picture.ts';
+import type { Place } from '../shape/places.ts';
 import { resolveEndless, resolveFigure } from '../shape/resolve-figure.ts';
 import type { PlacedFigure, Softness } from '../shape/shape.ts';
-import { alongFade } from './along-fade.ts';
-import { coverOf, type FigureRow, fadedRows, plainRows, softRows } from './figure-rows.ts';
+import { alongFade, type PixelGrid } from './along-fade.ts';
+import { coverOf, type FigureRow, fadeLightAt, plainRows, softRows, variedRows } from './figure-rows.ts';
 import type { LightPainter } from './light-rows.ts';
 import type { PaintWindow } from './painting.ts';
+import { type LightAt, type PictureLight, withPicture } from './picture-light.ts';
 import { emptySums, type RowSums } from './row-sums.ts';
 import { softCover } from './soft-cover.ts';
 import { type Standing, standAlone } from './stand-alone.ts';
@@ -18,6 +21,7 @@ export interface LitFigure {
   readonly shape: PlacedFigure;
   readonly light: Float64Array;
   readonly fade?: { readonly lights: readonly Float64Array[]; readonly way: FadeWay };
+  readonly picture?: { readonly shown: ShownPicture; readonly lightOf: PictureLight };
   readonly soft?: Softness;
 }
 
@@ -97,11 +101,8 @@ interface PaintRoom {
   readonly window: PaintWindow;
 }
 
-function readyFigure(
-  { shape, light, fade, soft }: LitFigure,
-  standing: Standing,
-  room: PaintRoom,
-): ReadyFigure {
+function readyFigure(figure: LitFigure, standing: Standing, room: PaintRoom): ReadyFigure {
+  const { shape, light, soft } = figure;
   const { sums, grid, window } = room;
   const { left, top, across, down } = standing;
   const scale = { x: grid.scale.x / SUBPIXELS, y: grid.scale.y / SUBPIXELS };
@@ -123,9 +124,24 @@ function readyFigure(
       layRow: softRows(cover, light, soft.strength),
     };
   }
-  if (fade === undefined) return { left, top, across, down, layRow: plainRows(standing, light, sums) };
-  const along = alongFade(fade.way, { x: left, y: top }, { tile: window.tile, scale });
-  return { left, top, across, down, layRow: fadedRows(coverOf(standing, sums), fade.lights, along) };
+  const lightAt = lightWithin(figure, { x: left, y: top }, { tile: window.tile, scale });
+  const layRow =
+    lightAt === undefined ? plainRows(standing, light, sums) : variedRows(coverOf(standing, sums), lightAt);
+  return { left, top, across, down, layRow };
+}
+
+/** The light at each pixel of a figure, from its first; undefined where it is one. */
+function lightWithin(
+  { light, fade, picture }: LitFigure,
+  first: Place,
+  grid: PixelGrid,
+): LightAt | undefined {
+  const beneath = fade && fadeLightAt(fade.lights, alongFade(fade.way, first, grid));
+  if (picture === undefined) return beneath;
+  const { tile, scale } = grid;
+  const place = ({ x, y }: Place) => ({ x: x * scale.x, y: tile.height - y * scale.y });
+  const plain: LightAt = (_, __, out) => out.set(light);
+  return withPicture(beneath ?? plain, picture.lightOf(picture.shown, { first, place }));
 }
 
 /** Pixels of a standard deviation below which nothing is blurred that can be seen. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { picturesOf } from '../../../tests/pictures-of.ts';
 import { SOME_OF } from '../../../tests/sample-design.ts';
 import { compile } from '../design/compile-design.ts';
 import { KINDS } from '../design/constructions.ts';
@@ -46,7 +47,7 @@ describe.each(Object.keys(KINDS) as (keyof typeof KINDS)[])('the light of any %s
       fc.property(SOME_OF[kind], someWindow, (design, window) => {
         let unit: RepeatUnit;
         try {
-          unit = compile(design);
+          unit = compile(design, picturesOf(design));
         } catch (error) {
           if (error instanceof CoreError) return;
           throw error;

@@ -10,7 +10,7 @@ import { cellsLight, paintAveragedCells } from './averaged-cells.ts';
 import { facesLight, marksLight } from './faces-light.ts';
 import { type LightPainter, packLight } from './light-rows.ts';
 import { litCells } from './lit-cells.ts';
-import { hasFades, paintPartition } from './partition-painter.ts';
+import { hasVaried, paintPartition } from './partition-painter.ts';
 import { paintSharpCells } from './sharp-cells.ts';
 import type { ThreadLook } from './thread-light.ts';
 import { paintThreads } from './threads.ts';
@@ -77,7 +77,7 @@ const PAINTERS: { readonly [K in Content['kind']]: Painter<Extract<Content, { ki
   },
   partition: {
     light: (partition, _, window, tables) => facesLight(partition, window, tables),
-    fast: (partition, window) => (hasFades(partition) ? undefined : paintPartition(partition, window)),
+    fast: (partition, window) => (hasVaried(partition) ? undefined : paintPartition(partition, window)),
     isSharp: () => false,
   },
   marks: {

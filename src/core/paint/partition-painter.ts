@@ -2,6 +2,7 @@ import { rgbOf } from '../colour/hex.ts';
 import { LINEAR_ONE } from '../colour/linear.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
 import { hasClear, type Partition } from '../faces/partition.ts';
+import { isVaried } from '../shape/fill.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
 import { walkPartition } from './partition-edges.ts';
 import { edgeLight, type RowLight } from './row-light.ts';
@@ -32,9 +33,9 @@ export function lightOf({ shades }: Partition, { levelOf }: MixingTables): Float
   return Float64Array.from([...light, 0, 0, 0, 0]);
 }
 
-/** Whether some faces fade, which takes more than edges. */
-export function hasFades({ faces }: Partition): boolean {
-  return faces.some(({ fill }) => fill.kind === 'fade');
+/** Whether some faces fade or show a picture, which takes more than edges. */
+export function hasVaried({ faces }: Partition): boolean {
+  return faces.some(({ fill }) => isVaried(fill));
 }
 
 /** Half of a level, so that a half is rounded up, and what brings a sum to a level; both exact, WHOLE being a power of 2. */

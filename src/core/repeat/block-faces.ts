@@ -2,7 +2,7 @@ import { modulo } from '../exact/modulo.ts';
 import type { Partition } from '../faces/partition.ts';
 import type { Fill } from '../shape/fill.ts';
 import type { Block } from './block-cells.ts';
-import { type BlockPlace, movedInto, movedPlace, placesIn } from './block-places.ts';
+import { type BlockPlace, blockPicture, movedInto, movedPlace, placesIn } from './block-places.ts';
 
 /** Most faces of a block that is painted as one. */
 export const MOST_FACES = 20_000;
@@ -34,6 +34,7 @@ export function blockPartition(partition: Partition, block: Block): Partition {
 }
 
 function blockFill(fill: Fill, place: BlockPlace, block: Block): Fill {
+  if (fill.kind === 'picture') return { ...fill, place: blockPicture(fill.place, place, block) };
   if (fill.kind !== 'fade') return fill;
   return { ...fill, from: movedPlace(fill.from, place, block), to: movedPlace(fill.to, place, block) };
 }

@@ -2,6 +2,7 @@ import type { Point } from '../exact/plane.ts';
 import { shiftBy } from '../shape/contour.ts';
 import { moveFade } from '../shape/fade-way.ts';
 import { moveFigure } from '../shape/figure.ts';
+import { movePicture } from '../shape/picture.ts';
 import type { Place } from '../shape/places.ts';
 import type { Mark, PlacedFigure, TorusShape } from '../shape/shape.ts';
 import type { Block } from './block-cells.ts';
@@ -47,6 +48,9 @@ function blockFigure(mark: Mark, shape: PlacedFigure, { block, pitch, rows }: Fi
       row: rows === undefined ? 0 : shape.row + rows.count * (isUpright(rows) ? j : i),
     },
     ...(mark.fade && { fade: { ...mark.fade, way: moveFade(mark.fade.way, motion) } }),
+    ...(mark.picture && {
+      picture: { ...mark.picture, place: movePicture(mark.picture.place, motion) },
+    }),
   }));
 }
 

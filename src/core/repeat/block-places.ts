@@ -1,6 +1,7 @@
 import type { Point } from '../exact/plane.ts';
 import { rational } from '../exact/rational.ts';
 import { addSurds, scaleSurd, surd } from '../exact/surd.ts';
+import type { PicturePlace } from '../shape/picture.ts';
 import type { Place } from '../shape/places.ts';
 import type { Block } from './block-cells.ts';
 
@@ -26,4 +27,15 @@ export function movedInto({ x, y }: Point, { i, j }: BlockPlace, { across, down 
 /** The same of a place in doubles. */
 export function movedPlace({ x, y }: Place, { i, j }: BlockPlace, { across, down }: Block): Place {
   return { x: (x + i) / across, y: (y + j) / down };
+}
+
+/** The same of a picture. */
+export function blockPicture(picture: PicturePlace, place: BlockPlace, block: Block): PicturePlace {
+  const way = ({ x, y }: Place) => ({ x: x / block.across, y: y / block.down });
+  return {
+    ...picture,
+    corner: movedPlace(picture.corner, place, block),
+    across: way(picture.across),
+    down: way(picture.down),
+  };
 }

@@ -73,7 +73,7 @@ describe('checkRepeat', () => {
   });
 
   it('is Fitted, by how much, when it is not, and offers resolutions that are', () => {
-    const other = checkDesign(sampleDesign(SAMPLE.replace('24/in', '25/in')), '301');
+    const other = checkDesign(sampleDesign(SAMPLE.replace('24/in', '25/in')), { resolution: '301' });
     expect(other.verdict).toBe('Fitted');
     expect(toText(other.pixels.exact!.width)).toBe('7224/25');
     expect(toText(other.pixels.fits[0]!.errorX)).toBe('1/7224');
@@ -83,19 +83,21 @@ describe('checkRepeat', () => {
       '7225/24 repeat',
     ]);
     for (const offer of other.offers) {
-      const taken = checkDesign(sampleDesign(SAMPLE.replace('24/in', '25/in')), toText(offer.dpi));
+      const taken = checkDesign(sampleDesign(SAMPLE.replace('24/in', '25/in')), {
+        resolution: toText(offer.dpi),
+      });
       expect(taken.verdict).toBe('Exact');
       expect(taken.pixels.fits[0]).toMatchObject({ width: offer.width, height: offer.height });
     }
   });
 
   it('is Open when the repeat vanishes, or has more pixels than a file holds', () => {
-    expect(checkDesign(sampleDesign(SAMPLE), '1/100')).toMatchObject({
+    expect(checkDesign(sampleDesign(SAMPLE), { resolution: '1/100' })).toMatchObject({
       verdict: 'Open',
       open: 'pixels-vanish',
     });
     const wide = sampleDesign('warp: A90000 B9999\nweave: plain\ndensity: 1/in');
-    expect(checkDesign(wide, '600')).toMatchObject({
+    expect(checkDesign(wide, { resolution: '600' })).toMatchObject({
       verdict: 'Open',
       open: 'pixels-too-many',
       painted: null,

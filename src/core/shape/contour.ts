@@ -75,7 +75,7 @@ export function movePlace(place: Place, motion: Motion): Place {
 }
 
 /** A way is turned and mirrored, not shifted. */
-function moveWay({ x, y }: Place, { a, b, mirrored }: Motion): Place {
+export function moveWay({ x, y }: Place, { a, b, mirrored }: Motion): Place {
   const upward = mirrored ? -y : y;
   return { x: a * x - b * upward, y: b * x + a * upward };
 }

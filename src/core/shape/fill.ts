@@ -1,3 +1,4 @@
+import type { ShownPicture } from './picture.ts';
 import type { Place } from './places.ts';
 
 /** One shade all over. */
@@ -23,5 +24,16 @@ export interface FadeFill {
   readonly to: Place;
 }
 
+/** A picture over the shade that lies there without; its place is in repeats. */
+export interface PictureFill extends ShownPicture {
+  readonly kind: 'picture';
+  readonly shade: number;
+}
+
 /** What a face shows. */
-export type Fill = PlainFill | ClearFill | FadeFill;
+export type Fill = PlainFill | ClearFill | FadeFill | PictureFill;
+
+/** Whether it is another at each place. */
+export function isVaried(fill: Fill): fill is FadeFill | PictureFill {
+  return fill.kind === 'fade' || fill.kind === 'picture';
+}

@@ -2,6 +2,7 @@ import type { Point } from '../exact/plane.ts';
 import type { Rational } from '../exact/rational.ts';
 import type { FadeWay } from './fade-way.ts';
 import type { Figure } from './figure.ts';
+import type { ShownPicture } from './picture.ts';
 
 /** How lines end and meet: rounded; drawn out to a point, or past their end by half their width; or cut off. */
 export type LineEnds = 'round' | 'sharp' | 'flat';
@@ -71,11 +72,13 @@ export interface Softness {
   readonly strength: number;
 }
 
-/** A shape in one shade, an index into the shades of what it lies over. A figure may fade, or be soft. */
+/** A shape in one shade, an index into the shades of what it lies over. A figure may fade, be soft, or show a picture. */
 export interface Mark {
   readonly shape: Shape;
-  /** With a fade, the shade that it is known by. */
-  readonly shade: number;
+  /** With a fade, the shade that it is known by; null for none, beneath a picture. */
+  readonly shade: number | null;
   readonly fade?: MarkFade;
+  /** Over the shade or the fade; its place is in millimetres. */
+  readonly picture?: ShownPicture;
   readonly soft?: Softness;
 }

@@ -4,6 +4,7 @@ import { type ByKind, KINDS } from '../../core/design/constructions.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { startsOf } from '../../core/design/starts.ts';
 import { WORDS } from '../../wording/construction-words.ts';
+import { postDesign } from '../post-design.ts';
 import { request } from '../request.ts';
 import type { Command } from './command.ts';
 
@@ -34,6 +35,6 @@ export function startCommands(failed: (sentence: string) => void): readonly Comm
 
 /** Stores a design and opens it on the bench. @throws RequestError */
 async function begin(design: Design): Promise<void> {
-  const { id } = savedAnswer.parse(await request('POST', '/api/designs', { document: design }));
+  const { id } = savedAnswer.parse(await postDesign(design));
   window.location.assign(`/bench/${id}`);
 }

@@ -1,7 +1,7 @@
-import { type RefObject, useRef } from 'react';
+import { type ReactNode, type RefObject, useRef } from 'react';
 
 interface FileButtonProps {
-  readonly text: string;
+  readonly text: ReactNode;
   /** What the field is called that takes the files. */
   readonly label: string;
   /** Endings or media types, between commas. */

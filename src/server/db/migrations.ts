@@ -99,6 +99,15 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
       if (search !== undefined) await db.updateTable('design').set({ search }).where('id', '=', id).execute();
     }
   }),
+  '004-pictures': atomic(async (db) => {
+    await db.schema
+      .createTable('picture')
+      .addColumn('hash', 'text', (column) => column.primaryKey())
+      .addColumn('type', 'text', (column) => column.notNull())
+      .addColumn('bytes', 'blob', (column) => column.notNull())
+      .addColumn('created_at', 'text', (column) => column.notNull())
+      .execute();
+  }),
 };
 
 /** What the third migration reads and writes. */

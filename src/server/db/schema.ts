@@ -1,4 +1,5 @@
 import type { Generated } from 'kysely';
+import type { PictureFile } from '../../core/shape/picture.ts';
 
 /** Times are ISO 8601 in UTC. JSON columns are text and are parsed with their schema on the way out. */
 export interface Database {
@@ -7,6 +8,7 @@ export interface Database {
   range: RangeTable;
   range_design: RangeDesignTable;
   setting: SettingTable;
+  picture: PictureTable;
 }
 
 export interface DesignTable {
@@ -63,4 +65,13 @@ export interface RangeDesignTable {
 export interface SettingTable {
   key: string;
   value: string;
+}
+
+/** Files of the pictures that designs show. */
+export interface PictureTable {
+  /** SHA-256 of its bytes, in hexadecimal. */
+  hash: string;
+  type: PictureFile['type'];
+  bytes: Buffer;
+  created_at: string;
 }

@@ -74,6 +74,14 @@ const MOTIFS: readonly DemoMotif[] = [
     shades: 'C>L N>B O>Y R>R',
     step: '6 mm',
   },
+  {
+    number: 'LLR 057',
+    name: 'Steamer-pier tiles',
+    range: 'Boathouse',
+    start: 'hexagon-packing',
+    shades: 'C>C B>S',
+    step: '1 mm',
+  },
 ];
 
 export const DEMO_MOTIFS: readonly Demo[] = MOTIFS.map(({ number, name, range, start, shades, step }) => ({

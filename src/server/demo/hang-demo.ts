@@ -5,6 +5,8 @@ import { inTransaction } from '../db/in-transaction.ts';
 import { ensureRange, placeInRange } from '../db/range-table.ts';
 import type { Database } from '../db/schema.ts';
 import { readSetting, writeSetting } from '../db/setting-table.ts';
+import { decodedPictures } from '../pictures/decoded-pictures.ts';
+import { keepCarried } from '../pictures/kept-pictures.ts';
 import { provenOf } from '../proving/proven.ts';
 import { LARKMERE } from './demo.ts';
 
@@ -17,9 +19,10 @@ export async function hangDemo(db: Kysely<Database>, now: string): Promise<numbe
   await writeSetting(db, 'shelf-title', 'Larkmere Light Railway');
   const start = Date.parse(now);
   for (const [index, { range, design: make }] of LARKMERE.entries()) {
-    const design = make();
+    const carrier = make();
     const at = new Date(start + index).toISOString();
-    const proven = provenOf(design);
+    const proven = provenOf(carrier, await decodedPictures(carrier));
+    const design = await keepCarried(db, carrier, now);
     await inTransaction(db, async (within) => {
       const { id } = await insertDesign(within, { id: randomUUID(), design, proven, now: at });
       await placeInRange(within, id, await ensureRange(within, range, randomUUID()));

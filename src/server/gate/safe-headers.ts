@@ -1,8 +1,8 @@
 /** What an answer that is no page may do: nothing at all. Source: W3C Content Security Policy Level 3. */
 const NO_PAGE = "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'; sandbox";
 
-/** What a worker may do, whose policy is that of its script: import its own parts. */
-const SCRIPT = "default-src 'none'; script-src 'self'; frame-ancestors 'none'";
+/** What a worker may do, whose policy is that of its script: import its own parts, and ask this server for pictures. */
+const SCRIPT = "default-src 'none'; script-src 'self'; connect-src 'self'; frame-ancestors 'none'";
 
 /**
  * Headers of every answer. A page's own policy, with the hashes of its scripts, takes the place of the one here.

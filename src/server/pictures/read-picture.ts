@@ -21,15 +21,11 @@ export interface ReadPicture {
  * Reads a JPEG, PNG or WebP as a grid of blocks, upright as its EXIF orientation wishes, in sRGB; the first picture
  * of an animated one; what is transparent laid on white.
  *
- * @throws CoreError "picture/not-one" | "picture/kind" {kind, kinds} | "picture/broken" {reason} | "picture/too-large" {width, height, most}
+ * @throws CoreError as `openPicture`, "picture/broken" {reason}
  */
 export async function readPicture(bytes: Uint8Array): Promise<ReadPicture> {
-  const { image, about } = await open(bytes);
-  const { width, height, format, hasAlpha, pages, orientation } = about;
-  if (!KINDS.includes(format)) throw new CoreError('picture/kind', { kind: format, kinds: KINDS });
-  if (width * height > MAX_PICTURE_PIXELS) {
-    throw new CoreError('picture/too-large', { width, height, most: MAX_PICTURE_PIXELS / 1_000_000 });
-  }
+  const { image, about } = await openPicture(bytes);
+  const { hasAlpha, pages, orientation } = about;
   const { data, info } = await image
     .autoOrient()
     .flatten({ background: '#ffffff' })
@@ -48,7 +44,22 @@ export async function readPicture(bytes: Uint8Array): Promise<ReadPicture> {
   return { grid: gatherer.finish(), notes };
 }
 
-async function open(bytes: Uint8Array): Promise<{ image: Sharp; about: Metadata }> {
+/**
+ * Opens a picture of a kind and a size that are read.
+ * @throws CoreError "picture/not-one" | "picture/kind" {kind, kinds} | "picture/too-large" {width, height, most}
+ */
+export async function openPicture(bytes: Uint8Array): Promise<{ image: Sharp; about: Metadata }> {
+  const { image, about } = await openAny(bytes);
+  const { width, height, format } = about;
+  if (!KINDS.includes(format)) throw new CoreError('picture/kind', { kind: format, kinds: KINDS });
+  if (width * height > MAX_PICTURE_PIXELS) {
+    throw new CoreError('picture/too-large', { width, height, most: MAX_PICTURE_PIXELS / 1_000_000 });
+  }
+  return { image, about };
+}
+
+/** @throws CoreError "picture/not-one" */
+async function openAny(bytes: Uint8Array): Promise<{ image: Sharp; about: Metadata }> {
   try {
     const image = sharp(bytes, { limitInputPixels: false, sequentialRead: true, failOn: 'truncated' });
     return { image, about: await image.metadata() };

@@ -6,6 +6,7 @@ import { CoreError } from '../../core/error.ts';
 import { multiply, toNumber } from '../../core/exact/rational.ts';
 import { rollWithin } from '../../core/paint/paint-roll.ts';
 import { nearSize } from '../../core/repeat/repeat-unit.ts';
+import type { Pictures } from '../../core/shape/picture.ts';
 import { plural, shortSizeText } from '../../wording/measures.ts';
 
 /** What the shelf keeps of a design's repeat check. */
@@ -22,9 +23,9 @@ export interface Proven {
 const QUICK_ROLL = rollWithin({ sharp: 1 << 18, averaged: 1 << 18 });
 
 /** Checks a design. One that cannot be made is kept all the same; it is Open and has no repeat. */
-export function provenOf(design: Design): Proven {
+export function provenOf(design: Design, pictures?: Pictures): Proven {
   try {
-    const { verdict, repeat, size } = checkDesign(design, design.resolution, QUICK_ROLL);
+    const { verdict, repeat, size } = checkDesign(design, { roll: QUICK_ROLL, pictures });
     if (repeat === null || size === null) return { verdict, size: '', area: 0 };
     const near = nearSize(size);
     const area = toNumber(multiply(near.width, near.height));

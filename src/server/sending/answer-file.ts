@@ -1,6 +1,9 @@
+import type { Kysely } from 'kysely';
 import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
 import type { StoredDesign } from '../db/design-table.ts';
+import { carrying } from '../db/picture-table.ts';
+import type { Database } from '../db/schema.ts';
 import { sharedPools } from '../work/shared-pools.ts';
 
 /** How long a browser may keep what an address with a version gave: the same address never gives anything else. */
@@ -13,6 +16,7 @@ const FOR_EVER = 'private, max-age=31536000, immutable';
  * @throws CoreError "design/stale" {version, updatedAt}, "server/busy", or as `sendFile`
  */
 export async function answerFile(
+  db: Kysely<Database>,
   { document, version, updatedAt }: StoredDesign,
   file: string,
   query: URLSearchParams,
@@ -21,14 +25,18 @@ export async function answerFile(
   const same = meant === String(version);
   const saved = query.has('save');
   if (saved && meant !== null && !same) throw new CoreError('design/stale', { version, updatedAt });
-  const response = await sharedPools().file(document, file, query);
+  const response = await sharedPools().file(await carrying(db, document), file, query);
   response.headers.set('cache-control', same && !saved ? FOR_EVER : 'no-store');
   return response;
 }
 
 /** A crop of an earlier state of a design, which never changes. @throws CoreError "server/busy", or as `sendFile` */
-export async function answerSwatch(document: Design, query: URLSearchParams): Promise<Response> {
-  const response = await sharedPools().file(document, 'swatch.png', query);
+export async function answerSwatch(
+  db: Kysely<Database>,
+  document: Design,
+  query: URLSearchParams,
+): Promise<Response> {
+  const response = await sharedPools().file(await carrying(db, document), 'swatch.png', query);
   response.headers.set('cache-control', FOR_EVER);
   return response;
 }

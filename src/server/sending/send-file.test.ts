@@ -7,7 +7,7 @@ import { sendFile } from './send-file.ts';
 const DESIGN = sampleDesign(SAMPLE);
 
 function send(file: string, query = ''): Response {
-  return sendFile(DESIGN, file, new URLSearchParams(query));
+  return sendFile({ design: DESIGN, file, query: new URLSearchParams(query) });
 }
 
 async function png(file: string, query = ''): Promise<PNG> {
@@ -40,7 +40,11 @@ describe('sendFile', () => {
 
   it('sends a swatch of a repeat that is far larger than a picture', async () => {
     const wide = sampleDesign('warp: A99990 B1\nweave: plain\ndensity: 25/in');
-    const response = sendFile(wide, 'swatch.png', new URLSearchParams('across=180&down=150'));
+    const response = sendFile({
+      design: wide,
+      file: 'swatch.png',
+      query: new URLSearchParams('across=180&down=150'),
+    });
     const picture = PNG.sync.read(Buffer.from(await response.arrayBuffer()));
     expect(picture).toMatchObject({ width: 180, height: 150 });
   });
@@ -53,7 +57,11 @@ describe('sendFile', () => {
   });
 
   it('names the download after the design, for old and new readers', () => {
-    const named = sendFile({ ...DESIGN, name: 'Café check' }, 'tile.svg', new URLSearchParams('save'));
+    const named = sendFile({
+      design: { ...DESIGN, name: 'Café check' },
+      file: 'tile.svg',
+      query: new URLSearchParams('save'),
+    });
     expect(named.headers.get('content-disposition')).toBe(
       'attachment; filename="Caf_ check.svg"; filename*=UTF-8\'\'Caf%C3%A9%20check.svg',
     );

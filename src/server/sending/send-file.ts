@@ -24,6 +24,7 @@ import { type StructureLook, structureToPng } from '../../core/formats/structure
 import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
 import { unitToPng } from '../../core/formats/unit-png.ts';
 import { parseDrawn, threadLook } from '../../core/paint/thread-light.ts';
+import { NO_PICTURES, type Pictures } from '../../core/shape/picture.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { nodeCompressor } from './node-compressor.ts';
 
@@ -36,25 +37,25 @@ const TYPES: Readonly<Record<string, string>> = {
   json: 'application/json',
 };
 
-/** Makes one kind of file from a design and the wishes in the query. */
-type Sender = (design: Design, query: URLSearchParams) => Response;
+/** Makes one kind of file from a design, the wishes in the query, and the pictures that it shows. */
+type Sender = (design: Design, query: URLSearchParams, pictures: Pictures) => Response;
 
 const SENDERS: Readonly<Record<string, Sender>> = {
   ...textSenders(),
-  'tile.png': (design, query) => {
-    const unit = compile(design);
+  'tile.png': (design, query, pictures) => {
+    const unit = compile(design, pictures);
     const scale = scaleOf(design, query);
     const order = orderPicture(unit, scale, sheetOf(design, query));
     const look = threadLook(parseDrawn(query.get('drawn') ?? 'flat')) ?? 'flat';
     const mixing = query.get('mixing') === 'bytes' ? 'bytes' : 'light';
     return picture(unitToPng(unit, order, nodeCompressor, look, mixing));
   },
-  'tile.svg': (design, query) => {
-    const unit = compile(design);
+  'tile.svg': (design, query, pictures) => {
+    const unit = compile(design, pictures);
     const sheet = sizeOfSheet(unit, sheetOf(design, query));
     return drawing(unitToSvgPieces(unit, design.name, { sheet, underlap: underlapOf(query, design) }));
   },
-  'swatch.png': (design, query) => picture(swatch(design, query)),
+  'swatch.png': (design, query, pictures) => picture(swatch(design, query, pictures)),
   'design.json': (design) => text('application/json', writeDesignText(design)),
   'paper.png': (design, query) => picture(structurePicture(design, query, 'paper')),
   'texture.png': (design, query) => picture(structurePicture(design, query, 'texture')),
@@ -76,15 +77,24 @@ function underlapOf(query: URLSearchParams, design: Design): Rational | undefine
   return underlap === '' ? undefined : parseLengthOrNone(underlap, pixelOf(design.resolution));
 }
 
+/** A file that is asked for. */
+export interface SendOrder {
+  readonly design: Design;
+  readonly file: string;
+  readonly query: URLSearchParams;
+  /** Those that the design shows. */
+  readonly pictures?: Pictures;
+}
+
 /**
  * The file of that name for a design. Query: `perThread` or `dpi`, `repeats` or `size` for a sheet; `mixing` for a picture's; `underlap` for a drawing's faces; `drawn` for how a picture's threads look; `colourway` by name; `save` to download it.
  * @throws CoreError "request/missing", or of the sender
  */
-export function sendFile(design: Design, file: string, query: URLSearchParams): Response {
+export function sendFile({ design, file, query, pictures = NO_PICTURES }: SendOrder): Response {
   if (!Object.hasOwn(SENDERS, file)) throw new CoreError('request/missing');
   const sender = SENDERS[file]!;
   const colourway = query.get('colourway') ?? '';
-  const response = sender(inColourway(design, colourway), query);
+  const response = sender(inColourway(design, colourway), query, pictures);
   if (query.has('save')) {
     const sheet = isSheet(query);
     response.headers.set(
@@ -99,12 +109,12 @@ export function sendFile(design: Design, file: string, query: URLSearchParams): 
 const SWATCH_DPI = 48;
 
 /** A crop of the cloth at the shelf's one scale. Query: `across`, `down` in pixels, `times` for finer monitors. */
-function swatch(design: Design, query: URLSearchParams): AsyncIterable<Uint8Array> {
+function swatch(design: Design, query: URLSearchParams, pictures: Pictures): AsyncIterable<Uint8Array> {
   const times = clamp(query.get('times'), 1, 4);
   const dpi = rational(SWATCH_DPI * times);
   const side = (name: string) => clamp(query.get(name), 1, 800) * times;
   const sheet: Sheet = { kind: 'crop', width: side('across'), height: side('down') };
-  const unit = compile(design);
+  const unit = compile(design, pictures);
   return unitToPng(unit, orderPicture(unit, { dpi }, sheet), nodeCompressor);
 }
 

@@ -10,6 +10,8 @@ export const workHere: Pools = {
     return pouredFrom(port1, TASKS.file({ design, file, query: String(query), port: port2 }));
   },
   picture: (bytes) => TASKS.picture(bytes),
+  keep: (bytes) => TASKS.keep(bytes),
+  pixels: (file) => TASKS.pixels(file),
   prove: (design) => TASKS.prove(design),
   close: () => Promise.resolve(),
 };

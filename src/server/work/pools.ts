@@ -3,6 +3,8 @@ import { MessageChannel, type TransferListItem } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
+import type { Picture } from '../../core/shape/picture.ts';
+import type { ReadyPicture } from '../pictures/keep-picture.ts';
 import type { PackedPicture } from '../pictures/pack-picture.ts';
 import type { Proven } from '../proving/proven.ts';
 import { type Outcome, valueIn } from './outcome.ts';
@@ -60,6 +62,9 @@ export interface Pools {
   readonly file: (design: Design, file: string, query: URLSearchParams) => Promise<Response>;
   /** Takes the bytes over: they are the thread's from then on. */
   readonly picture: (bytes: Uint8Array<ArrayBuffer>) => Promise<PackedPicture>;
+  /** The same. */
+  readonly keep: (bytes: Uint8Array<ArrayBuffer>) => Promise<ReadyPicture>;
+  readonly pixels: (file: Uint8Array<ArrayBuffer>) => Promise<Omit<Picture, 'file'>>;
   readonly prove: (design: Design, signal: AbortSignal) => Promise<Proven>;
   readonly close: () => Promise<void>;
 }
@@ -128,6 +133,8 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
       return pouredFrom(port1, run(pool, 'file', order, { transferList: [port2] }));
     },
     picture: (bytes) => run('pictures', 'picture', bytes, { transferList: [bytes.buffer] }),
+    keep: (bytes) => run('pictures', 'keep', bytes, { transferList: [bytes.buffer] }),
+    pixels: (file) => run('pictures', 'pixels', file, { transferList: [file.buffer] }),
     prove: (design, signal) => run('proofs', 'prove', design, { signal }).catch(unchecked),
     close: async () => {
       await Promise.all([...made.values()].map(({ threadPool }) => threadPool.destroy()));

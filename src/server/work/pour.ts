@@ -19,7 +19,7 @@ interface Head {
 const UNDER_WAY = 8;
 
 /** In a thread: makes a file and sends it through a port, no faster than it is taken. */
-export async function pourInto(port: MessagePort, make: () => Response): Promise<void> {
+export async function pourInto(port: MessagePort, make: () => Promise<Response>): Promise<void> {
   let room = UNDER_WAY;
   let stopped = false;
   let wake = () => {};
@@ -30,7 +30,7 @@ export async function pourInto(port: MessagePort, make: () => Response): Promise
   });
   const say = (said: Said, transfer: readonly ArrayBuffer[] = []) => port.postMessage(said, [...transfer]);
   try {
-    const head = await outcomeOf(() => Promise.resolve(make()));
+    const head = await outcomeOf(make);
     if ('problem' in head) return say({ kind: 'head', head });
     const { headers, body } = head.value;
     say({ kind: 'head', head: { value: { headers: [...headers] } } });

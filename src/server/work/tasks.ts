@@ -1,5 +1,7 @@
 import type { MessagePort } from 'node:worker_threads';
 import type { Design } from '../../core/design/design-schema.ts';
+import { NO_PICTURES, type Picture, type Pictures } from '../../core/shape/picture.ts';
+import type { ReadyPicture } from '../pictures/keep-picture.ts';
 import type { PackedPicture } from '../pictures/pack-picture.ts';
 import { type Proven, provenOf } from '../proving/proven.ts';
 import { sendFile } from '../sending/send-file.ts';
@@ -15,13 +17,25 @@ export interface FileOrder {
 
 /** Work that takes long or much memory: it runs in threads of its own, never on the server's event loop. */
 export const TASKS = {
-  prove: (design: Design): Promise<Proven> => Promise.resolve(provenOf(design)),
+  prove: async (design: Design): Promise<Proven> => provenOf(design, await picturesIn(design)),
   file: ({ design, file, query, port }: FileOrder): Promise<void> =>
-    pourInto(port, () => sendFile(design, file, new URLSearchParams(query))),
+    pourInto(port, async () =>
+      sendFile({ design, file, query: new URLSearchParams(query), pictures: await picturesIn(design) }),
+    ),
   // Only a thread that reads pictures loads what reads them.
   picture: async (bytes: Uint8Array): Promise<PackedPicture> =>
     (await import('../pictures/pack-picture.ts')).packPicture(bytes),
+  keep: async (bytes: Uint8Array): Promise<ReadyPicture> =>
+    (await import('../pictures/keep-picture.ts')).readyPicture(bytes),
+  pixels: async (file: Uint8Array): Promise<Omit<Picture, 'file'>> =>
+    (await import('../pictures/decoded-pictures.ts')).decodePicture(file),
 } as const;
+
+/** The pictures that a design shows and carries. */
+async function picturesIn(design: Design): Promise<Pictures> {
+  if (Object.keys(design.pictures).length === 0) return NO_PICTURES;
+  return (await import('../pictures/decoded-pictures.ts')).decodedPictures(design);
+}
 
 export type TaskName = keyof typeof TASKS;
 export type Order<Name extends TaskName> = Parameters<(typeof TASKS)[Name]>[0];

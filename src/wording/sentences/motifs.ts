@@ -40,6 +40,8 @@ export const MOTIFS = {
   'motif/part': ({ text }) => `A step is a part of the box above 0 and below 1, such as 1/2; got “${text}”.`,
   'motif/radii': ({ text }) =>
     `Give one radius, or four between commas from the upper left clockwise; got “${text}”.`,
+  'motif/picture': ({ piece }) =>
+    `${piece} goes on into the next box, so it has no edges that a picture fits into. Give it a shade, or let it end.`,
   'motif/reach': ({ piece, repeats, most }) =>
     `${piece} reaches over ${repeats} repeats; at most ${most} are painted. Make it smaller or less soft, or the box larger.`,
   'motif/share': ({ text }) => `A share is above 0 and at most all, such as 40%; got “${text}”.`,

@@ -6,6 +6,11 @@ export const PICTURES = {
   'send/no-threads': () => 'Pixels a thread are for cloth with threads. Choose a resolution instead.',
   'picture/bands': ({ bands, most }) =>
     `That line makes ${bands} bands; at most ${most} fit. Choose larger blocks, merge more, or give them more room.`,
+  'picture/carried': ({ hash }) =>
+    `The picture ${hash}… in this file is not the one that its name says. Have the file sent again.`,
+  'picture/heavy': ({ most }) =>
+    `As a file that picture is larger than ${most} MB, whatever is done to it. Make it smaller first.`,
+  'picture/missing': ({ name }) => `The picture “${name}” is not kept here. Choose it again.`,
   'picture/not-one': () => 'That is not a picture. A JPEG, a PNG or a WebP can be read.',
   'picture/kind': ({ kind, kinds }) =>
     `A picture of kind ${kind} is not read here. Kinds that are: ${kinds}.`,

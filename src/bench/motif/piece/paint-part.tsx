@@ -1,9 +1,11 @@
+import { useState } from 'react';
 import type { MotifDesign } from '../../../core/design/design-schema.ts';
 import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
 import type { Piece } from '../../../core/design/motif/motif-schema.ts';
 import { CheckField } from '../../../kit/fields/check-field.tsx';
 import { NumberField } from '../../../kit/fields/number-field.tsx';
 import { ShadeSelect } from '../../../kit/fields/shade-select.tsx';
+import { PictureField } from '../../../picture/picture-field.tsx';
 import { READ_NUMBERS } from '../../../wording/motif-words.ts';
 import { usualFade, usualShadow } from '../motif-edits.ts';
 import { FadePart } from './fade-part.tsx';
@@ -17,10 +19,13 @@ interface PaintPartProps {
   readonly put: (change: Partial<Piece>, tag?: string) => void;
 }
 
-/** What a piece is painted with: a shade or a fade, a line along its edge, a soft shadow, copies that vary. */
+/** What a piece is painted with: a shade or a fade, a picture, a line along its edge, a soft shadow, copies that vary. */
 export function PaintPart({ design, piece, scale, put }: PaintPartProps) {
   const { shades } = design;
   const { shade, fade, shadow } = piece;
+  // Somebody who has not chosen a picture yet is asked for one.
+  const [isAsked, setAsked] = useState(false);
+  const isShowing = isAsked || piece.picture !== null;
   const keys = [shade, ...shades.map(({ key }) => key)].filter((key) => key !== null);
   return (
     <>
@@ -40,6 +45,21 @@ export function PaintPart({ design, piece, scale, put }: PaintPartProps) {
       />
       {fade !== null && (
         <FadePart fade={fade} shades={shades} onChange={(next, tag) => put({ fade: next }, tag)} />
+      )}
+      <CheckField
+        text="Shows a picture"
+        on={isShowing}
+        onChange={(on) => {
+          setAsked(on);
+          if (!on && piece.picture !== null) put({ picture: null });
+        }}
+      />
+      {isShowing && (
+        <PictureField
+          picture={piece.picture}
+          within="the piece"
+          onChange={(picture) => put({ picture, ...(piece.picture === null && { shade: null }) })}
+        />
       )}
       <OutlinePart
         outline={piece.outline}

@@ -1,6 +1,6 @@
 import { CoreError } from '../../error.ts';
 import type { Design } from '../design-schema.ts';
-import { readDesignText } from '../read-design.ts';
+import { MAX_DOCUMENT, readDesignText } from '../read-design.ts';
 import { designFromCsv } from './counts-csv.ts';
 import { designFromText } from './counts-text.ts';
 import { designFromWif } from './wif-design.ts';
@@ -9,8 +9,13 @@ import { designFromWif } from './wif-design.ts';
 export const FILE_KINDS = ['json', 'csv', 'txt', 'wif'] as const;
 export type FileKind = (typeof FILE_KINDS)[number];
 
-/** Largest file that is read, in bytes. */
-export const MAX_FILE = 8_000_000;
+/** Largest file that is read, in bytes: a design's own may carry pictures. */
+const MAX_FILE = 8_000_000;
+
+/** Largest file that is read, by its name, in bytes. */
+export function mostBytes(fileName: string): number {
+  return /\.json$/i.test(fileName) ? MAX_DOCUMENT : MAX_FILE;
+}
 
 /**
  * The kind of a file by its name's ending.

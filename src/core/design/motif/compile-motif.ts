@@ -9,6 +9,7 @@ import { shiftBy } from '../../shape/contour.ts';
 import { type FadeWay, fadeAlong, fadeOutward } from '../../shape/fade-way.ts';
 import { type Figure, moveFigure } from '../../shape/figure.ts';
 import type { Fill } from '../../shape/fill.ts';
+import type { Pictures } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark, Softness } from '../../shape/shape.ts';
 import { indexOf } from '../tiling/index-of.ts';
@@ -28,14 +29,16 @@ export interface MotifContext {
   readonly shades: readonly Shade[];
   /** Millimetres of a pixel. */
   readonly pixel: Rational;
+  /** Those that can be painted. */
+  readonly pictures?: Pictures;
 }
 
 /** @throws CoreError as `layBox` and `madePieces`; "motif/too-many" {figures, most} */
-export function compileMotif(motif: Motif, { shades, pixel }: MotifContext): RepeatUnit<Marks> {
+export function compileMotif(motif: Motif, { shades, pixel, pictures }: MotifContext): RepeatUnit<Marks> {
   const scale = scaleOf(motif, pixel);
   const { repeat, carries, places } = layBox(motif, scale);
   const rows = rowsOf(motif, places);
-  const made = madePieces(motif, scale);
+  const made = madePieces(motif, scale, pictures);
   const shown = shownPieces(motif).map((piece) => [piece, made.get(piece)!] as const);
   const figures = places.length * shown.reduce((sum, [, { layers }]) => sum + layers.length, 0);
   if (figures > MAX_FIGURES) throw new CoreError('motif/too-many', { figures, most: MAX_FIGURES });
@@ -127,18 +130,19 @@ function shadowed(figure: Figure, { shadow }: LayerPaint): Figure {
 
 /** What a mark is painted with: shades by their indexes. Shadows stay as they are where copies vary. */
 function paintMark(
-  { shade, fade, shadow }: LayerPaint,
+  { shade, fade, picture, shadow }: LayerPaint,
   light: LightPaint,
   { shades, size }: MarkRoom,
 ): Omit<Mark, 'shape'> {
   if (shadow !== undefined) {
     const soft: Softness = { deviation: shadow.deviation, strength: shadow.strength };
-    return { shade: indexOf(shade, shades), soft };
+    return { shade: indexOf(shade!, shades), soft };
   }
   const indexed = (key: string) => indexOf(key, shades) + light;
-  if (fade === undefined) return { shade: indexed(shade) };
+  const shown = { shade: shade === null ? null : indexed(shade), ...(picture && { picture }) };
+  if (fade === undefined) return shown;
   const way = isOverRepeat(fade.way) ? fadeOfRepeat(fade.way, size) : fade.way;
-  return { shade: indexed(shade), fade: { shades: fade.shades.map(indexed), way } };
+  return { ...shown, fade: { shades: fade.shades.map(indexed), way } };
 }
 
 function fadeOfRepeat(way: OverRepeat, size: Place): FadeWay {

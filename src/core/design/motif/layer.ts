@@ -2,13 +2,16 @@ import { CoreError } from '../../error.ts';
 import type { Motion } from '../../shape/contour.ts';
 import { type FadeWay, moveFade } from '../../shape/fade-way.ts';
 import { type Figure, moveFigure } from '../../shape/figure.ts';
+import { movePicture, type ShownPicture } from '../../shape/picture.ts';
 import { MAX_COPIES } from './making-schema.ts';
 
 /** What a layer is painted with, shades by their letters. */
 export interface LayerPaint {
-  /** With a fade, the shade that it is known by. */
-  readonly shade: string;
+  /** With a fade, the shade that it is known by; null for none, beneath a picture. */
+  readonly shade: string | null;
   readonly fade?: { readonly shades: readonly string[]; readonly way: FadeWay | OverRepeat };
+  /** Over the shade or the fade. */
+  readonly picture?: ShownPicture;
   /** Blurred and moved, in millimetres, whichever way its copy is turned. */
   readonly shadow?: {
     readonly x: number;
@@ -61,9 +64,12 @@ export function moveLayer({ figure, paint, copy }: Layer, motion: Motion): Layer
 }
 
 function movePaint(paint: LayerPaint, motion: Motion): LayerPaint {
-  const { fade } = paint;
-  if (fade === undefined || isOverRepeat(fade.way)) return paint;
-  return { ...paint, fade: { ...fade, way: moveFade(fade.way, motion) } };
+  const { fade, picture } = paint;
+  return {
+    ...paint,
+    ...(fade && !isOverRepeat(fade.way) && { fade: { ...fade, way: moveFade(fade.way, motion) } }),
+    ...(picture && { picture: { ...picture, place: movePicture(picture.place, motion) } }),
+  };
 }
 
 export function isOverRepeat(way: FadeWay | OverRepeat): way is OverRepeat {

@@ -1,5 +1,6 @@
 import { CoreError } from '../../error.ts';
 import type { Figure } from '../../shape/figure.ts';
+import { NO_PICTURES } from '../../shape/picture.ts';
 import type { MadePiece } from './layer.ts';
 import type { MotifScale } from './motif-numbers.ts';
 import type { Motif, Piece } from './motif-schema.ts';
@@ -23,6 +24,7 @@ export function shownPieces({ pieces }: Pick<Motif, 'pieces'>): readonly Piece[]
 export function madePieces(
   { pieces }: Pick<Motif, 'pieces'>,
   scale: MotifScale,
+  pictures = NO_PICTURES,
 ): ReadonlyMap<Piece, MadePiece> {
   const known = new Map(pieces.map((piece) => [piece.id, piece]));
   const made = new Map<Piece, MadePiece>();
@@ -32,7 +34,7 @@ export function madePieces(
     if (ready !== undefined) return ready;
     if (open.has(piece)) throw new CoreError('motif/circular', { piece: nameOf(piece) });
     open.add(piece);
-    const done = layersOf(piece, { scale, figureOf });
+    const done = layersOf(piece, { scale, pictures, figureOf });
     open.delete(piece);
     made.set(piece, done);
     return done;

@@ -28,10 +28,10 @@ export interface MotifFacts extends Thinnest {
   readonly pieces: number;
   readonly crossings: readonly Crossing[];
   /**
-   * Share of the cloth of each shade by its letter, and of what is left clear; they add up to 1. What fades counts for
-   * its shades as if it went evenly from one to the next; shadows change no shade.
+   * Share of the cloth of each shade by its letter, of "picture", and of "clear", which is left so; they add up to 1. What
+   * fades counts for its shades as if it went evenly from one to the next; shadows change no shade.
    */
-  readonly shares: readonly { readonly key: string | null; readonly share: number }[];
+  readonly shares: readonly { readonly key: string; readonly share: number }[];
 }
 
 /** @throws CoreError as `compileMotif` */
@@ -49,11 +49,11 @@ export function motifFacts(design: MotifDesign): MotifFacts {
 /** Lighter and darker copies of a shade count for it. */
 function byKey(unit: RepeatUnit<Marks>): MotifFacts['shares'] {
   const { shades } = unit.content.base;
-  const sums = new Map<string | null, number>();
+  const sums = new Map<string, number>();
   for (const { paths, parts } of seenRegions(unit, gridOfUnit(unit))) {
     const area = areaOfPaths(paths);
     for (const { shade, part } of parts) {
-      const key = shade === undefined ? null : shades[shade]!.key;
+      const key = typeof shade === 'number' ? shades[shade]!.key : shade;
       sums.set(key, (sums.get(key) ?? 0) + area * part);
     }
   }
@@ -61,7 +61,7 @@ function byKey(unit: RepeatUnit<Marks>): MotifFacts['shares'] {
   return [...sums].filter(([, area]) => area > 0).map(([key, area]) => ({ key, share: area / whole }));
 }
 
-/** The same as JSON: shares by their letters, "clear" for what is left clear. */
+/** The same as JSON. */
 export function motifReport(design: MotifDesign) {
   const { pieces, crossings, shares, smallestWidth, smallestGap } = motifFacts(design);
   return {
@@ -69,7 +69,7 @@ export function motifReport(design: MotifDesign) {
     crossings,
     smallestWidth,
     smallestGap,
-    shares: Object.fromEntries(shares.map(({ key, share }) => [key ?? 'clear', share])),
+    shares: Object.fromEntries(shares.map(({ key, share }) => [key, share])),
   };
 }
 

@@ -12,13 +12,15 @@ type Map = (key: string, path: ShadePath) => string;
 /** Pieces on a grid. */
 export const MOTIF: ConstructionKind<Motif> = {
   schema: motifSchema,
-  compile: (motif, { shades, resolution }) => compileMotif(motif, { shades, pixel: pixelOf(resolution) }),
+  compile: (motif, { shades, resolution }, pictures) =>
+    compileMotif(motif, { shades, pixel: pixelOf(resolution), pictures }),
   misses: (_, __, unit) => missesOfMotif(unit),
   mapShades: (motif, to) => ({
     ...motif,
     ground: motif.ground === null ? null : to(motif.ground, ['ground']),
     pieces: motif.pieces.map((piece, index) => mapPiece(piece, index, to)),
   }),
+  picturesOf: ({ pieces }) => pieces.flatMap(({ picture }) => picture ?? []),
   kindOf: () => 'motif',
   density: 'nothing',
   underlap: false,

@@ -3,6 +3,7 @@ import { SHADE_KEY } from '../../colour/shade.ts';
 import { cleanText } from '../../formats/clean-text.ts';
 import { parseLength } from '../../units/length.ts';
 import { exactText } from '../exact-text.ts';
+import { pictureSchema } from '../picture-schema.ts';
 import { makingSchema } from './making-schema.ts';
 import {
   parseDegrees,
@@ -92,6 +93,8 @@ const pieceSchema = z.strictObject({
   shade: shadeKey.nullable(),
   /** Given: painted with it instead of the shade. */
   fade: fadeSchema.nullable(),
+  /** Over the shade or the fade. */
+  picture: pictureSchema.nullable(),
   outline: outlineSchema.nullable(),
   shadow: shadowSchema.nullable(),
   /** Copies are lighter or darker by up to this share, by the seed of the motif. */

@@ -2,6 +2,7 @@ import { shadeOfLetter } from '../../colour/letter-shades.ts';
 import { randomNumbers } from '../../exact/random-numbers.ts';
 import type { StartPoint } from '../construction.ts';
 import type { MotifDesign } from '../design-schema.ts';
+import { LAKE_STEAMER, LAKE_STEAMER_FILE } from '../lake-steamer.ts';
 import { type MotifOrder, newMotif } from '../new-design.ts';
 import type { Making } from './making-schema.ts';
 import type { LineShape, Piece, PieceShape } from './motif-schema.ts';
@@ -505,8 +506,8 @@ const STARTS: readonly MotifStart[] = [
   {
     key: 'hexagon-packing',
     name: 'Hexagon packing',
-    what: 'A letter in every cell of a hexagon packing: 56 × 97 pixels for 1 : √3, right to 1 in 18 000.',
-    letters: 'CBR',
+    what: 'A picture in every cell of a hexagon packing: 56 × 97 pixels for 1 : √3, right to 1 in 18 000.',
+    letters: 'CB',
     order: () => ({
       step: '4 px',
       box: { width: '56', height: '97/2' },
@@ -514,12 +515,11 @@ const STARTS: readonly MotifStart[] = [
       ground: 'C',
       pieces: [
         piece(1, { kind: 'polygon', sides: 6, measured: 'flats', size: '54' }, '28', '97/4', {
-          shade: 'B',
-        }),
-        piece(2, { kind: 'letters', text: '&', font: 'bricolage-bold', height: '26' }, '28', '97/4', {
-          shade: 'C',
+          picture: LAKE_STEAMER,
+          outline: { width: '1', shade: 'B', side: 'inside', ends: 'sharp', dashes: null },
         }),
       ],
+      pictures: { [LAKE_STEAMER.hash]: LAKE_STEAMER_FILE },
     }),
   },
   {

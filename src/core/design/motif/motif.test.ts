@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { disc, motifOf } from '../../../../tests/motif-of.ts';
+import { picturesOf } from '../../../../tests/pictures-of.ts';
 import { unitToSvg } from '../../formats/svg/unit-svg.ts';
 import { paintRows, paintTile, preparePainting } from '../../paint/painting.ts';
 import { blockUnit } from '../../repeat/block-unit.ts';
@@ -17,7 +18,7 @@ import { missesOfMotif } from './prove-motif.ts';
 const square = (side: string): PieceShape => ({ kind: 'rectangle', width: side, height: side, radii: '0' });
 
 function sharesOf(design: MotifDesign): Record<string, number> {
-  return Object.fromEntries(motifFacts(design).shares.map(({ key, share }) => [key ?? 'clear', share]));
+  return Object.fromEntries(motifFacts(design).shares.map(({ key, share }) => [key, share]));
 }
 
 describe('start points', () => {
@@ -29,14 +30,15 @@ describe('start points', () => {
 
   it.each(MOTIF_STARTS.map(({ key }) => key))('%s is compiled, proven, painted and rolls back', (key) => {
     const design = readDesign(designFromStart('motif', key, 3));
-    const report = checkDesign(design, '100');
+    const pictures = picturesOf(design);
+    const report = checkDesign(design, { resolution: '100', pictures });
     expect(report.open).toBeUndefined();
     expect(report.painted?.differingBytes).toBe(0);
     expect(report.painted?.leakingPixels).toBe(0);
     expect(missesOfMotif(compile(design))).toBe(0);
     const { shares } = motifFacts(asKind('motif', design));
     expect(shares.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
-    expect(unitToSvg(compile(design), 'Start')).toMatch(/^<svg /);
+    expect(unitToSvg(compile(design, pictures), 'Start')).toMatch(/^<svg /);
   });
 
   it('of confetti differ by their seeds alone', () => {
@@ -125,7 +127,7 @@ describe('pieces', () => {
   it('come in again whatever their size: a disc five boxes wide covers everything', () => {
     const design = motifOf([{ shape: disc('40') }]);
     expect(sharesOf(design)['B']).toBeCloseTo(1, 9);
-    expect(checkDesign(design, '100').painted?.differingBytes).toBe(0);
+    expect(checkDesign(design, { resolution: '100' }).painted?.differingBytes).toBe(0);
     expect(motifFacts(design).crossings[0]!.edges).toEqual(['left', 'right', 'top', 'bottom']);
   });
 
@@ -263,7 +265,7 @@ describe('lays', () => {
     [{ kind: 'free', across: { x: '6', y: '2' }, up: { x: '-2', y: '6' } }, [100, 100], 10],
   ] as const)('%o repeats in %o mm with %i boxes', (lay, [width, height], boxes) => {
     const design = motifOf([{ shape: disc('2') }], { lay });
-    const { repeat, size } = checkDesign(design, '100');
+    const { repeat, size } = checkDesign(design, { resolution: '100' });
     expect(repeat).toMatchObject({ width: { n: 1n }, height: { n: 1n } });
     expect(size).toMatchObject({
       width: { terms: [{ coefficient: { n: BigInt(width) } }] },

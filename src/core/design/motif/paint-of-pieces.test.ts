@@ -82,7 +82,7 @@ describe('paint', () => {
       { x: { n: 0n }, y: { n: 1n, d: 1n } },
     ]);
     expect(missesOfMotif(compile(design))).toBe(0);
-    const report = checkDesign(design, '100');
+    const report = checkDesign(design, { resolution: '100' });
     expect(report.open).toBeUndefined();
     expect(report.painted?.differingBytes).toBe(0);
   });
@@ -157,7 +157,7 @@ describe('paint', () => {
     const pieces = [{ shape: square('4'), vary: '50%' }];
     const of = (vary: Motif['vary']) => compile(motifOf(pieces, { vary }));
     const shadesOf = (unit: ReturnType<typeof of>) =>
-      unit.content.marks.map(({ shade }) => unit.content.base.shades[shade]!.hex);
+      unit.content.marks.map(({ shade }) => unit.content.base.shades[shade!]!.hex);
     const three = of({ boxes: 3, seed: 4 });
     expect(three.content.marks).toHaveLength(9);
     expect(new Set(shadesOf(three)).size).toBeGreaterThan(3);
@@ -166,7 +166,7 @@ describe('paint', () => {
     expect(missesOfMotif(three)).toBe(0);
     const design = motifOf(pieces, { vary: { boxes: 3, seed: 4 } });
     expect(shareOf(design, 'B')).toBeCloseTo(16 / 64, 9);
-    expect(checkDesign(design, '100').painted?.differingBytes).toBe(0);
+    expect(checkDesign(design, { resolution: '100' }).painted?.differingBytes).toBe(0);
   });
 
   it.each([

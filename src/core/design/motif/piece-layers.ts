@@ -3,13 +3,16 @@ import { toNumber } from '../../exact/rational.ts';
 import { mirrorIn, STILL, shiftBy, thenMotion, turnAbout } from '../../shape/contour.ts';
 import { type FadeWay, fadeAlong, fadeOutward } from '../../shape/fade-way.ts';
 import type { Dashes, Figure } from '../../shape/figure.ts';
+import { boxOfFigure } from '../../shape/figure-box.ts';
 import { placesOfFigure } from '../../shape/figure-places.ts';
 import type { Grid } from '../../shape/grid.ts';
 import { lineThrough } from '../../shape/line-figures.ts';
+import { type Pictures, placePicture } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import { resolveFigure } from '../../shape/resolve-figure.ts';
+import { shownPicture } from '../picture-schema.ts';
 import { further } from './further.ts';
-import { fadesOverRepeat } from './goes-on.ts';
+import { fadesOverRepeat, goesOn } from './goes-on.ts';
 import { inShade, type LayerPaint, type MadePiece, movePiece, type OverRepeat, oneLayer } from './layer.ts';
 import type { Making } from './making-schema.ts';
 import {
@@ -27,6 +30,7 @@ import { buildShape, isNumberShape } from './shapes.ts';
 /** What a piece is made with besides. */
 export interface PieceContext {
   readonly scale: MotifScale;
+  readonly pictures: Pictures;
   /** The figure of another piece. @throws CoreError "motif/missing" | "motif/circular" */
   readonly figureOf: (id: number, from: Piece) => Figure;
 }
@@ -35,16 +39,16 @@ export interface PieceContext {
  * A piece's shape turned and placed, then everything that is made of it further, in millimetres from the lower left of
  * the box.
  *
- * @throws CoreError of its numbers, its shape and `figureOf`; "motif/copies" {copies, most} | "motif/vanished" {piece}
+ * @throws CoreError of its numbers, its shape and `figureOf`; "motif/copies" {copies, most} | "motif/vanished" {piece} | "motif/picture" {piece}
  */
 export function layersOf(piece: Piece, context: PieceContext): MadePiece {
-  const { scale, figureOf } = context;
+  const { scale, figureOf, pictures } = context;
   const way = (text: string) => toNumber(parseWay(text, scale));
   const turned = turnAbout({ x: 0, y: 0 }, toNumber(parseDegrees(piece.turn)));
   const mirrored = piece.mirrored ? mirrorIn({ x: 0, y: 0 }, 90) : STILL;
   const motion = thenMotion(thenMotion(mirrored, turned), shiftBy(way(piece.x), way(piece.y)));
   const shape = figureOfShape(piece.shape, scale);
-  let made = movePiece(oneLayer(shape, paintOf(piece, shape)), motion);
+  let made = movePiece(oneLayer(shape, paintOf(piece, shape, pictures)), motion);
   let isShaded = piece.shadow === null;
   const shaded = (light: MadePiece) => (isShaded ? light : withShadow(light, piece.shadow!, scale));
   for (const making of piece.made) {
@@ -56,7 +60,7 @@ export function layersOf(piece: Piece, context: PieceContext): MadePiece {
     made = further(made, making, {
       scale,
       figureOf: (id) => figureOf(id, piece),
-      paintOf: (figure) => paintOf(piece, figure),
+      paintOf: (figure) => paintOf(piece, figure, pictures),
     });
     if (TAKES_AWAY.includes(making.kind) && resolveFigure(made.figure, PROBE).length === 0) {
       throw new CoreError('motif/vanished', { piece: nameOf(piece) });
@@ -70,7 +74,16 @@ export function layersOf(piece: Piece, context: PieceContext): MadePiece {
 const COPIES: readonly Making['kind'][] = ['copies', 'round', 'mirror', 'grid'];
 
 /** What a piece is painted with. */
-function paintOf({ shade, fade, shape }: Piece, figure: Figure): LayerPaint | null {
+function paintOf(piece: Piece, figure: Figure, pictures: Pictures): LayerPaint | null {
+  const beneath = shadeOrFade(piece, figure);
+  const { picture } = piece;
+  if (picture === null) return beneath;
+  if (goesOn(piece.shape)) throw new CoreError('motif/picture', { piece: nameOf(piece) });
+  const place = placePicture(boxOfFigure(figure), picture, picture.fit);
+  return { ...(beneath ?? { shade: null }), picture: shownPicture(picture, place, pictures) };
+}
+
+function shadeOrFade({ shade, fade, shape }: Piece, figure: Figure): LayerPaint | null {
   if (fade === null) return shade === null ? null : { shade };
   const way = fadesOverRepeat(fade, shape) ? overRepeat(fade) : overPlaces(fade, placesOfFigure(figure));
   return { shade: shade ?? fade.shades[0]!, fade: { shades: fade.shades, way } };

@@ -4,6 +4,7 @@ import { marksOver } from '../../repeat/contents.ts';
 import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { FadeWay } from '../../shape/fade-way.ts';
 import { placesOfFigure } from '../../shape/figure-places.ts';
+import type { PicturePlace } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 
 /** Parts of a millimetre within which places are the same: doubles of ten metres are exact to a millionth of that. */
@@ -15,12 +16,13 @@ const SAME = 1e6;
  */
 export function missesOfMotif(unit: RepeatUnit): number {
   const size = { x: surdToNumber(unit.pitch.x), y: surdToNumber(unit.pitch.y) };
-  const marks = marksOver(unit.content).flatMap(({ shape, shade, fade, soft }) => {
+  const marks = marksOver(unit.content).flatMap(({ shape, shade, fade, picture, soft }) => {
     if (shape.kind !== 'figure') return [];
-    const paint = `${shade} ${fade?.shades.join('-') ?? ''} ${soft?.deviation ?? ''} ${soft?.strength ?? ''}`;
+    const paint = `${shade} ${fade?.shades.join('-') ?? ''} ${soft?.deviation ?? ''} ${soft?.strength ?? ''} ${picture?.name ?? ''}`;
     // What goes on is one figure of parts, each of which is carried onto another.
     const parts = shape.endless && shape.figure.kind === 'join' ? shape.figure.parts : [shape.figure];
-    return parts.map((part) => ({ places: [...placesOfFigure(part), ...fadePlaces(fade?.way)], paint }));
+    const painted = [...fadePlaces(fade?.way), ...picturePlaces(picture?.place)];
+    return parts.map((part) => ({ places: [...placesOfFigure(part), ...painted], paint }));
   });
   const known = new Set(marks.map(({ places, paint }) => signature(places, paint, size)));
   const ways = unit.lattice.map(({ x, y }) => ({ x: toNumber(x) * size.x, y: toNumber(y) * size.y }));
@@ -41,6 +43,12 @@ function fadePlaces(way: FadeWay | undefined): readonly Place[] {
   return way.kind === 'along'
     ? [way.from, way.to]
     : [way.middle, { x: way.middle.x + way.radius, y: way.middle.y }];
+}
+
+function picturePlaces(place: PicturePlace | undefined): readonly Place[] {
+  if (place === undefined) return [];
+  const { corner, across, down } = place;
+  return [corner, ...[across, down].map(({ x, y }) => ({ x: corner.x + x, y: corner.y + y }))];
 }
 
 /** The same for figures that lie in the same place of any repeat. */

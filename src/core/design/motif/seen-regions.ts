@@ -9,11 +9,13 @@ import { resolveEndless, resolveFigure } from '../../shape/resolve-figure.ts';
 /** Parts of the longer side of a repeat that regions are rounded to: a share is right to some millionths. */
 const PARTS = 2 ** 20;
 
+/** A shade by its index, a picture, or nothing. */
+export type SeenShade = number | 'picture' | 'clear';
+
 /** A part of the cloth that is seen of one mark, or of the ground, and what each shade has of it. */
 export interface SeenRegion {
   readonly paths: Paths64;
-  /** An undefined shade: it is left clear. */
-  readonly parts: readonly { readonly shade: number | undefined; readonly part: number }[];
+  readonly parts: readonly { readonly shade: SeenShade; readonly part: number }[];
   /** Whether it is what lies beneath all pieces. */
   readonly isGround: boolean;
 }
@@ -56,7 +58,7 @@ export function seenRegions({ content }: RepeatUnit<Marks>, grid: Grid, beyond =
     if (free.length === 0) return regions;
   }
   const { fill } = content.base.faces[0]!;
-  const shade = fill.kind === 'clear' ? undefined : fill.shade;
+  const shade = fill.kind === 'clear' ? 'clear' : fill.shade;
   return [...regions, { paths: free, parts: [{ shade, part: 1 }], isGround: true }];
 }
 
@@ -66,7 +68,7 @@ export function areaOfPaths(paths: Paths64): number {
 
 function copiesFromTop({ marks, rows }: Marks, grid: Grid, over: Place) {
   const before = paintedBefore(rows);
-  const copies = marks.flatMap(({ shape, shade, fade, soft }, index) => {
+  const copies = marks.flatMap(({ shape, shade, fade, picture, soft }, index) => {
     if (shape.kind !== 'figure' || soft !== undefined) return [];
     const polygons = shape.endless ? resolveEndless(shape.figure, grid) : resolveFigure(shape.figure, grid);
     const xs = polygons.flatMap((polygon) => polygon.map(({ x }) => x));
@@ -84,7 +86,8 @@ function copiesFromTop({ marks, rows }: Marks, grid: Grid, over: Place) {
         endless: shape.endless,
         right: i,
         up: -j,
-        shades: fade?.shades ?? [shade],
+        shades:
+          picture === undefined ? (fade?.shades ?? [shade ?? ('clear' as const)]) : (['picture'] as const),
         polygons: polygons.map((polygon) =>
           polygon.map(({ x, y }) => ({ x: x + i * grid.width, y: y + j * grid.height })),
         ),
@@ -95,7 +98,7 @@ function copiesFromTop({ marks, rows }: Marks, grid: Grid, over: Place) {
 }
 
 /** What each shade has of an even way through several. */
-function partsOf(shades: readonly number[]): SeenRegion['parts'] {
+function partsOf(shades: readonly SeenShade[]): SeenRegion['parts'] {
   if (shades.length === 1) return [{ shade: shades[0]!, part: 1 }];
   const whole = shades.length - 1;
   return shades.map((shade, at) => ({ shade, part: (at === 0 || at === whole ? 0.5 : 1) / whole }));

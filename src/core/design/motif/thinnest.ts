@@ -12,7 +12,7 @@ import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Grid } from '../../shape/grid.ts';
 import type { Place } from '../../shape/places.ts';
 import { NearSides, type Side } from './near-sides.ts';
-import { gridOfUnit, type SeenRegion, seenRegions } from './seen-regions.ts';
+import { gridOfUnit, type SeenRegion, type SeenShade, seenRegions } from './seen-regions.ts';
 
 /** How thin a motif is where it is thinnest, in millimetres. */
 export interface Thinnest {
@@ -50,7 +50,7 @@ export function thinnestOf(unit: RepeatUnit<Marks>): Thinnest {
 
 /** Regions of one shade put together; what fades goes by its first. */
 function byShade(regions: readonly SeenRegion[]): readonly Paths64[] {
-  const shades = new Map<number | undefined, Paths64>();
+  const shades = new Map<SeenShade, Paths64>();
   for (const { paths, parts } of regions) {
     const { shade } = parts[0]!;
     shades.set(shade, [...(shades.get(shade) ?? []), ...paths]);

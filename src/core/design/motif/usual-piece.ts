@@ -19,6 +19,7 @@ export function usualPiece(
     made: [],
     shade: null,
     fade: null,
+    picture: null,
     outline: null,
     shadow: null,
     vary: null,

@@ -78,7 +78,7 @@ describe('any stripe', () => {
       fc.property(someStripe, (design) => {
         const unit = compile(design);
         expect(unit.content.kind === 'partition' && checkPartition(unit.content).closed).toBe(true);
-        const report = checkDesign(design, '40');
+        const report = checkDesign(design, { resolution: '40' });
         if (report.open === 'pixels-vanish') return;
         expect(report.numbers.closed).toBe(true);
         expect(report.painted?.differingBytes).toBe(0);

@@ -7,11 +7,13 @@ import { fadeAcross } from '../../faces/fades.ts';
 import type { Partition } from '../../faces/partition.ts';
 import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Fill } from '../../shape/fill.ts';
+import { NO_PICTURES, type Pictures } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import { partitionOf } from '../../tiling/upright-partition.ts';
 import { indexOf } from './index-of.ts';
 import { type ColouredTiling, layTiling } from './lay-tiling.ts';
 import { type MarksScale, marksOf } from './marks-of-tiling.ts';
+import { pictureInFace } from './pictures-in-faces.ts';
 import { sideOf } from './side-of.ts';
 import { parseShare } from './tiling-numbers.ts';
 import type { TilingSpec } from './tiling-schema.ts';
@@ -26,13 +28,15 @@ export interface TilingScale {
   readonly shades: readonly Shade[];
   /** Millimetres of a pixel. */
   readonly pixel: Rational;
+  /** Those that can be painted. */
+  readonly pictures?: Pictures;
 }
 
 /** @throws CoreError "tiling/too-large" {width, height, most}, or as `sideOf`, `marksOf` */
 export function compileLaid(
   spec: TilingSpec,
   laid: ColouredTiling,
-  { shades, pixel }: TilingScale,
+  { shades, pixel, pictures = NO_PICTURES }: TilingScale,
 ): RepeatUnit<Partition | Marks> {
   const one = sideOf(spec, laid, pixel);
   const pitch = { x: multiplySurds(laid.width, one), y: multiplySurds(laid.height, one) };
@@ -42,7 +46,12 @@ export function compileLaid(
     share: parseShare(share),
     shade: shade === null ? undefined : indexOf(shade, shades),
   }));
-  const base = partitionOf(laid, laid.shades, rings, fillOf(spec.fade, laid.shades, near));
+  const base = partitionOf(
+    laid,
+    laid.shades,
+    rings,
+    fillOf(spec, { shades: laid.shades, pitch: near, pictures }),
+  );
   const zero = rational(0);
   const whole = rational(1);
   return {
@@ -57,15 +66,25 @@ export function compileLaid(
   };
 }
 
+interface FillRoom {
+  readonly shades: readonly Shade[];
+  /** Millimetres of one repeat. */
+  readonly pitch: Place;
+  readonly pictures: Pictures;
+}
+
 /** The fill of what is left inside a face's rings. */
-function fillOf(fade: TilingSpec['fade'], shades: readonly Shade[], pitch: Place) {
-  if (fade === null) return undefined;
-  const { angle, turned, of } = fade;
-  const indexes = fade.shades.map((key) => indexOf(key, shades));
-  return (corners: readonly Point[], shade: number): Fill =>
-    of === null || String(corners.length) === of
-      ? { kind: 'fade', shade, shades: indexes, ...fadeAcross(corners, { angle, turned }, pitch) }
-      : { kind: 'shade', shade };
+function fillOf({ fade, picture }: TilingSpec, { shades, pitch, pictures }: FillRoom) {
+  if (fade === null && picture === null) return undefined;
+  const isIn = (of: string | null, corners: readonly Point[]) => of === null || String(corners.length) === of;
+  const indexes = fade?.shades.map((key) => indexOf(key, shades)) ?? [];
+  return (corners: readonly Point[], shade: number): Fill => {
+    if (picture !== null && isIn(picture.of, corners)) {
+      return { kind: 'picture', shade, ...pictureInFace(picture, corners, pitch, pictures) };
+    }
+    if (fade === null || !isIn(fade.of, corners)) return { kind: 'shade', shade };
+    return { kind: 'fade', shade, shades: indexes, ...fadeAcross(corners, fade, pitch) };
+  };
 }
 
 function withMarks(

@@ -34,7 +34,7 @@ describe('letters in faces', () => {
     expect(figuresOf({}).length).toBeGreaterThan(0);
     expect(all.length).toBeGreaterThan(figuresOf({}).length);
     expect(figuresOf({ of: '5' })).toEqual([]);
-    for (const { shade } of all) expect(SHADES[shade]!.key).toBe('D');
+    for (const { shade } of all) expect(SHADES[shade!]!.key).toBe('D');
   });
 
   it('are upright, or turn with each face', () => {

@@ -6,6 +6,7 @@ import { moveFigure } from '../../shape/figure.ts';
 import { letters } from '../../shape/letters/letters.ts';
 import { type Place, placesOf } from '../../shape/places.ts';
 import type { Mark } from '../../shape/shape.ts';
+import { firstSide } from './first-side.ts';
 import { indexOf } from './index-of.ts';
 import type { MarksScale } from './marks-of-tiling.ts';
 import { parseSize } from './tiling-numbers.ts';
@@ -44,9 +45,4 @@ function middleOf(places: readonly Place[]): Place {
   const mean = (read: (place: Place) => number) =>
     places.reduce((sum, place) => sum + read(place), 0) / places.length;
   return { x: mean(({ x }) => x), y: mean(({ y }) => y) };
-}
-
-/** Degrees by which a face's first side rises. */
-function firstSide([first, second]: readonly Place[]): number {
-  return (Math.atan2(second!.y - first!.y, second!.x - first!.x) * 180) / Math.PI;
 }

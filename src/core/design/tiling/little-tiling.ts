@@ -8,14 +8,16 @@ import type { TilingSpec } from './tiling-schema.ts';
 const FACES = 28;
 const CELLS = 4;
 
-const FACES_ALONE: Pick<TilingSpec, 'scatter' | 'rings' | 'fade' | 'gaps' | 'lines' | 'letters'> = {
-  scatter: null,
-  rings: [],
-  fade: null,
-  gaps: null,
-  letters: null,
-  lines: [],
-};
+const FACES_ALONE: Pick<TilingSpec, 'scatter' | 'rings' | 'fade' | 'picture' | 'gaps' | 'lines' | 'letters'> =
+  {
+    scatter: null,
+    rings: [],
+    fade: null,
+    picture: null,
+    gaps: null,
+    letters: null,
+    lines: [],
+  };
 
 /**
  * A tiling so small that a little picture shows what it is, its faces alone.

@@ -112,6 +112,7 @@ const NOTHING_OVER = {
   gaps: null,
   lines: [],
   letters: null,
+  picture: null,
 } as const satisfies Partial<TilingSpec>;
 
 /** Whether nothing that changes lengths is done to a form. */

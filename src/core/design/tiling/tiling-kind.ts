@@ -9,7 +9,8 @@ import { TILING_STARTS } from './tiling-starts.ts';
 /** Polygons that cover the plane. */
 export const TILING: ConstructionKind<TilingSpec> = {
   schema: tilingSchema,
-  compile: (tiling, { shades, resolution }) => compileTiling(tiling, { shades, pixel: pixelOf(resolution) }),
+  compile: (tiling, { shades, resolution }, pictures) =>
+    compileTiling(tiling, { shades, pixel: pixelOf(resolution), pictures }),
   misses: (tiling, { resolution }, unit) => missesOfTiling(tiling, unit, pixelOf(resolution)),
   mapShades: (tiling, to) => {
     const { faces, rings, colours, fade, gaps, lines, letters } = tiling;
@@ -29,6 +30,7 @@ export const TILING: ConstructionKind<TilingSpec> = {
       lines: lines.map((each, index) => ({ ...each, shade: to(each.shade, ['lines', index, 'shade']) })),
     };
   },
+  picturesOf: ({ picture }) => (picture === null ? [] : [picture.picture]),
   kindOf: () => 'tiling',
   density: 'nothing',
   underlap: true,

@@ -4,6 +4,7 @@ import { compare, rational } from '../../exact/rational.ts';
 import { cleanText } from '../../formats/clean-text.ts';
 import { LETTER_FONT_KEYS } from '../../shape/letters/letters.ts';
 import { exactText } from '../exact-text.ts';
+import { pictureSchema } from '../picture-schema.ts';
 import { formSchema } from './form-schema.ts';
 import {
   MAX_RINGS,
@@ -54,6 +55,12 @@ const coloursSchema = z.discriminatedUnion('by', [
   }),
 ]);
 
+/** Only faces of that many sides; null for all. */
+const faceSides = z
+  .string()
+  .regex(/^\d{1,3}$/)
+  .nullable();
+
 const lettersSchema = z.strictObject({
   text: z.string().overwrite(cleanText).min(1).max(60),
   font: z.enum(LETTER_FONT_KEYS),
@@ -62,10 +69,7 @@ const lettersSchema = z.strictObject({
   shade: shadeKey,
   /** Whether they turn with each face, standing on its first side; else they are upright. */
   turned: z.boolean(),
-  of: z
-    .string()
-    .regex(/^\d{1,3}$/)
-    .nullable(),
+  of: faceSides,
 });
 
 /**
@@ -101,11 +105,7 @@ const fadeSchema = z.strictObject({
   /** In steps of 15° from the right, or with `turned` from each face's first side. */
   angle: z.int().min(0).max(23),
   turned: z.boolean(),
-  /** Only in faces of that many sides; null for all. */
-  of: z
-    .string()
-    .regex(/^\d{1,3}$/)
-    .nullable(),
+  of: faceSides,
 });
 
 /** What a tiling's size may be of. */
@@ -154,6 +154,8 @@ export const tilingSchema = z.strictObject({
     .max(MAX_RINGS)
     .refine((rings) => rings.every(({ share }, at) => at === 0 || isSmaller(share, rings[at - 1]!.share))),
   fade: fadeSchema.nullable(),
+  /** A picture in faces, of those of so many sides or of all; upright, or turned with each face's first side. */
+  picture: z.strictObject({ picture: pictureSchema, turned: z.boolean(), of: faceSides }).nullable(),
   /** Gaps between faces: each is taken in by a distance, its corners rounded by a radius. */
   gaps: z.strictObject({ by: size, corner: sizeOrNone, shade: shadeKey }).nullable(),
   lines: z.array(linesSchema).max(MAX_LINES),
@@ -172,4 +174,5 @@ function isSmaller(share: string, than: string): boolean {
 export type TilingSpec = z.infer<typeof tilingSchema>;
 export type LinesSpec = TilingSpec['lines'][number];
 export type LettersSpec = NonNullable<TilingSpec['letters']>;
+export type PictureSpec = NonNullable<TilingSpec['picture']>;
 export type FadeSpec = NonNullable<TilingSpec['fade']>;

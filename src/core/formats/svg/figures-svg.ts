@@ -6,14 +6,23 @@ import type { FadeWay } from '../../shape/fade-way.ts';
 import type { Grid } from '../../shape/grid.ts';
 import type { Place } from '../../shape/places.ts';
 import { resolveEndless, resolveFigure } from '../../shape/resolve-figure.ts';
-import type { Mark, PlacedFigure } from '../../shape/shape.ts';
+import type { Mark, PlacedFigure, Softness } from '../../shape/shape.ts';
 import { tracePolygon } from '../../shape/trace.ts';
 import { gradientStops } from './gradient-stops.ts';
 import { lengthText } from './length-text.ts';
+import type { PicturesSvg } from './picture-svg.ts';
 import { writePath } from './svg-path.ts';
 
 /** A figure with the shade that it has, and what is done to it. */
 export type ShadedFigure = Omit<Mark, 'shape'> & { readonly shape: PlacedFigure };
+
+/** What figures are drawn with. */
+interface DrawingRoom {
+  readonly shades: readonly Shade[];
+  /** Lengths of one repeat in millimetres. */
+  readonly pitch: Place;
+  readonly pictures: PicturesSvg;
+}
 
 /** Parts of a millimetre that a figure is rounded to where it is worked out as polygons. */
 const FINE = 10_000;
@@ -21,22 +30,22 @@ const FINE = 10_000;
 /**
  * Figures of one repeat with all their copies in it, in painting order, in millimetres from its upper left corner.
  * Outlines keep their true arcs and curves; what is worked out from others is polygons.
- *
- * @param pitch  lengths of one repeat in millimetres
+ * @throws CoreError "picture/missing" {name}
  */
 export function* drawFigures(
   figures: readonly ShadedFigure[],
   rows: RowOrder | undefined,
-  shades: readonly Shade[],
-  pitch: Place,
+  room: DrawingRoom,
 ): Iterable<string> {
+  const { shades, pitch } = room;
   const drawn = figures.flatMap((each, index) => copiesOf(each, index, pitch));
   drawn.sort(paintedBefore(rows));
   for (const [at, copy] of drawn.entries()) {
-    if (copy.fade !== undefined || copy.soft !== undefined) {
-      yield drawPainted(copy, at, shades, pitch);
+    if (copy.fade !== undefined || copy.soft !== undefined || copy.picture !== undefined) {
+      yield* drawPainted(copy, at, room);
       continue;
     }
+    if (copy.shade === null) continue;
     const hex = shades[copy.shade]!.hex;
     // Copies of one figure that follow each other are one path: inside is what lies in any of them.
     const begins = drawn[at - 1]?.index !== copy.index;
@@ -45,27 +54,35 @@ export function* drawFigures(
   }
 }
 
-/** A copy with a gradient or a filter of its own. */
-function drawPainted(
-  { fade, soft, shade, shift, draw, box }: DrawnCopy,
+/** A copy with a gradient, a picture or a filter of its own. */
+function* drawPainted(
+  copy: DrawnCopy,
+  at: number,
+  { shades, pitch, pictures }: DrawingRoom,
+): Iterable<string> {
+  const { fade, picture, shade, shift, draw } = copy;
+  if (copy.soft !== undefined) yield drawSoft(copy, copy.soft, at, shades);
+  else if (fade !== undefined) {
+    const steps = gradientStops(fade.shades.map((each) => shades[each]!.hex));
+    yield gradient(fade.way, `fade-1-${at}`, { pitch, shift, steps });
+    yield `<path fill="url(#fade-1-${at})" d="${draw()}"/>\n`;
+  } else if (shade !== null) yield `<path fill="${shades[shade]!.hex}" d="${draw()}"/>\n`;
+  if (picture === undefined) return;
+  yield* pictures.draw(picture, draw(), ({ x, y }) => ({ x: x + shift.x, y: pitch.y - y + shift.y }));
+}
+
+function drawSoft(
+  { shade, draw, box }: DrawnCopy,
+  { deviation, strength }: Softness,
   at: number,
   shades: readonly Shade[],
-  pitch: Place,
 ): string {
-  if (soft !== undefined) {
-    const { deviation, strength } = soft;
-    return (
-      `<filter id="soft-${at}" filterUnits="userSpaceOnUse" x="${lengthText(box.left)}" y="${lengthText(box.top)}" ` +
-      `width="${lengthText(box.width)}" height="${lengthText(box.height)}" color-interpolation-filters="sRGB">` +
-      `<feGaussianBlur stdDeviation="${lengthText(deviation)}"/></filter>` +
-      `<path filter="url(#soft-${at})" fill="${shades[shade]!.hex}" fill-opacity="${lengthText(strength)}" ` +
-      `d="${draw()}"/>\n`
-    );
-  }
-  const steps = gradientStops(fade!.shades.map((each) => shades[each]!.hex));
   return (
-    `${gradient(fade!.way, `fade-1-${at}`, { pitch, shift, steps })}` +
-    `<path fill="url(#fade-1-${at})" d="${draw()}"/>\n`
+    `<filter id="soft-${at}" filterUnits="userSpaceOnUse" x="${lengthText(box.left)}" y="${lengthText(box.top)}" ` +
+    `width="${lengthText(box.width)}" height="${lengthText(box.height)}" color-interpolation-filters="sRGB">` +
+    `<feGaussianBlur stdDeviation="${lengthText(deviation)}"/></filter>` +
+    `<path filter="url(#soft-${at})" fill="${shades[shade!]!.hex}" fill-opacity="${lengthText(strength)}" ` +
+    `d="${draw()}"/>\n`
   );
 }
 

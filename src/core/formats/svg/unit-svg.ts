@@ -5,11 +5,12 @@ import type { Rectangle, Vector } from '../../exact/vector.ts';
 import { type Content, type Marks, nearSize, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
 import { drawCells } from './cells-svg.ts';
 import { escapeXml } from './escape-xml.ts';
-import { drawFades } from './fades-svg.ts';
 import { drawFigures, type ShadedFigure } from './figures-svg.ts';
 import { PLACES } from './length-text.ts';
 import { drawShape } from './marks-svg.ts';
 import { drawPartition } from './partition-svg.ts';
+import { PicturesSvg } from './picture-svg.ts';
+import { drawVaried } from './varied-svg.ts';
 
 /** How much is drawn, and how. */
 export interface DrawingWish {
@@ -119,14 +120,15 @@ function drawFaces(
   const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
   const shapes = (function* () {
     yield* drawPartition(base, size, underlap);
-    yield* drawFades(base, lengths);
+    const pictures = new PicturesSvg();
+    yield* drawVaried(base, lengths, pictures);
     const figures: ShadedFigure[] = [];
     for (const { shape, ...paint } of marks) {
       const { shade } = paint;
       if (shape.kind === 'figure') figures.push({ shape, ...paint });
-      else yield `${drawShape(shape, base.shades[shade]!.hex, lengths)}\n`;
+      else if (shade !== null) yield `${drawShape(shape, base.shades[shade]!.hex, lengths)}\n`;
     }
-    yield* drawFigures(figures, rows, base.shades, lengths);
+    yield* drawFigures(figures, rows, { shades: base.shades, pitch: lengths, pictures });
   })();
   const width = toDecimal(size.width, PLACES);
   const height = toDecimal(size.height, PLACES);

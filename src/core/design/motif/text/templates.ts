@@ -66,6 +66,7 @@ export const OBJECTS: Readonly<Record<string, Tree>> = {
   dashes: { length: '1/2', gap: '1/4' },
   shadow: { x: '0', y: '0', softness: '0', shade: '', strength: '40%' },
   fade: { kind: 'along', shades: [], over: 'piece', angle: '0' },
+  picture: { hash: '', name: '', width: 1, height: 1, fit: 'filling' },
 };
 
 /** Lists of things with fields: these in their order, between commas; what is left out at the end is usual. */

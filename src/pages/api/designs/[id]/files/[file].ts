@@ -4,6 +4,6 @@ import { answerFile } from '../../../../../server/sending/answer-file.ts';
 
 export const GET = endpoint({
   run: async ({ db, params, query }) =>
-    answerFile(await findDesign(db, params['id']!), params['file']!, query),
+    answerFile(db, await findDesign(db, params['id']!), params['file']!, query),
 });
 export const ALL = otherMethods;

@@ -5,6 +5,7 @@ import { answerSwatch } from '../../../../../../server/sending/answer-file.ts';
 export const GET = endpoint({
   run: async ({ db, params, query }) =>
     answerSwatch(
+      db,
       (await findRevision(db, { designId: params['id']!, id: params['revision']! })).document,
       query,
     ),
