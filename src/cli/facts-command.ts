@@ -5,6 +5,7 @@ import { isKind } from '../core/design/of-kind.ts';
 import { weaveFacts } from '../core/design/weave-facts.ts';
 import { yarnNeeds } from '../core/design/yarn.ts';
 import { toNumber } from '../core/exact/rational.ts';
+import { groupText } from '../wording/group-words.ts';
 import { percentText } from '../wording/measures.ts';
 import { thinText } from '../wording/motif-words.ts';
 import { floatsText, loosenessText } from '../wording/weave-words.ts';
@@ -29,6 +30,7 @@ function motifText(design: MotifDesign, asJson: boolean): string {
       ({ piece, edges }) => `${piece} goes over ${edges.join(', ')} and comes in again.`,
     ),
     `Smallest width: ${thinText(report.smallestWidth)}. Smallest gap: ${thinText(report.smallestGap)}.`,
+    ...(report.group === null ? [] : [`Symmetry: ${groupText(report.group)}.`]),
     ...Object.entries(report.shares).map(([key, share]) => `${key}: ${percentText(share)}`),
   ].join('\n');
 }

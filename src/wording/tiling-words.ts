@@ -4,7 +4,8 @@ import { parseSize } from '../core/design/tiling/tiling-numbers.ts';
 import type { TilingSpec } from '../core/design/tiling/tiling-schema.ts';
 import type { Rational } from '../core/exact/rational.ts';
 import type { Closing } from '../core/tiling/close-growth.ts';
-import { keptOneOf, type PlaneSymmetry } from '../core/tiling/symmetry.ts';
+import type { PlaneSymmetry } from '../core/tiling/plane-group.ts';
+import { keptOneOf } from '../core/tiling/symmetry.ts';
 import { lengthText } from './measures.ts';
 
 /** What is said of a family: its name where it is chosen, a label for each number, and a member in a few words. */

@@ -1,162 +1,129 @@
-import { inflateSync } from 'node:zlib';
-import { Resvg } from '@resvg/resvg-js';
-import fc from 'fast-check';
 import { PNG } from 'pngjs';
-import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
-import { rgbOf } from '../../src/core/colour/hex.ts';
 import { compile } from '../../src/core/design/compile-design.ts';
-import { rational } from '../../src/core/exact/rational.ts';
-import { orderPicture, type PictureOrder, sizeOfSheet } from '../../src/core/formats/picture-order.ts';
-import { parseSheet } from '../../src/core/formats/sheet.ts';
+import type { MotifDesign } from '../../src/core/design/design-schema.ts';
+import { LAKE_STEAMER, LAKE_STEAMER_FILE } from '../../src/core/design/lake-steamer.ts';
+import { newTiling } from '../../src/core/design/new-design.ts';
+import { surdToNumber } from '../../src/core/exact/surd.ts';
 import { unitToSvg } from '../../src/core/formats/svg/unit-svg.ts';
-import { unitToPng } from '../../src/core/formats/unit-png.ts';
-import { paintTile } from '../../src/core/paint/painting.ts';
-import type { RepeatUnit } from '../../src/core/repeat/repeat-unit.ts';
-import { type Cells, cellAt } from '../../src/core/thread/cells.ts';
-import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
-import { SAMPLE, sampleDesign, someDesign } from '../sample-design.ts';
+import { paintRows, preparePainting } from '../../src/core/paint/painting.ts';
+import { type RepeatUnit, repeatSize } from '../../src/core/repeat/repeat-unit.ts';
+import { motifOf, type SomePiece } from '../motif-of.ts';
+import { picturesOf } from '../pictures-of.ts';
+import { rendered } from '../svg-renderers.ts';
 
-/** Millimetres of a pixel at 300 dpi, each way. */
-const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
+const CARRIED = { [LAKE_STEAMER.hash]: LAKE_STEAMER_FILE };
 
-const UNIT = compile(sampleDesign(SAMPLE));
+/** The picture as a package for PNGs reads it. */
+const STEAMER = PNG.sync.read(Buffer.from(LAKE_STEAMER_FILE.base64, 'base64'));
 
-async function pngOf(unit: RepeatUnit, order: PictureOrder): Promise<Buffer> {
-  const pieces: Uint8Array[] = [];
-  for await (const piece of unitToPng(unit, order, nodeCompressor)) pieces.push(piece);
-  return Buffer.concat(pieces);
+/** Bytes as they would be mixed by renderers of drawings. */
+function painted(unit: RepeatUnit, width: number, height: number): Uint8Array {
+  const tile = { width, height };
+  const window = { tile, width, offset: { x: 0, y: 0 }, look: 'flat' as const, mixing: 'bytes' as const };
+  const out = new Uint32Array(width * height);
+  paintRows(preparePainting(unit, window), 0, height, out);
+  return new Uint8Array(out.buffer);
 }
 
-/** The chunks of a PNG: name and data. */
-function chunksOf(png: Buffer): { name: string; data: Buffer }[] {
-  const chunks = [];
-  for (let at = 8; at < png.length; ) {
-    const length = png.readUInt32BE(at);
-    chunks.push({
-      name: png.toString('latin1', at + 4, at + 8),
-      data: png.subarray(at + 8, at + 8 + length),
+function showing(piece: Partial<SomePiece>): MotifDesign {
+  const rectangle = { kind: 'rectangle', width: '208', height: '240', radii: '0' } as const;
+  const shown = { shade: null, picture: LAKE_STEAMER, shape: rectangle, ...piece };
+  return { ...motifOf([shown], { step: '1 px' }, 300), pictures: CARRIED };
+}
+
+describe('a picture of as many pixels as it takes', () => {
+  it('comes out byte for byte as it went in', () => {
+    const design = showing({});
+    const ours = painted(compile(design, picturesOf(design)), 300, 300);
+    const [left, top] = [(300 - 208) / 2, (300 - 240) / 2];
+    let differing = 0;
+    for (let y = 0; y < 240; y += 1) {
+      const row = ours.subarray(((top + y) * 300 + left) * 4, ((top + y) * 300 + left + 208) * 4);
+      if (Buffer.compare(Buffer.from(row), STEAMER.data.subarray(y * 208 * 4, (y + 1) * 208 * 4)) !== 0)
+        differing += 1;
+    }
+    expect(differing).toBe(0);
+  });
+});
+
+/** Mean and largest step, in 255 levels, between two pictures. */
+function gaps(ours: Uint8Array, theirs: Uint8Array) {
+  let sum = 0;
+  let far = 0;
+  ours.forEach((byte, at) => {
+    const gap = Math.abs(byte - theirs[at]!);
+    sum += gap;
+    if (gap > 64) far += 1;
+  });
+  return { mean: sum / ours.length, far: far / ours.length };
+}
+
+describe('two renderers of the drawing show a picture where the painter does', () => {
+  const TILING = newTiling({
+    name: 'Pictures',
+    form: { kind: 'regular', name: '6.6.6' },
+    shades: motifOf([]).shades,
+    colours: 'neighbours',
+    size: '60 px',
+    picture: { picture: LAKE_STEAMER, turned: true, of: null },
+    pictures: CARRIED,
+  });
+  const DISC = { kind: 'disc', across: '200' } as const;
+  it.each([
+    ['upright', showing({})],
+    ['in a disc, turned and mirrored', showing({ shape: DISC, turn: '30', mirrored: true })],
+    ['over the edges of the box', showing({ x: '280', y: '20', turn: '-20' })],
+    [
+      'all of it in a wide piece',
+      showing({
+        shape: { kind: 'ellipse', width: '280', height: '140' },
+        picture: { ...LAKE_STEAMER, fit: 'fitted' },
+      }),
+    ],
+    ['in faces, each turned', TILING],
+  ])('%s', async (_, design) => {
+    const unit = compile(design, picturesOf(design));
+    const size = repeatSize(unit)!;
+    const width = 300;
+    const height = Math.round((width * surdToNumber(size.height)) / surdToNumber(size.width));
+    const ours = painted(unit, width, height);
+    // As far apart as they would be if the picture itself were not compared, but what it covers alone.
+    const inGrey = gaps(ours, painted(compile(design, greyPictures(design)), width, height)).mean;
+    for (const [name, theirs] of Object.entries(await rendered(unitToSvg(unit, 'Pictures'), width, height))) {
+      const { mean, far } = gaps(ours, theirs);
+      expect(mean, name).toBeLessThan(inGrey / 4);
+      expect(far, name).toBeLessThan(0.01);
+    }
+  });
+});
+
+/** The same pictures, all grey. */
+function greyPictures(design: Parameters<typeof picturesOf>[0]): ReturnType<typeof picturesOf> {
+  return new Map(
+    [...picturesOf(design)].map(([hash, picture]) => [
+      hash,
+      { ...picture, rgba: picture.rgba.map((_, at) => (at % 4 === 3 ? 255 : 128)) },
+    ]),
+  );
+}
+
+describe('a picture of a chequerboard, far smaller', () => {
+  it('is half of the light: 188 of 255 (IEC 61966-2-1)', () => {
+    const side = 64;
+    const rgba = Uint8Array.from({ length: side * side * 4 }, (_, at) => {
+      const pixel = Math.floor(at / 4);
+      const dark = ((pixel % side) + Math.floor(pixel / side)) % 2 === 0;
+      return at % 4 === 3 || !dark ? 255 : 0;
     });
-    at += 12 + length;
-  }
-  return chunks;
-}
-
-/** Expects a decoded picture to show the cells at `step` pixels each, repeated. */
-function expectCells(
-  unit: RepeatUnit<Cells>,
-  step: number,
-  decoded: { width: number; height: number; data: Uint8Array },
-) {
-  const { content } = unit;
-  for (let y = 0; y < decoded.height; y += 1) {
-    for (let x = 0; x < decoded.width; x += 1) {
-      const shade = content.shades[cellAt(content, Math.floor(x / step), Math.floor(y / step))]!;
-      const at = (y * decoded.width + x) * 4;
-      const [red, green, blue] = rgbOf(shade.hex);
-      if (decoded.data[at] !== red || decoded.data[at + 1] !== green || decoded.data[at + 2] !== blue) {
-        throw new Error(`pixel ${x}, ${y} is not ${shade.hex}`);
-      }
-    }
-  }
-}
-
-describe('PNG, decoded by pngjs and by sharp', () => {
-  it('shows the cells, pixel by pixel, for any plaid', async () => {
-    await fc.assert(
-      fc.asyncProperty(someDesign, fc.integer({ min: 1, max: 3 }), async (design, step) => {
-        const unit = compile(design);
-        if (unit.content.width * unit.content.height > 40_000) return;
-        const png = await pngOf(unit, orderPicture(unit, { perStep: step }, undefined));
-        expectCells(unit, step, PNG.sync.read(png));
-        const { data, info } = await sharp(png).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
-        expectCells(unit, step, { width: info.width, height: info.height, data });
-      }),
-      { numRuns: 25 },
-    );
-  });
-
-  it('repeats over a sheet that does not hold whole repeats, banded or not', async () => {
-    for (const sheet of ['50 x 30 mm', '50 x 300 mm']) {
-      const order = orderPicture(UNIT, { perStep: 1 }, parseSheet(sheet, 'mm', PIXEL));
-      expect(order.height % UNIT.content.height).not.toBe(0);
-      expectCells(UNIT, 1, PNG.sync.read(await pngOf(UNIT, order)));
-    }
-  });
-
-  it('holds colours beyond a palette when threads are not whole pixels', async () => {
-    const many = compile(
-      sampleDesign('warp: A5 B3 C7 D2 E4 F1\nweft: C3 A2 F5 B4 D1\nweave: 2/1Z\ndensity: 37/2/cm'),
-    );
-    const order = orderPicture(many, { dpi: rational(131) }, undefined);
-    const decoded = PNG.sync.read(await pngOf(many, order));
-    expect(Buffer.from(paintTile(many, order.tile)).equals(decoded.data)).toBe(true);
-  });
-
-  it('carries its resolution: 300 dpi is 11811 px a metre, and sharp reads 300 back', async () => {
-    const png = await pngOf(UNIT, orderPicture(UNIT, { dpi: rational(300) }, undefined));
-    const { data } = chunksOf(png).find(({ name }) => name === 'pHYs')!;
-    expect([data.readUInt32BE(0), data.readUInt32BE(4), data[8]]).toEqual([11811, 11811, 1]);
-    expect((await sharp(png).metadata()).density).toBe(300);
-  });
-
-  it('passes zlib’s own checksum in a banded sheet', async () => {
-    const order = orderPicture(UNIT, { perStep: 2 }, parseSheet('40 x 400 mm', 'mm', PIXEL));
-    const stream = Buffer.concat(
-      chunksOf(await pngOf(UNIT, order))
-        .filter(({ name }) => name === 'IDAT')
-        .map(({ data }) => data),
-    );
-    expect(inflateSync(stream)).toHaveLength(order.height * (order.width + 1));
-    stream[stream.length - 1]! ^= 1;
-    expect(() => inflateSync(stream)).toThrow('incorrect data check');
-  });
-});
-
-describe('SVG, rendered by resvg', () => {
-  it('equals the painter at whole pixels a thread', () => {
-    fc.assert(
-      fc.property(someDesign, fc.integer({ min: 1, max: 3 }), (design, step) => {
-        const unit = compile(design);
-        const { width, height } = unit.content;
-        if (width * height > 20_000) return;
-        const rendered = render(unitToSvg(unit, 'x'), width * step, height * step);
-        const painted = paintTile(unit, { width: width * step, height: height * step });
-        expect(Buffer.compare(rendered, painted)).toBe(0);
-      }),
-      { numRuns: 25 },
-    );
-  });
-
-  it('equals the painter over a sheet', () => {
-    const { width } = UNIT.content;
-    const svg = unitToSvg(UNIT, 'x', { sheet: sizeOfSheet(UNIT, parseSheet('63.5 mm', 'mm', PIXEL)) });
-    const rendered = render(svg, 60 * 2, 60 * 2);
-    const painted = paintTile(UNIT, { width: width * 2, height: width * 2 });
-    for (let y = 0; y < 120; y += 1) {
-      for (let x = 0; x < 120; x += 1) {
-        const [ours, theirs] = [((y % 48) * 48 + (x % 48)) * 4, (y * 120 + x) * 4];
-        expect(rendered[theirs]).toBe(painted[ours]);
-      }
-    }
-  });
-
-  /** The picture that an independent renderer makes, stretched to whole pixels. */
-  function render(svg: string, width: number, height: number): Buffer {
-    const sized = svg.replace(/width="[^"]+mm" height="[^"]+mm"/, `width="${width}" height="${height}"`);
-    return Buffer.from(new Resvg(sized).render().pixels);
-  }
-});
-
-describe('checksums', () => {
-  // Source: the check values that the catalogues of CRC algorithms give for the nine digits; from memory.
-  it('CRC-32 of 123456789 is cbf43926, its Adler-32 091e01de', async () => {
-    const { crc32 } = await import('../../src/core/formats/crc32.ts');
-    const { adler32, joinAdler32 } = await import('../../src/core/formats/adler32.ts');
-    const digits = Buffer.from('123456789');
-    expect(crc32(digits).toString(16)).toBe('cbf43926');
-    expect(adler32(digits).toString(16)).toBe('91e01de');
-    const [first, second] = [digits.subarray(0, 4), digits.subarray(4)];
-    expect(joinAdler32(adler32(first), adler32(second), second.length)).toBe(adler32(digits));
+    const hash = 'b'.repeat(64);
+    const shape = { kind: 'rectangle', width: '8', height: '8', radii: '0' } as const;
+    const picture = { hash, name: 'Chequers', width: side, height: side, fit: 'filling' } as const;
+    const design = motifOf([{ shade: null, shape, picture }]);
+    const unit = compile(design, new Map([[hash, { width: side, height: side, rgba }]]));
+    const tile = { width: 4, height: 4 };
+    const out = new Uint32Array(16);
+    paintRows(preparePainting(unit, { tile, width: 4, offset: { x: 0, y: 0 }, look: 'flat' }), 0, 4, out);
+    expect(new Set(new Uint8Array(out.buffer))).toEqual(new Set([188, 255]));
   });
 });

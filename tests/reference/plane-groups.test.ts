@@ -30,8 +30,9 @@ import {
   twoSquares,
 } from '../../src/core/tiling/forms/families.ts';
 import { TWO_KINDS } from '../../src/core/tiling/forms/two-kinds.ts';
+import type { PlaneGroup } from '../../src/core/tiling/plane-group.ts';
 import { mapTiling, stretch } from '../../src/core/tiling/reshape.ts';
-import { keptOneOf, type PlaneGroup, planeSymmetry } from '../../src/core/tiling/symmetry.ts';
+import { keptOneOf, planeSymmetry } from '../../src/core/tiling/symmetry.ts';
 import { buildTiling, type Tiling, type TilingForm } from '../../src/core/tiling/tiling-form.ts';
 
 /**

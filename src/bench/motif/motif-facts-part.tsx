@@ -1,17 +1,22 @@
 import { useMemo } from 'react';
+import type { Shade } from '../../core/colour/shade.ts';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
 import { pixelOf } from '../../core/design/lay.ts';
 import { BarChart } from '../../kit/bar-chart.tsx';
 import { DataTable } from '../../kit/data-table.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';
+import { groupText } from '../../wording/group-words.ts';
 import { percentText } from '../../wording/measures.ts';
 import { pieceName, thinText } from '../../wording/motif-words.ts';
-
 import { FinestPart } from './finest-part.tsx';
 import { useMotifFacts } from './use-motif-facts.ts';
 
 const BARS = ['Cloth'];
+
+/** What is no shade of the card. */
+const CLEAR: Shade = { key: '', name: 'Transparent', hex: '#ffffff' };
+const PICTURE: Shade = { key: 'picture', name: 'Picture', hex: '#6b7472' };
 
 /** Which pieces cross the box's edges, and how much there is of each shade. */
 export function MotifFactsPart({ design }: { design: MotifDesign }) {
@@ -19,11 +24,7 @@ export function MotifFactsPart({ design }: { design: MotifDesign }) {
   const shares = useMemo(
     () =>
       (facts?.shares ?? []).map(({ key, share }) => ({
-        shade: design.shades.find((shade) => shade.key === key) ?? {
-          key: '',
-          name: 'Transparent',
-          hex: '#ffffff',
-        },
+        shade: design.shades.find((shade) => shade.key === key) ?? (key === 'picture' ? PICTURE : CLEAR),
         share,
       })),
     [facts, design.shades],
@@ -43,6 +44,9 @@ export function MotifFactsPart({ design }: { design: MotifDesign }) {
         <Measure name="Pieces">{facts.pieces}</Measure>
         <Measure name="Smallest width">{thinText(facts.smallestWidth)}</Measure>
         <Measure name="Smallest gap">{thinText(facts.smallestGap)}</Measure>
+        <Measure name="Symmetry">
+          {facts.symmetry === undefined ? 'not looked for' : groupText(facts.symmetry.group)}
+        </Measure>
       </dl>
       <FinestPart facts={facts} pixel={pixelOf(design.resolution)} />
       {crossings.length > 0 && (

@@ -25,6 +25,14 @@ export function togglePiece(pieces: readonly Piece[], id: number): void {
   });
 }
 
+/** Takes pieces and their groups to those that are chosen. */
+export function chooseToo(pieces: readonly Piece[], ids: readonly number[]): void {
+  useMotif.setState(({ chosen }) => ({
+    chosen: [...new Set([...chosen, ...ids.flatMap((id) => withGroup(pieces, id))])],
+    added: undefined,
+  }));
+}
+
 export function chooseAdded(id: number): void {
   useMotif.setState({ chosen: [id], added: id });
 }

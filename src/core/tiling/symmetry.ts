@@ -1,17 +1,9 @@
-import {
-  cellArea,
-  latticePoint,
-  type PlaneLattice,
-  reduce,
-  reducedLattice,
-  spanOf,
-} from '../exact/lattice.ts';
-import { addPoints, dot, middleOf, type Point, pointName, subtractPoints } from '../exact/plane.ts';
-import { gcd, isWhole, rational } from '../exact/rational.ts';
+import { type PlaneLattice, reduce, reducedLattice, spanOf } from '../exact/lattice.ts';
+import { addPoints, middleOf, type Point, pointName, subtractPoints } from '../exact/plane.ts';
+import { isWhole, rational } from '../exact/rational.ts';
 import {
   addSurds,
   divideSurds,
-  equalSurds,
   floorSurd,
   rationalOf,
   type Surd,
@@ -20,38 +12,8 @@ import {
   surd,
   surdToNumber,
 } from '../exact/surd.ts';
+import { type GroupMap, isometries, type Linear, nameGroup, type PlaneSymmetry } from './plane-group.ts';
 import type { Tiling } from './tiling-form.ts';
-
-/** The seventeen plane groups, by their names in International Tables for Crystallography, vol. A. */
-export type PlaneGroup =
-  | 'p1'
-  | 'p2'
-  | 'pm'
-  | 'pg'
-  | 'cm'
-  | 'p2mm'
-  | 'p2mg'
-  | 'p2gg'
-  | 'c2mm'
-  | 'p4'
-  | 'p4mm'
-  | 'p4gm'
-  | 'p3'
-  | 'p3m1'
-  | 'p31m'
-  | 'p6'
-  | 'p6mm';
-
-/** What carries a tiling onto itself. */
-export interface PlaneSymmetry {
-  readonly group: PlaneGroup;
-  /** How often its least turn is done until it is none: 1, 2, 3, 4 or 6; 1 where there is no turn. */
-  readonly order: number;
-  /** Directions along which it is reflected, sliding or not. */
-  readonly reflections: number;
-  /** Area of its smallest cell. */
-  readonly cell: Surd;
-}
 
 /**
  * The index of a subgroup: of how many symmetries one is kept, where the other tiling is this one with shades.
@@ -61,9 +23,6 @@ export function keptOneOf(plain: PlaneSymmetry, coloured: PlaneSymmetry): number
   const maps = ({ order, reflections }: PlaneSymmetry) => order * (reflections > 0 ? 2 : 1);
   return (maps(plain) / maps(coloured)) * cells;
 }
-
-/** Whole numbers: a linear map in steps of a lattice, by its two columns. */
-type Linear = readonly [number, number, number, number];
 
 /** A map of the plane onto itself that carries a tiling onto itself, in steps of its lattice. */
 interface Carrying {
@@ -79,10 +38,7 @@ export const MOST_FACES = 80;
  * The plane group of a tiling whose faces are of some kinds, and what it is made of.
  *
  * The maps are found by trying: each linear map that keeps the lattice, moved so that a face of the rarest kind lies on
- * each of its like. The group follows from rotations, from reflections that are mirrors, and from whether the lattice is
- * centred for them.
- * Source: D. Schattschneider, The plane symmetry groups: their recognition and notation, Amer. Math. Monthly 85 (1978)
- * 439–450; from memory.
+ * each of its like.
  *
  * @param kindOf  what has to be alike of faces besides their corners, such as a shade
  * @returns       undefined where a cell has more than `MOST_FACES` faces
@@ -96,7 +52,7 @@ export function planeSymmetry(
   const reduced = { lattice: reducedLattice(tiling.lattice), faces: tiling.faces };
   const maps = mapsOf(reduced, kinds);
   const finer = maps.filter(({ linear }) => isIdentity(linear));
-  if (finer.length === 1) return named(maps, reduced.lattice);
+  if (finer.length === 1) return nameGroup(maps.map(exactMap), reduced.lattice);
   // It repeats in less than the cell that was given: the smallest cell is looked at instead.
   const lattice = spanOf(
     reduced.lattice,
@@ -110,13 +66,11 @@ export function planeSymmetry(
     return [{ corners, kind: kinds[face]! }];
   });
   const smallest = { lattice: reducedLattice(lattice), faces: kept.map(({ corners }) => corners) };
-  return named(
-    mapsOf(
-      smallest,
-      kept.map(({ kind }) => kind),
-    ),
-    smallest.lattice,
+  const all = mapsOf(
+    smallest,
+    kept.map(({ kind }) => kind),
   );
+  return nameGroup(all.map(exactMap), smallest.lattice);
 }
 
 /** Where a point lies in a cell, in steps of the lattice. */
@@ -192,97 +146,17 @@ function folded({ x, y }: Point): Point {
   return { x: fold(x), y: fold(y) };
 }
 
-/** Linear maps that keep a reduced lattice and all lengths; in such a one they have no entries but −1, 0 and 1. */
-function isometries(lattice: PlaneLattice): readonly Linear[] {
-  const [a, b] = lattice;
-  const aa = dot(a, a);
-  const ab = dot(a, b);
-  const bb = dot(b, b);
-  const few = [-1, 0, 1];
-  const found: Linear[] = [];
-  for (const m of few)
-    for (const n of few)
-      for (const p of few)
-        for (const q of few) {
-          if (Math.abs(m * q - n * p) !== 1) continue;
-          const one = latticePoint(lattice, [m, n]);
-          const other = latticePoint(lattice, [p, q]);
-          const keeps =
-            equalSurds(dot(one, one), aa) &&
-            equalSurds(dot(one, other), ab) &&
-            equalSurds(dot(other, other), bb);
-          if (keeps) found.push([m, n, p, q]);
-        }
-  return found;
-}
-
 function isIdentity([a, b, c, d]: Linear): boolean {
   return a === 1 && b === 0 && c === 0 && d === 1;
 }
 
-/** How often a rotation has to be done until it is none, by its trace. */
-const ORDERS: Readonly<Record<number, number>> = { 2: 1, [-2]: 2, [-1]: 3, 0: 4, 1: 6 };
-
-/** The group that maps make up, of which those of the lattice alone are but one. */
-function named(maps: readonly Carrying[], lattice: PlaneLattice): PlaneSymmetry {
-  const rotations = maps.filter(({ linear: [a, b, c, d] }) => a * d - b * c === 1);
-  const order = Math.max(...rotations.map(({ linear: [a, , , d] }) => ORDERS[a + d]!));
-  const turning = maps.filter(({ linear: [a, b, c, d] }) => a * d - b * c === -1).map(reflectionOf);
-  const group = groupOf(order, turning, lattice);
-  return { group, order, reflections: turning.length, cell: cellArea(lattice) };
-}
-
-function groupOf(order: number, turning: readonly Reflection[], lattice: PlaneLattice): PlaneGroup {
-  const mirrors = turning.filter(({ mirror }) => mirror);
-  const centred = turning.some((reflection) => reflection.centred);
-  if (order === 6) return turning.length > 0 ? 'p6mm' : 'p6';
-  if (order === 4) return turning.length === 0 ? 'p4' : mirrors.length === 4 ? 'p4mm' : 'p4gm';
-  if (order === 3) {
-    if (turning.length === 0) return 'p3';
-    // A mirror along a shortest vector of the lattice leaves some threefold centres beside it.
-    const axis = latticePoint(lattice, turning[0]!.axis);
-    return equalSurds(dot(axis, axis), dot(lattice[0], lattice[0])) ? 'p31m' : 'p3m1';
-  }
-  if (order === 2) {
-    if (turning.length === 0) return 'p2';
-    if (centred) return 'c2mm';
-    return mirrors.length === 2 ? 'p2mm' : mirrors.length === 1 ? 'p2mg' : 'p2gg';
-  }
-  if (turning.length === 0) return 'p1';
-  if (centred) return 'cm';
-  return mirrors.length > 0 ? 'pm' : 'pg';
-}
-
-interface Reflection {
-  /** Whether some reflection with this linear part moves nothing along its axis. */
-  readonly mirror: boolean;
-  /** Whether the lattice has points between those on the axis and beside it. */
-  readonly centred: boolean;
-  /** The smallest vector of the lattice along the axis, in its steps. */
-  readonly axis: readonly [number, number];
-}
-
-/**
- * A reflection done twice moves by (M + 1)t along its axis: it is a mirror when some vector of the lattice, done twice
- * likewise, takes that back.
- */
-function reflectionOf({ linear, shift }: Carrying): Reflection {
-  const [a, b, c, d] = linear;
-  // What the lattice's vectors come to, done twice: whole multiples of one along the axis.
-  const columns = [[a + 1, b] as const, [c, d + 1] as const];
-  const [i, j] = columns.find(([x, y]) => x !== 0 || y !== 0)!;
-  const common = gcdOf(i, j);
-  const axis = [i / common, j / common] as const;
-  const level = axis[0] !== 0;
-  const [one, other] = columns.map(([x, y]) => (level ? x / axis[0] : y / axis[1])) as [number, number];
-  const step = gcdOf(one, other);
+function exactMap({ linear, shift }: Carrying): GroupMap {
   const twice = addPoints(applied(linear, shift), shift);
-  const steps = rationalOf(
-    scaleSurd(level ? twice.x : twice.y, rational(1, step * (level ? axis[0] : axis[1]))),
-  );
-  return { mirror: steps !== undefined && isWhole(steps), centred: step === 1, axis };
-}
-
-function gcdOf(a: number, b: number): number {
-  return Number(gcd(BigInt(a), BigInt(b)));
+  return {
+    linear,
+    movesWhole: (along, steps) => {
+      const times = rationalOf(scaleSurd(twice[along], rational(1, steps)));
+      return times !== undefined && isWhole(times);
+    },
+  };
 }

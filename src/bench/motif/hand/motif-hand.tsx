@@ -1,13 +1,14 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { MotifDesign } from '../../../core/design/design-schema.ts';
 import { valueIfAny } from '../../../wording/attempt.ts';
 import { panCloth } from '../../cloth/pan-cloth.ts';
 import { type ClothPlaces, useClothView } from '../../cloth/use-cloth-view.ts';
-import { choosePiece, mainOf, togglePiece, useMotif } from '../motif-store.ts';
+import { choosePiece, chooseToo, mainOf, togglePiece, useMotif } from '../motif-store.ts';
 import { piecesNow } from '../put-motif.ts';
 import { DimensionLines } from './dimension-lines.tsx';
 import { startDrag } from './hold.ts';
 import { type LaidMotif, type LaidPiece, laidMotif, piecesAt } from './motif-places.ts';
+import { type Frame, pickFramed, piecesInside } from './pick-framed.ts';
 import { dragPiece, PieceHandles } from './piece-handles.tsx';
 
 /** The box and its grid on the cloth, and the chosen piece with its handle and its numbers. */
@@ -15,6 +16,7 @@ export function MotifHand({ design }: { design: MotifDesign }) {
   const motif = useMemo(() => valueIfAny(() => laidMotif(design)), [design]);
   const chosen = useMotif((state) => state.chosen);
   const view = useClothView();
+  const [frame, setFrame] = useState<Frame>();
   if (motif === undefined || view === undefined) return null;
   const main = mainOf({ chosen });
   const laid = motif.pieces.find(({ piece }) => piece.id === main);
@@ -26,9 +28,10 @@ export function MotifHand({ design }: { design: MotifDesign }) {
         tabIndex={-1}
         aria-label="Choose what is here"
         className="absolute inset-0 cursor-grab bg-transparent active:cursor-grabbing"
-        onPointerDown={(event) => startPick(event, motif, view)}
+        onPointerDown={(event) => startPick(event, motif, view, setFrame)}
       />
       <BoxGrid motif={motif} view={view} />
+      {frame !== undefined && <FrameLine frame={frame} view={view} />}
       {others.map((each) => (
         <PieceOutline key={each.piece.id} laid={each} view={view} />
       ))}
@@ -44,10 +47,15 @@ export function MotifHand({ design }: { design: MotifDesign }) {
 }
 
 /**
- * Chooses what is under the pointer, the next below where it is chosen already; with Shift or Ctrl, one more. A drag moves
- * what is chosen, in whichever box it is taken hold of, and else pans the cloth.
+ * Chooses what is under the pointer, the next below where it is chosen already; with Shift or Ctrl one more, or all that lie
+ * in the rectangle that is drawn. A drag moves what is chosen, in whichever box it is taken hold of, and else pans the cloth.
  */
-function startPick(event: React.PointerEvent<HTMLElement>, motif: LaidMotif, view: ClothPlaces): void {
+function startPick(
+  event: React.PointerEvent<HTMLElement>,
+  motif: LaidMotif,
+  view: ClothPlaces,
+  drawn: (frame: Frame | undefined) => void,
+): void {
   const box = event.currentTarget.getBoundingClientRect();
   const point = { x: event.clientX - box.left, y: event.clientY - box.top };
   const under = piecesAt(motif, view.toCloth(point));
@@ -60,7 +68,16 @@ function startPick(event: React.PointerEvent<HTMLElement>, motif: LaidMotif, vie
     else choosePiece(piecesNow(), next);
   };
   const held = under.find(({ piece }) => chosen.includes(piece.id) && !piece.locked);
-  if (held === undefined || event.button !== 0 || several) {
+  if (several && event.button === 0) {
+    const picked = (frame: Frame) =>
+      chooseToo(
+        piecesNow(),
+        piecesInside(motif, frame).map(({ piece }) => piece.id),
+      );
+    pickFramed(event, { view, drawn, picked, clicked: pick });
+    return;
+  }
+  if (held === undefined || event.button !== 0) {
     panCloth(event, pick);
     return;
   }
@@ -108,6 +125,25 @@ function BoxGrid({ motif, view }: { motif: LaidMotif; view: ClothPlaces }) {
         stroke="#2c5f7c"
         strokeWidth="1.5"
         strokeDasharray="2 4"
+      />
+    </svg>
+  );
+}
+
+function FrameLine({ frame, view }: { frame: Frame; view: ClothPlaces }) {
+  const from = view.toView({ x: frame.left, y: frame.top });
+  const to = view.toView({ x: frame.right, y: frame.bottom });
+  return (
+    <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
+      <rect
+        x={from.x}
+        y={from.y}
+        width={to.x - from.x}
+        height={to.y - from.y}
+        fill="#2c5f7c"
+        fillOpacity="0.12"
+        stroke="#2c5f7c"
+        strokeDasharray="5 3"
       />
     </svg>
   );

@@ -13,7 +13,8 @@ import { addSteps, inSteps, numberOf } from './in-steps.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
 import { movePieces } from './move-pieces.ts';
 import { isPlain, type Size, sizesOf, textOf } from './shape-sizes.ts';
-import { type Snap, snapTo } from './snap.ts';
+import { onGrid, type Snap, snapTo } from './snap.ts';
+import { standOf } from './stand.ts';
 
 interface PieceHandlesProps {
   readonly motif: LaidMotif;
@@ -26,12 +27,10 @@ export function PieceHandles({ motif, laid, view }: PieceHandlesProps) {
   const { piece } = laid;
   return (
     <>
-      {isPlain(piece) &&
-        sizesOf(piece, motif).map((size) => (
-          <SizeHandle key={size.key} size={size} motif={motif} laid={laid} view={view} />
-        ))}
+      {sizesOf(piece, motif).map((size) => (
+        <SizeHandle key={size.key} size={size} motif={motif} laid={laid} view={view} />
+      ))}
       {piece.shape.kind === 'line' &&
-        isPlain(piece) &&
         piece.shape.points.map((_, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: points have no identity but their place
           <PointHandle key={at} index={at} motif={motif} laid={laid} view={view} />
@@ -152,12 +151,14 @@ interface SizeHandleProps extends PieceHandlesProps {
   readonly size: Size;
 }
 
-/** Where a shape ends to the right or at the top: its size follows, its middle stays. */
+/** Where a shape ends to its right or at its top: its size follows, its middle stays. */
 function SizeHandle({ size, motif, laid, view }: SizeHandleProps) {
   const { piece, at } = laid;
   const { key, axis, times, reach } = size;
   const shape = piece.shape as NumberShape;
-  const place = axis === 'x' ? { x: at.x + reach, y: at.y } : { x: at.x, y: at.y + reach };
+  const stand = standOf(piece);
+  const way = stand.onCloth(axis === 'x' ? { x: reach, y: 0 } : { x: 0, y: reach });
+  const place = { x: at.x + way.x, y: at.y + way.y };
   const put = (text: string, tag: string) =>
     putPiece(piece.id, { shape: withNumber(piece.shape, key, text) }, `${tag}-${key}`);
   return (
@@ -167,16 +168,21 @@ function SizeHandle({ size, motif, laid, view }: SizeHandleProps) {
       at={place}
       view={view}
       className="h-4 w-4 rounded-sm"
-      cursor={axis === 'x' ? 'cursor-ew-resize' : 'cursor-ns-resize'}
+      cursor={!isPlain(piece) ? 'cursor-move' : axis === 'x' ? 'cursor-ew-resize' : 'cursor-ns-resize'}
       dragged={(by, how, tag) => {
+        if (!isPlain(piece)) {
+          const half = inSteps(onGrid(reach + stand.inShape(by)[axis], motif.step, how), motif.scale);
+          if (half.n > 0n) put(toText(multiply(half, rational(times))), tag);
+          return [];
+        }
         const end = snapTo(place[axis] + by[axis], axis, motif, laid, how);
         const half = subtract(inSteps(end.text, motif.scale), inSteps(piece[axis], motif.scale));
         if (half.n > 0n) put(toText(multiply(half, rational(times))), tag);
         return [end.on];
       }}
       moved={(by) => {
-        const way = by[axis].n === 0n ? by[axis === 'x' ? 'y' : 'x'] : by[axis];
-        const next = addSteps(textOf(piece.shape, key), way, motif.scale);
+        const more = by[axis].n === 0n ? by[axis === 'x' ? 'y' : 'x'] : by[axis];
+        const next = addSteps(textOf(piece.shape, key), more, motif.scale);
         if (!next.startsWith('-') && next !== '0') put(next, 'arrows');
       }}
     />
@@ -193,10 +199,12 @@ function PointHandle({ index, motif, laid, view }: PointHandleProps) {
   if (piece.shape.kind !== 'line') return null;
   const { shape } = piece;
   const point = shape.points[index]!;
-  const here = {
-    x: at.x + numberOf(point.x, motif.scale) * motif.step,
-    y: at.y + numberOf(point.y, motif.scale) * motif.step,
-  };
+  const stand = standOf(piece);
+  const way = stand.onCloth({
+    x: numberOf(point.x, motif.scale) * motif.step,
+    y: numberOf(point.y, motif.scale) * motif.step,
+  });
+  const here = { x: at.x + way.x, y: at.y + way.y };
   const put = (change: { readonly x?: string; readonly y?: string }, tag: string) =>
     putPiece(
       piece.id,
@@ -212,6 +220,11 @@ function PointHandle({ index, motif, laid, view }: PointHandleProps) {
       className="h-3.5 w-3.5 rounded-full"
       cursor="cursor-move"
       dragged={(by, how, tag) => {
+        if (!isPlain(piece)) {
+          const { x, y } = stand.inShape({ x: way.x + by.x, y: way.y + by.y });
+          put({ x: onGrid(x, motif.step, how), y: onGrid(y, motif.step, how) }, `${tag}-${index}`);
+          return [];
+        }
         const across = snapTo(here.x + by.x, 'x', motif, laid, how);
         const up = snapTo(here.y + by.y, 'y', motif, laid, how);
         const from = (snap: Snap, text: string) =>

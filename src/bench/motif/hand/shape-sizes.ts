@@ -42,7 +42,7 @@ export interface Size extends SizeNumber {
   readonly reach: number;
 }
 
-/** The sizes of a piece that stands as its numbers say it. */
+/** The sizes of a piece, as its shape stands before it is turned. */
 export function sizesOf({ shape }: Piece, { scale, step }: LaidMotif): readonly Size[] {
   if (!isNumberShape(shape)) return [];
   // A polygon may be measured by its side or its flats: its corner is not as far as the number says.

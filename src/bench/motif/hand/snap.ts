@@ -30,7 +30,7 @@ export function snapTo(
   { perMillimetre, free }: SnapView,
 ): Snap {
   const { step } = motif;
-  if (free) return { text: inSteps(value, step, 100), on: undefined };
+  if (free) return { text: onGrid(value, step, { perMillimetre, free }), on: undefined };
   const size = axis === 'x' ? motif.box.width : motif.box.height;
   const targets: readonly (readonly [value: number, on: string])[] = [
     [0, 'on the edge'],
@@ -44,8 +44,14 @@ export function snapTo(
     .filter(([target]) => Math.abs(target - value) * perMillimetre <= REACH)
     .sort(([one], [other]) => Math.abs(one - value) - Math.abs(other - value));
   if (near !== undefined) return { text: inSteps(near[0], step, 60), on: near[1] };
+  return { text: onGrid(value, step, { perMillimetre, free }), on: undefined };
+}
+
+/** The nearest whole step, half or quarter of one, as fine as they are seen; hundredths where nothing takes hold. */
+export function onGrid(value: number, step: number, { perMillimetre, free }: SnapView): string {
+  if (free) return inSteps(value, step, 100);
   const pixels = step * perMillimetre;
-  return { text: inSteps(value, step, pixels >= QUARTERS ? 4 : pixels >= HALVES ? 2 : 1), on: undefined };
+  return inSteps(value, step, pixels >= QUARTERS ? 4 : pixels >= HALVES ? 2 : 1);
 }
 
 /** The nearest fraction of a step: sixtieths hold halves, thirds, quarters, fifths and sixths. */

@@ -4,11 +4,13 @@ import { hullOf } from '../../shape/contour.ts';
 import type { Figure } from '../../shape/figure.ts';
 import type { Place } from '../../shape/places.ts';
 import { resolveFigure } from '../../shape/resolve-figure.ts';
+import type { PlaneSymmetry } from '../../tiling/plane-group.ts';
 import type { MotifDesign } from '../design-schema.ts';
 import { pixelOf } from '../lay.ts';
 import { compileMotif } from './compile-motif.ts';
 import { layBox, scaleOf } from './lay-box.ts';
 import { madePieces, shownPieces } from './made-pieces.ts';
+import { motifSymmetry } from './motif-symmetry.ts';
 import { nameOf } from './piece-name.ts';
 import { areaOfPaths, fineGrid, gridOfUnit, seenRegions } from './seen-regions.ts';
 import { type Thinnest, thinnestOf } from './thinnest.ts';
@@ -32,6 +34,8 @@ export interface MotifFacts extends Thinnest {
    * fades counts for its shades as if it went evenly from one to the next; shadows change no shade.
    */
   readonly shares: readonly { readonly key: string; readonly share: number }[];
+  /** What carries it onto itself; undefined where it was not looked for. */
+  readonly symmetry: PlaneSymmetry | undefined;
 }
 
 /** @throws CoreError as `compileMotif` */
@@ -42,6 +46,7 @@ export function motifFacts(design: MotifDesign): MotifFacts {
     pieces: construction.pieces.length,
     crossings: crossingsOf(design),
     shares: byKey(unit),
+    symmetry: motifSymmetry(unit),
     ...thinnestOf(unit),
   };
 }
@@ -63,12 +68,13 @@ function byKey(unit: RepeatUnit<Marks>): MotifFacts['shares'] {
 
 /** The same as JSON. */
 export function motifReport(design: MotifDesign) {
-  const { pieces, crossings, shares, smallestWidth, smallestGap } = motifFacts(design);
+  const { pieces, crossings, shares, symmetry, smallestWidth, smallestGap } = motifFacts(design);
   return {
     pieces,
     crossings,
     smallestWidth,
     smallestGap,
+    group: symmetry?.group ?? null,
     shares: Object.fromEntries(shares.map(({ key, share }) => [key, share])),
   };
 }
