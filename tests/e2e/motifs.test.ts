@@ -234,6 +234,39 @@ test('sizes and points are dragged, and other boxes hold the same piece', async 
   await expect(page.getByLabel('Point 2, up')).toHaveValue('11');
 });
 
+test('a turned piece is sized along its own way, and a rectangle drawn with Shift chooses', async ({
+  page,
+}) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Rectangle', exact: true }).click();
+  await fill(page, { 'Turn, degrees': '90' });
+  const knob = page.getByRole('button', { name: 'Width of Rectangle 1 on the cloth' });
+  const middle = (await page.getByRole('button', { name: 'Move Rectangle 1 on the cloth' }).boundingBox())!;
+  const end = (await knob.boundingBox())!;
+  // Its width stands upright now: the knob lies above, two steps away.
+  expect(Math.abs(end.x - middle.x)).toBeLessThan(1);
+  const step = (middle.y - end.y) / 2;
+  expect(step).toBeGreaterThan(10);
+  await page.mouse.move(end.x + 12, end.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(end.x + 12, end.y + 12 - step, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('6');
+  await page.getByRole('button', { name: 'Disc', exact: true }).click();
+  await fill(page, { Across: '1', 'Place, across': '1', 'Place, up': '1' });
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).focus();
+  const chosen = page.getByRole('region', { name: 'Several pieces' });
+  await expect(chosen).toHaveCount(0);
+  await page.keyboard.down('Shift');
+  await page.mouse.move(middle.x + 12 - 3.9 * step, middle.y + 12 + 3.9 * step);
+  await page.mouse.down();
+  await page.mouse.move(middle.x + 12 + 3.9 * step, middle.y + 12 - 3.9 * step, { steps: 5 });
+  await page.mouse.up();
+  await page.keyboard.up('Shift');
+  await expect(chosen).toContainText('2');
+});
+
 test('several pieces are brought in line, grouped, copied as text and pasted', async ({ page }) => {
   await openEmpty(page);
   for (const name of ['Disc', 'Ring', 'Star']) {

@@ -81,7 +81,7 @@ test('a picture is a piece of a motif: added, fitted, carried by its file, and r
 
 test('faces of a tiling show a picture, on the cloth as in the file', async ({ page }) => {
   await openStart(page, 'Tiling', 'Squares');
-  await page.getByRole('button', { name: /^Picture in faces/ }).click();
+  await page.getByText('Picture in faces').click();
   const picture = page.getByRole('region', { name: 'Picture', exact: true });
   await picture.getByLabel('A picture to paint with').setInputFiles({
     name: 'red.png',

@@ -24,7 +24,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
     [facts],
   );
   if (facts === undefined) return null;
-  const { fade, gaps, lines, letters } = design.construction;
+  const { fade, picture, gaps, lines, letters } = design.construction;
   const { proof, cell, configurations, symmetry, colouredSymmetry, classes, faces, shares, vanished } = facts;
   return (
     <section aria-label="Tiling" className="flex flex-col gap-2 border-rule border-t pt-3">
@@ -49,7 +49,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
       {symmetry && colouredSymmetry && (
         <p className="hint">{shadesKeepSentence(symmetry, colouredSymmetry)}</p>
       )}
-      {(fade !== null || gaps !== null || lines.length > 0 || letters !== null) && (
+      {(fade ?? picture ?? gaps ?? lines[0] ?? letters) !== null && (
         <p className="hint">
           Symmetry and shares are those of the faces; what lies over them is not counted.
         </p>
