@@ -2,24 +2,21 @@ import { LINEAR_ONE } from '../colour/linear.ts';
 import { SUBPIXELS } from '../shape/grid.ts';
 import { edgesByRows } from './edge-lists.ts';
 import { over, rowOf } from './light-rows.ts';
+import type { FigureRow } from './overlaid-figures.ts';
 import type { LightAt } from './picture-light.ts';
 import { accumulateRow, CHANNELS, type Placed, type RowSums, WHOLE } from './row-sums.ts';
 import type { Cover } from './soft-cover.ts';
 import type { Standing } from './stand-alone.ts';
 
-/**
- * Lays one row of a figure, counted from its top, over a line.
- * @param left  where its first pixel lies on the line
- * @param room  pixels of the line
- */
-export type FigureRow = (row: number, left: number, room: number, line: Float64Array) => void;
+/** Rows of a figure's light. */
+type LightRow = FigureRow<Float64Array>;
 
 /** Rows up to which all lists of edges of a figure are made at once, and rows that have one list. */
 const FEW_ROWS = 1024;
 const ROWS = 4;
 
 /** The edges that change anything in a row. */
-function listsOf({ edges, down }: Standing): (row: number) => Placed {
+export function listsOf({ edges, down }: Standing): (row: number) => Placed {
   if (down > FEW_ROWS) return edgesByRows(edges);
   const lists: { edges: number[]; tops: number[] }[] = [];
   for (let list = 0; list * ROWS < down; list += 1) lists.push({ edges: [], tops: [] });
@@ -36,7 +33,7 @@ function listsOf({ edges, down }: Standing): (row: number) => Placed {
 }
 
 /** A figure in one light: rows of its coverage. @param sums  room for the widest figure, empty before and after */
-export function plainRows(standing: Standing, light: Float64Array, sums: RowSums): FigureRow {
+export function plainRows(standing: Standing, light: Float64Array, sums: RowSums): LightRow {
   const { edges, differences, across } = standing;
   const listAt = listsOf(standing);
   const [red, green, blue, whole] = light as unknown as [number, number, number, number];
@@ -71,7 +68,7 @@ export function plainRows(standing: Standing, light: Float64Array, sums: RowSums
 }
 
 /** The first pixel from one on that has anything to take up, or `across`. */
-function nextTouched(touched: Int32Array, from: number, across: number): number {
+export function nextTouched(touched: Int32Array, from: number, across: number): number {
   for (let word = from >> 5; word <= across >> 5; word += 1) {
     const bits = word === from >> 5 ? touched[word]! & (-1 << (from & 31)) : touched[word]!;
     // The lowest bit that is set.
@@ -105,7 +102,7 @@ function emptyFirst({ sums, touched }: RowSums, across: number): void {
 }
 
 /** A figure in light of its own at each pixel. */
-export function variedRows(cover: Cover, lightAt: LightAt): FigureRow {
+export function variedRows(cover: Cover, lightAt: LightAt): LightRow {
   const shares = new Float64Array(cover.across);
   const light = new Float64Array(CHANNELS);
   return (row, left, room, line) => {
@@ -141,7 +138,7 @@ function layLight(line: Float64Array, at: number, light: Float64Array, share: nu
 }
 
 /** A soft figure in one light. @param strength  0 … 1 */
-export function softRows(cover: Cover, light: Float64Array, strength: number): FigureRow {
+export function softRows(cover: Cover, light: Float64Array, strength: number): LightRow {
   const shares = new Float64Array(cover.across);
   return (row, left, room, line) => {
     cover.rowAt(row, shares);

@@ -1,20 +1,18 @@
-import { modulo } from '../exact/modulo.ts';
-import { type CopyPlace, paintedBefore, repeatsInto } from '../repeat/copy-order.ts';
 import type { RowOrder } from '../repeat/repeat-unit.ts';
 import type { FadeWay } from '../shape/fade-way.ts';
 import { type Grid, SUBPIXELS } from '../shape/grid.ts';
 import type { ShownPicture } from '../shape/picture.ts';
 import type { Place } from '../shape/places.ts';
-import { resolveEndless, resolveFigure } from '../shape/resolve-figure.ts';
 import type { PlacedFigure, Softness } from '../shape/shape.ts';
 import { alongFade, type PixelGrid } from './along-fade.ts';
-import { coverOf, type FigureRow, fadeLightAt, plainRows, softRows, variedRows } from './figure-rows.ts';
+import { coverOf, fadeLightAt, plainRows, softRows, variedRows } from './figure-rows.ts';
 import type { LightPainter } from './light-rows.ts';
+import { overlaid, type ReadyFigure } from './overlaid-figures.ts';
 import type { PaintWindow } from './painting.ts';
 import { type LightAt, type PictureLight, withPicture } from './picture-light.ts';
-import { emptySums, type RowSums } from './row-sums.ts';
+import type { RowSums } from './row-sums.ts';
 import { softCover } from './soft-cover.ts';
-import { type Standing, standAlone } from './stand-alone.ts';
+import type { Standing } from './stand-alone.ts';
 
 /** A figure with its light: CHANNELS numbers. */
 export interface LitFigure {
@@ -25,26 +23,8 @@ export interface LitFigure {
   readonly soft?: Softness;
 }
 
-/** A figure from its first pixel in the repeat, as far as it reaches, and how its rows are laid. */
-interface ReadyFigure {
-  readonly left: number;
-  readonly top: number;
-  readonly across: number;
-  readonly down: number;
-  readonly layRow: FigureRow;
-}
-
-/** One copy of a figure, in pixels of the window. */
-interface Copy extends CopyPlace {
-  readonly figure: ReadyFigure;
-  readonly left: number;
-  readonly top: number;
-}
-
 /**
- * Figures by their coverage, each copy in every repeat laid over those before it in one order of the whole plane, so that
- * it is the same wherever the window lies.
- *
+ * The light of figures by their coverage.
  * @param rows  which rows lie over which; left out, every copy of a figure lies over those of the figures before
  */
 export function figuresLight(
@@ -53,46 +33,12 @@ export function figuresLight(
   grid: Grid,
   window: PaintWindow,
 ): LightPainter {
-  const { tile, width } = window;
-  const across = Math.min(width, tile.width);
-  const standing = figures.map(({ shape }) => standingOf(shape, grid));
-  const sums = emptySums(standing.reduce((most, each) => Math.max(most, each?.across ?? 0), 0));
-  const copies = figures
-    .flatMap((figure, index) => {
-      const stands = standing[index];
-      if (stands === undefined) return [];
-      const ready = readyFigure(figure, stands, { sums, grid, window });
-      return copiesOf(figure.shape, ready, index, { ...window, width: across });
-    })
-    .sort(paintedBefore(rows));
-  const strips = stripsOf(copies, tile.height);
-  return (row, line) => {
-    const y = modulo(row, tile.height);
-    const strip = strips[Math.floor(y / STRIP)]!;
-    for (let at = 0; at < strip.length; at += 1) {
-      const { figure, left, top } = strip[at]!;
-      if (y >= top && y < top + figure.down) figure.layRow(y - top, left, across, line);
-    }
-  };
-}
-
-/** Rows whose copies are listed together. */
-const STRIP = 16;
-
-/** The copies that come into each strip of rows, in their order. */
-function stripsOf(copies: readonly Copy[], height: number): readonly (readonly Copy[])[] {
-  const strips: Copy[][] = Array.from({ length: Math.ceil(height / STRIP) }, () => []);
-  for (const copy of copies) {
-    const first = Math.max(0, Math.floor(copy.top / STRIP));
-    const last = Math.min(strips.length - 1, Math.floor((copy.top + copy.figure.down - 1) / STRIP));
-    for (let strip = first; strip <= last; strip += 1) strips[strip]!.push(copy);
-  }
-  return strips;
-}
-
-function standingOf({ figure, endless }: PlacedFigure, grid: Grid): Standing | undefined {
-  const polygons = endless ? resolveEndless(figure, grid) : resolveFigure(figure, grid);
-  return polygons.length === 0 ? undefined : standAlone(polygons);
+  return overlaid<LitFigure, Float64Array>(figures, {
+    rows,
+    grid,
+    window,
+    ready: (figure, standing, sums) => readyFigure(figure, standing, { sums, grid, window }),
+  });
 }
 
 interface PaintRoom {
@@ -101,7 +47,7 @@ interface PaintRoom {
   readonly window: PaintWindow;
 }
 
-function readyFigure(figure: LitFigure, standing: Standing, room: PaintRoom): ReadyFigure {
+function readyFigure(figure: LitFigure, standing: Standing, room: PaintRoom): ReadyFigure<Float64Array> {
   const { shape, light, soft } = figure;
   const { sums, grid, window } = room;
   const { left, top, across, down } = standing;
@@ -164,28 +110,4 @@ function wholeTile(
       all.set(shares.subarray(0, Math.min(across, width - left)), left);
     },
   };
-}
-
-/** The copies of a figure that come into a window, of at most one repeat. */
-function copiesOf(
-  shape: PlacedFigure,
-  figure: ReadyFigure,
-  index: number,
-  { tile, width, offset }: PaintWindow,
-): readonly Copy[] {
-  const left = figure.left - offset.x;
-  const top = figure.top - offset.y;
-  return repeatsInto(left, figure.across, tile.width, width).flatMap((right) =>
-    repeatsInto(top, figure.down, tile.height, tile.height).map((down) => ({
-      figure,
-      index,
-      row: shape.row,
-      piece: shape.piece,
-      endless: shape.endless,
-      right,
-      up: -down,
-      left: left + right * tile.width,
-      top: top + down * tile.height,
-    })),
-  );
 }

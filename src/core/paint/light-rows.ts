@@ -112,7 +112,7 @@ function packOpaque(line: Float64Array, pixels: Uint32Array, byteOf: Uint8Array)
 }
 
 /** The nearest whole level, a half up. */
-function level(light: number): number {
+export function level(light: number): number {
   return Math.min(LINEAR_ONE, Math.floor(light + 0.5));
 }
 

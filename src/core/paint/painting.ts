@@ -10,6 +10,7 @@ import { cellsLight, paintAveragedCells } from './averaged-cells.ts';
 import { facesLight, marksLight } from './faces-light.ts';
 import { type LightPainter, packLight } from './light-rows.ts';
 import { litCells } from './lit-cells.ts';
+import { paintOpaqueFigures } from './opaque-figures.ts';
 import { hasVaried, paintPartition } from './partition-painter.ts';
 import { paintSharpCells } from './sharp-cells.ts';
 import type { ThreadLook } from './thread-light.ts';
@@ -64,7 +65,7 @@ interface Painter<C extends Content> {
     tables: MixingTables,
   ) => readonly LightPainter[];
   /** A faster way to the same pixels where nothing lies beneath; undefined where there is none. */
-  readonly fast: (content: C, window: PaintWindow) => RowPainter | undefined;
+  readonly fast: (content: C, window: PaintWindow, pitch: Place) => RowPainter | undefined;
   /** Whether every cell is whole pixels in a tile of that size, so that nothing is averaged. */
   readonly isSharp: (content: C, tile: PaintWindow['tile']) => boolean;
 }
@@ -85,7 +86,7 @@ const PAINTERS: { readonly [K in Content['kind']]: Painter<Extract<Content, { ki
       ...facesLight(content.base, window, tables),
       ...marksLight(content, pitch, window, tables),
     ],
-    fast: () => undefined,
+    fast: paintOpaqueFigures,
     isSharp: () => false,
   },
 };
@@ -104,16 +105,20 @@ function cellsAreSharp(cells: Cells, tile: PaintWindow['tile']): boolean {
 }
 
 function painterFor(unit: RepeatUnit, window: PaintWindow): RowPainter {
-  const fast = window.ground === undefined ? painterOf(unit.content).fast(unit.content, window) : undefined;
-  return (
-    fast ?? packLight(lightPainters(unit, window), window, contentKind(unit.content).isClear(unit.content))
-  );
+  const { content } = unit;
+  const fast =
+    window.ground === undefined ? painterOf(content).fast(content, window, nearPitch(unit)) : undefined;
+  return fast ?? packLight(lightPainters(unit, window), window, contentKind(content).isClear(content));
 }
 
 /** The exact light of a unit's rows, one painter over the other; the contract that every content keeps. */
-export function lightPainters({ content, pitch }: RepeatUnit, window: PaintWindow): readonly LightPainter[] {
-  const near = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
-  return painterOf(content).light(content, near, window, mixingTables(window.mixing));
+export function lightPainters(unit: RepeatUnit, window: PaintWindow): readonly LightPainter[] {
+  const { content } = unit;
+  return painterOf(content).light(content, nearPitch(unit), window, mixingTables(window.mixing));
+}
+
+function nearPitch({ pitch }: RepeatUnit): Place {
+  return { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
 }
 
 function paintCloth(cells: Cells, window: PaintWindow): RowPainter {
