@@ -252,6 +252,8 @@ test('a turned piece is sized along its own way, and a rectangle drawn with Shif
   await page.mouse.move(end.x + 12, end.y + 12 - step, { steps: 4 });
   await page.mouse.up();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('6');
+  await page.getByLabel('Height, on the cloth').fill('3');
+  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('3');
   await page.getByRole('button', { name: 'Disc', exact: true }).click();
   await fill(page, { Across: '1', 'Place, across': '1', 'Place, up': '1' });
   await page.keyboard.press('Escape');

@@ -7,8 +7,9 @@ import { withNumber } from '../motif-edits.ts';
 import { putPiece } from '../put-motif.ts';
 import { numberOf } from './in-steps.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
-import { isPlain, sizesOf, textOf } from './shape-sizes.ts';
+import { sizesOf, textOf } from './shape-sizes.ts';
 import { squareEdge } from './square-edge.ts';
+import { standOf } from './stand.ts';
 
 /** A number of the chosen piece as it stands on the cloth, between two places of the view. */
 export interface Dimension {
@@ -44,28 +45,32 @@ function upright(one: Place, other: Place, x: number): Pick<Dimension, 'from' | 
   return { from: { x, y: one.y }, to: { x, y: other.y }, ends: [one, other] };
 }
 
-/** The shape's own width, height or radius; none where it is turned, and so not as wide as its numbers say. */
+/** The shape's own width, height or radius, along the way that it is turned. */
 function shapeDimensions(
   motif: LaidMotif,
   { piece, at }: LaidPiece,
   view: ClothPlaces,
 ): readonly Dimension[] {
-  if (!isPlain(piece)) return [];
   const shape = piece.shape as NumberShape;
   const sizes = sizesOf(piece, motif);
   const reach = (axis: 'x' | 'y') => sizes.find((size) => size.axis === axis)?.reach ?? sizes[0]?.reach ?? 0;
-  const above = view.toView({ x: at.x, y: at.y + reach('y') }).y - OFF;
-  const before = view.toView({ x: at.x - reach('x'), y: at.y }).x - OFF;
+  const { onCloth } = standOf(piece);
+  const place = (way: Place) => {
+    const { x, y } = onCloth(way);
+    return view.toView({ x: at.x + x, y: at.y + y });
+  };
   return sizes.map(({ key, axis, times, reach: far }): Dimension => {
-    const from = times === 2 ? -far : 0;
-    const place = (way: number) =>
-      view.toView(
-        axis === 'x' ? { x: at.x + way, y: at.y + reach('y') } : { x: at.x - reach('x'), y: at.y + way },
-      );
-    const line =
-      axis === 'x' ? level(place(from), place(far), above) : upright(place(far), place(from), before);
+    const near = times === 2 ? -far : 0;
+    const along = (way: number) =>
+      place(axis === 'x' ? { x: way, y: reach('y') } : { x: -reach('x'), y: way });
+    const ends = axis === 'x' ? ([along(near), along(far)] as const) : ([along(far), along(near)] as const);
+    // Above the shape, or before it, as it stands itself; y goes down as it is seen.
+    const out = onCloth(axis === 'x' ? { x: 0, y: OFF } : { x: -OFF, y: 0 });
+    const [from, to] = ends.map(({ x, y }) => ({ x: x + out.x, y: y - out.y })) as [Place, Place];
     return {
-      ...line,
+      from,
+      to,
+      ends,
       label: shapeLabel(shape.kind, key),
       text: textOf(shape, key),
       kind: 'size',
