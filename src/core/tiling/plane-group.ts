@@ -72,7 +72,7 @@ export function isometries(lattice: PlaneLattice): readonly Linear[] {
 const ORDERS: Readonly<Record<number, number>> = { 2: 1, [-2]: 2, [-1]: 3, 0: 4, 1: 6 };
 
 /**
- * The group that all maps of a pattern make up, of which those of the lattice alone are but one. It follows from rotations,
+ * The group of all maps that keep something as it is, those of its lattice counted as one. It follows from rotations,
  * from reflections that are mirrors, and from whether the lattice is centred for them.
  * Source: D. Schattschneider, The plane symmetry groups: their recognition and notation, Amer. Math. Monthly 85 (1978)
  * 439–450; from memory.
