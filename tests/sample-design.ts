@@ -306,6 +306,8 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
       { kind: 'straight' as const },
       { kind: 'half-drop' as const, by: '1/2' },
       { kind: 'brick' as const, by: '2/5' },
+      { kind: 'group' as const, group: 'p2gg' as const, way: 'across' as const },
+      { kind: 'group' as const, group: 'cm' as const, way: 'up' as const },
       { kind: 'free' as const, across: { x: '8', y: '1' }, up: { x: '-2', y: '4' } },
     ),
     overlap: fc.constantFrom(...OVERLAPS),

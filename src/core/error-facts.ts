@@ -136,6 +136,7 @@ export interface ErrorFacts {
   'motif/picture': Of<'piece'>;
   'motif/reach': Of<'piece' | 'repeats' | 'most'>;
   'motif/share': Of<'text'>;
+  'motif/square': None;
   'motif/too-large': Of<'width' | 'height' | 'most'>;
   'motif/too-many': Of<'figures' | 'most'>;
   'motif/vanished': Of<'piece'>;

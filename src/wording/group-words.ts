@@ -1,3 +1,4 @@
+import type { BoxGroup } from '../core/design/motif/group-blocks.ts';
 import type { PlaneGroup } from '../core/tiling/plane-group.ts';
 
 /** What each plane group has beside its shifts. */
@@ -24,4 +25,23 @@ const GROUP_WORDS: Readonly<Record<PlaneGroup, string>> = {
 /** "Half turns (p2)"; the symbol is that of International Tables for Crystallography, vol. A. */
 export function groupText(group: PlaneGroup): string {
   return `${GROUP_WORDS[group]} (${group})`;
+}
+
+/** What boxes are copied by, in the words of the trade; the other way where mirrors and rows go upward. */
+const BOX_GROUP_NAMES: Readonly<Record<BoxGroup, readonly [across: string, up: string]>> = {
+  pm: ['Mirrored across', 'Mirrored down'],
+  pg: ['Every second row flipped', 'Every second column flipped'],
+  cm: ['Mirrored across, rows moved', 'Mirrored down, columns moved'],
+  p2: ['Every second column turned by half', 'Every second row turned by half'],
+  p2mm: ['Mirrored both ways', 'Mirrored both ways'],
+  p2mg: ['Mirrored across, every second row turned', 'Mirrored down, every second column turned'],
+  p2gg: ['Flipped both ways', 'Flipped both ways'],
+  c2mm: ['Turned by half, mirrored both ways', 'Turned by half, mirrored both ways'],
+  p4: ['Four turned about a corner', 'Four turned about a corner'],
+  p4mm: ['Four turned, mirrored through it', 'Four turned, mirrored through it'],
+  p4gm: ['Four turned, mirrored beside it', 'Four turned, mirrored beside it'],
+};
+
+export function boxGroupName(group: BoxGroup, way: 'across' | 'up'): string {
+  return BOX_GROUP_NAMES[group][way === 'across' ? 0 : 1];
 }

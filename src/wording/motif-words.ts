@@ -18,6 +18,7 @@ import {
 } from '../core/design/motif/shapes.ts';
 import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
 import type { LetterFontKey } from '../core/shape/letters/letters.ts';
+import { boxGroupName } from './group-words.ts';
 import { lengthText, plural } from './measures.ts';
 
 /** What is said of a shape: its name, a label for each number, and a piece of it in a few words. */
@@ -122,6 +123,7 @@ export const LAY_NAMES: Readonly<Record<MotifLay['kind'], string>> = {
   straight: 'Straight',
   'half-drop': 'Half-drop',
   brick: 'Brick',
+  group: 'Mirrored or turned',
   free: 'By two ways',
 };
 
@@ -157,6 +159,7 @@ export function thinText(width: number | null): string {
 }
 
 export function layText(lay: MotifLay): string {
+  if (lay.kind === 'group') return boxGroupName(lay.group, lay.way);
   return 'by' in lay ? `${LAY_NAMES[lay.kind]} ${lay.by}` : LAY_NAMES[lay.kind];
 }
 

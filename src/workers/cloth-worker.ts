@@ -114,6 +114,27 @@ const api = {
       return { order, ...sheetFacts(unit, order, sheet) };
     }),
 
+  /** The cloth in so many device pixels, and the size of its repeat in millimetres. */
+  swatch: async (
+    design: Design,
+    { width, height }: { readonly width: number; readonly height: number },
+    perMillimetre: number,
+  ): Promise<Attempt<{ image: ImageBitmap; size: { width: number; height: number } }>> => {
+    const answer = await withUnit(design, (unit) => {
+      const exact = nearSize(repeatSize(unit)!);
+      const size = { width: toNumber(exact.width), height: toNumber(exact.height) };
+      const pixels = (side: number) => Math.max(1, Math.round(side * perMillimetre));
+      const tile = { width: pixels(size.width), height: pixels(size.height) };
+      const painting = preparePainting(unit, { tile, width, offset: { x: 0, y: 0 }, look: 'flat' });
+      const image = new ImageData(width, height);
+      paintRows(painting, 0, height, new Uint32Array(image.data.buffer));
+      const canvas = new OffscreenCanvas(width, height);
+      canvas.getContext('2d')!.putImageData(image, 0, 0);
+      return { image: canvas.transferToImageBitmap(), size };
+    });
+    return 'value' in answer ? Comlink.transfer(answer, [answer.value.image]) : answer;
+  },
+
   check: async (design: Design): Promise<Attempt<RepeatReport>> => {
     const pictures = await loadPictures(design);
     return attempt(() => checkDesign(design, { pictures }));

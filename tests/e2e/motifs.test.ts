@@ -234,6 +234,28 @@ test('sizes and points are dragged, and other boxes hold the same piece', async 
   await expect(page.getByLabel('Point 2, up')).toHaveValue('11');
 });
 
+test('a box is mirrored and turned by a plane group, chosen by its picture', async ({ page }) => {
+  await openEmpty(page);
+  await box(page, '6', '4');
+  await page.getByRole('button', { name: 'Sector', exact: true }).click();
+  await fill(page, { 'From, degrees': '0', 'To, degrees': '70', 'Place, across': '1', 'Place, up': '1' });
+  await step(page, 'Lay');
+  await page.getByRole('radio', { name: 'Mirrored or turned' }).click();
+  const both = page.getByRole('button', { name: /^Mirrored both ways \(p2mm\)/ });
+  await expect(both).toHaveAttribute('aria-pressed', 'true');
+  // The trade's rule: mirrored both ways, twice the box each way.
+  await expect(both).toContainText('60 × 40 mm');
+  await expect(page.getByRole('region', { name: 'Measures' })).toContainText('60 × 40 mm');
+  await expect(page.getByRole('button', { name: /^Four turned about a corner/ })).toBeDisabled();
+  await page.getByRole('button', { name: /^Every second row flipped/ }).click();
+  await expect(page.getByRole('region', { name: 'Measures' })).toContainText('30 × 40 mm');
+  await page.getByRole('radio', { name: 'Upward' }).click();
+  await expect(page.getByRole('region', { name: 'Measures' })).toContainText('60 × 20 mm');
+  await expectRepeats(page);
+  await expect(page.getByRole('region', { name: 'Motif' })).toContainText('Mirrored and slid, one way (pg)');
+  expect(await construction(page)).toMatchObject({ lay: { kind: 'group', group: 'pg', way: 'up' } });
+});
+
 test('a turned piece is sized along its own way, and a rectangle drawn with Shift chooses', async ({
   page,
 }) => {

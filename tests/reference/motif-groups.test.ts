@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { compile } from '../../src/core/design/compile-design.ts';
+import { BOX_GROUPS, type BoxGroup, groupBlock } from '../../src/core/design/motif/group-blocks.ts';
 import { motifSymmetry } from '../../src/core/design/motif/motif-symmetry.ts';
+import { surdToNumber } from '../../src/core/exact/surd.ts';
 import type { PlaneGroup } from '../../src/core/tiling/plane-group.ts';
 import { disc, motifOf, type SomePiece } from '../motif-of.ts';
 
@@ -101,6 +103,83 @@ describe('a motif carried by the motions of a plane group', () => {
         SIDE,
       ),
     ).toBe('p1');
+  });
+});
+
+/** A shape with no symmetry of its own, across the edges of its box and off every mirror. */
+const HOOK: SomePiece = {
+  x: '0',
+  y: '0',
+  shape: {
+    kind: 'line',
+    points: ['1,1', '7,2', '6,5', '3,9'].map((place) => {
+      const [x, y] = place.split(',') as [string, string];
+      return { x, y, bend: 'corner', radius: '0' };
+    }),
+    run: 'open',
+    width: '1/2',
+    ends: 'round',
+    dashes: null,
+  },
+};
+
+describe('boxes copied by a group', () => {
+  const laid = (group: BoxGroup, way: 'across' | 'up' = 'across') => ({
+    lay: { kind: 'group' as const, group, way },
+  });
+
+  it.each(BOX_GROUPS.flatMap((group) => (['across', 'up'] as const).map((way) => [group, way] as const)))(
+    'have that group: %s, %s',
+    (group, way) => {
+      expect(groupOf([HOOK], laid(group, way))).toBe(group);
+    },
+  );
+
+  it('have as many copies in a cell as International Tables give positions (vol. A; from memory)', () => {
+    // Of the centred cells of cm and c2mm, and of p2 and pm, the primitive one.
+    const positions = {
+      pm: 2,
+      pg: 2,
+      cm: 2,
+      p2: 2,
+      p2mm: 4,
+      p2mg: 4,
+      p2gg: 4,
+      c2mm: 4,
+      p4: 4,
+      p4mm: 8,
+      p4gm: 8,
+    };
+    for (const group of BOX_GROUPS) expect(groupBlock(group, 'across').copies).toHaveLength(positions[group]);
+  });
+
+  it('repeat after as many boxes as the trade says', () => {
+    const size = (group: BoxGroup, way?: 'up') => {
+      const { pitch } = compile(motifOf([HOOK], laid(group, way)));
+      return [surdToNumber(pitch.x) / 40, surdToNumber(pitch.y) / 40];
+    };
+    // Every second row flipped: w × 2h; mirrored both ways and four turned: 2w × 2h (common practice).
+    expect(size('pg')).toEqual([1, 2]);
+    expect(size('pg', 'up')).toEqual([2, 1]);
+    expect(size('p2mm')).toEqual([2, 2]);
+    expect(size('p4')).toEqual([2, 2]);
+    expect(size('cm')).toEqual([2, 2]);
+  });
+
+  it('have what lies on a mirror or on the middle of a turn once', () => {
+    const marks = (piece: SomePiece, group: BoxGroup) =>
+      compile(motifOf([piece], laid(group))).content.marks.length;
+    expect(marks({ shape: disc('2') }, 'p2mm')).toBe(4);
+    expect(marks({ shape: disc('2'), x: '8' }, 'p2mm')).toBe(2);
+    expect(marks({ shape: disc('2'), x: '8', y: '8' }, 'p4')).toBe(1);
+    expect(marks({ shape: disc('2'), x: '3', y: '3' }, 'p4mm')).toBe(4);
+    expect(marks({ shape: disc('2'), x: '3', y: '2' }, 'p4mm')).toBe(8);
+  });
+
+  it('need a square where they are turned by quarters', () => {
+    const box = { width: '8', height: '6' };
+    expect(() => compile(motifOf([HOOK], { box, ...laid('p4') }))).toThrow('motif/square');
+    expect(groupOf([HOOK], { box, ...laid('p2gg') })).toBe('p2gg');
   });
 });
 

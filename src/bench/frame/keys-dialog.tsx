@@ -5,6 +5,10 @@ import { KEYS } from './keys.ts';
 export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="Keyboard shortcuts" wide>
+      {/* In reach of a hand, and what the keyboard scrolls the list with. */}
+      <button type="button" className="button absolute top-5 right-6" onClick={() => onOpenChange(false)}>
+        Close
+      </button>
       <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2">
         {KEYS.map(({ where, keys }) => (
           <section key={where}>

@@ -171,6 +171,8 @@ export function usualLay(kind: MotifLay['kind'], { lay, box }: Pick<Motif, 'lay'
     case 'half-drop':
     case 'brick':
       return { kind, by: 'by' in lay ? lay.by : '1/2' };
+    case 'group':
+      return { kind, group: 'p2mm', way: 'across' };
     case 'free':
       return { kind, across: { x: box.width, y: '0' }, up: { x: halfOf(box.width), y: box.height } };
     default:

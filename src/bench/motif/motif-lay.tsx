@@ -5,6 +5,7 @@ import { NumberField } from '../../kit/fields/number-field.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { LAY_NAMES, OVERLAP_NAMES, READ_NUMBERS } from '../../wording/motif-words.ts';
 import { useDesignOf } from '../state/use-construction.ts';
+import { GroupLays } from './group-lays.tsx';
 import { usualLay } from './motif-edits.ts';
 import { putMotif } from './put-motif.ts';
 import { useScale } from './use-scale.ts';
@@ -16,7 +17,8 @@ const LAYS = (Object.keys(LAY_NAMES) as MotifLay['kind'][]).map((value) => ({
 
 /** How boxes are set side by side, and what lies on top where pieces overlap. */
 export function MotifLayPart() {
-  const { construction } = useDesignOf('motif');
+  const design = useDesignOf('motif');
+  const { construction } = design;
   const { lay, overlap } = construction;
   return (
     <>
@@ -41,6 +43,7 @@ export function MotifLayPart() {
           onChange={(by) => putMotif({ lay: { ...lay, by: by.trim() } }, 'by')}
         />
       )}
+      {lay.kind === 'group' && <GroupLays design={design} lay={lay} />}
       {lay.kind === 'free' && <FreeWays lay={lay} />}
       <SelectField
         label="On top where they overlap"

@@ -137,7 +137,14 @@ export function endOf(segment: Segment): Place {
 
 /** Places that the outline stays within the hull of: for boxes round it. */
 export function hullOf({ start, segments }: Contour): readonly Place[] {
+  const [only, ...others] = segments;
+  // A whole circle or ellipse has no place where it begins.
+  if (only?.kind === 'arc' && others.length === 0 && isWhole(only.arc)) return extremesOf(only.arc);
   return [start, ...segments.flatMap((segment) => hullOfSegment(segment))];
+}
+
+function isWhole({ from, to }: Arc): boolean {
+  return Math.abs(to - from) >= 2 * Math.PI;
 }
 
 function hullOfSegment(segment: Segment): readonly Place[] {
@@ -162,5 +169,6 @@ function extremesOf(arc: Arc): readonly Place[] {
     const first = angle + Math.ceil((low - angle) / Math.PI) * Math.PI;
     return [0, 1, 2, 3].map((half) => first + half * Math.PI).filter((each) => each < high);
   });
-  return [from, ...still, to].map((angle) => onArc(arc, angle));
+  const ends = isWhole(arc) ? [] : [from, to];
+  return [...ends, ...still].map((angle) => onArc(arc, angle));
 }

@@ -44,6 +44,8 @@ export const MOTIFS = {
     `${piece} goes on into the next box, so it has no edges that a picture fits into. Give it a shade, or let it end.`,
   'motif/reach': ({ piece, repeats, most }) =>
     `${piece} reaches over ${repeats} repeats; at most ${most} are painted. Make it smaller or less soft, or the box larger.`,
+  'motif/square': () =>
+    'Quarter turns and mirrors in a diagonal need a square box. Make it as high as it is wide.',
   'motif/share': ({ text }) => `A share is above 0 and at most all, such as 40%; got “${text}”.`,
   'motif/too-large': ({ width, height, most }) =>
     `One repeat would be ${width} × ${height} mm; at most ${most} m is made. Make the box smaller.`,

@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { MotifDesign } from '../../../core/design/design-schema.ts';
+import { standBack, standMotion } from '../../../core/design/motif/group-blocks.ts';
+import { moveWay } from '../../../core/shape/contour.ts';
 import { valueIfAny } from '../../../wording/attempt.ts';
 import { panCloth } from '../../cloth/pan-cloth.ts';
 import { type ClothPlaces, useClothView } from '../../cloth/use-cloth-view.ts';
@@ -87,7 +89,10 @@ function startPick(
     view,
     (by, how, tag) => {
       isDragged ||= Math.hypot(by.x, by.y) * how.perMillimetre > STRAY;
-      if (isDragged) dragPiece(motif, held, { x: held.at.x + by.x, y: held.at.y + by.y }, how, tag);
+      if (!isDragged) return;
+      // In a box that is mirrored or turned, the piece goes the other way.
+      const own = moveWay(by, standMotion(standBack(held.stand), { x: 0, y: 0 }));
+      dragPiece(motif, held, { x: held.at.x + own.x, y: held.at.y + own.y }, how, tag);
     },
     () => {
       if (!isDragged) pick();

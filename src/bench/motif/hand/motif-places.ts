@@ -1,11 +1,19 @@
 import type { MotifDesign } from '../../../core/design/design-schema.ts';
 import { pixelOf } from '../../../core/design/lay.ts';
 import { checkReach } from '../../../core/design/motif/check-reach.ts';
-import { type LaidBox, layBox, scaleOf } from '../../../core/design/motif/lay-box.ts';
+import { standBack, standMotion } from '../../../core/design/motif/group-blocks.ts';
+import {
+  type BoxPlace,
+  type LaidBox,
+  layBox,
+  placeMotion,
+  scaleOf,
+} from '../../../core/design/motif/lay-box.ts';
 import { madePieces, usedBy } from '../../../core/design/motif/made-pieces.ts';
 import { type MotifScale, parseWay } from '../../../core/design/motif/motif-numbers.ts';
 import type { Piece } from '../../../core/design/motif/motif-schema.ts';
 import { toNumber } from '../../../core/exact/rational.ts';
+import { type Motion, movePlace, shiftBy, thenMotion } from '../../../core/shape/contour.ts';
 import type { Figure } from '../../../core/shape/figure.ts';
 import { placesOfFigure } from '../../../core/shape/figure-places.ts';
 import type { Place } from '../../../core/shape/places.ts';
@@ -80,20 +88,54 @@ function isOfArcs(figure: Figure): boolean {
   );
 }
 
-/** The pieces that lie under a place of the endless cloth, the uppermost first. */
-export function piecesAt({ pieces, laid }: LaidMotif, place: Place): readonly LaidPiece[] {
+/** The pieces that lie under a place of the endless cloth, the uppermost first, each as its box stands there. */
+export function piecesAt(
+  { pieces, laid }: LaidMotif,
+  place: Place,
+): readonly (LaidPiece & Pick<BoxPlace, 'stand'>)[] {
   const width = toNumber(laid.repeat.width);
   const height = toNumber(laid.repeat.height);
-  const covers = (each: LaidPiece) =>
-    laid.places.some((box) => {
-      const from = { x: place.x - toNumber(box.x), y: place.y - toNumber(box.y) };
-      const rights = shifts(from.x, each.left, each.right, width);
-      const ups = shifts(from.y, each.bottom, each.top, height);
-      return rights.some((dx) =>
-        ups.some((dy) => isInside(each.polygons, { x: from.x - dx, y: from.y - dy })),
-      );
-    });
-  return pieces.filter(covers).reverse();
+  return pieces
+    .flatMap((laidPiece) => {
+      const box = laid.places.find((each) => {
+        const back = boxMotions(each, laid).back;
+        const carried = boundsOf(laidPiece, boxMotions(each, laid).there);
+        const rights = shifts(place.x, carried.left, carried.right, width);
+        const ups = shifts(place.y, carried.bottom, carried.top, height);
+        return rights.some((dx) =>
+          ups.some((dy) =>
+            isInside(laidPiece.polygons, movePlace({ x: place.x - dx, y: place.y - dy }, back)),
+          ),
+        );
+      });
+      return box === undefined ? [] : [{ ...laidPiece, stand: box.stand }];
+    })
+    .reverse();
+}
+
+/** How a box carries its pieces to where it lies, and what lies there back. */
+function boxMotions(box: BoxPlace, laid: LaidBox): { readonly there: Motion; readonly back: Motion } {
+  const size = { x: toNumber(laid.width), y: toNumber(laid.height) };
+  const shift = shiftBy(-toNumber(box.x), -toNumber(box.y));
+  return {
+    there: placeMotion(box, laid),
+    back: thenMotion(shift, standMotion(standBack(box.stand), size)),
+  };
+}
+
+/** As far as a piece reaches where a motion carries it; by quarters of a turn and mirrors alone, so that it is exact. */
+export function boundsOf(
+  { left, right, bottom, top }: Pick<LaidPiece, 'left' | 'right' | 'bottom' | 'top'>,
+  motion: Motion,
+) {
+  const one = movePlace({ x: left, y: bottom }, motion);
+  const other = movePlace({ x: right, y: top }, motion);
+  return {
+    left: Math.min(one.x, other.x),
+    right: Math.max(one.x, other.x),
+    bottom: Math.min(one.y, other.y),
+    top: Math.max(one.y, other.y),
+  };
 }
 
 /** Whole repeats by which a place is moved back to lie between two others. */

@@ -1,8 +1,9 @@
+import { placeMotion } from '../../../core/design/motif/lay-box.ts';
 import { toNumber } from '../../../core/exact/rational.ts';
 import type { Place } from '../../../core/shape/places.ts';
 import { followPointer } from '../../../kit/follow-pointer.ts';
 import type { ClothPlaces } from '../../cloth/use-cloth-view.ts';
-import type { LaidMotif, LaidPiece } from './motif-places.ts';
+import { boundsOf, type LaidMotif, type LaidPiece } from './motif-places.ts';
 
 /** An upright rectangle on the cloth, in millimetres. */
 export interface Frame {
@@ -66,11 +67,10 @@ export function piecesInside({ pieces, laid }: LaidMotif, frame: Frame): readonl
   const height = toNumber(laid.repeat.height);
   return pieces.filter((piece) =>
     laid.places.some((box) => {
-      const x = toNumber(box.x);
-      const y = toNumber(box.y);
+      const { left, right, bottom, top } = boundsOf(piece, placeMotion(box, laid));
       return (
-        comesInto(piece.left + x, piece.right + x, frame.left, frame.right, width) &&
-        comesInto(piece.bottom + y, piece.top + y, frame.bottom, frame.top, height)
+        comesInto(left, right, frame.left, frame.right, width) &&
+        comesInto(bottom, top, frame.bottom, frame.top, height)
       );
     }),
   );

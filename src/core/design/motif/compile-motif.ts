@@ -5,7 +5,7 @@ import { compareSurds, surd } from '../../exact/surd.ts';
 import type { Vector } from '../../exact/vector.ts';
 import type { Partition } from '../../faces/partition.ts';
 import type { Marks, RepeatUnit, RowOrder } from '../../repeat/repeat-unit.ts';
-import { shiftBy } from '../../shape/contour.ts';
+import { type Motion, shiftBy } from '../../shape/contour.ts';
 import { type FadeWay, fadeAlong, fadeOutward } from '../../shape/fade-way.ts';
 import { type Figure, moveFigure } from '../../shape/figure.ts';
 import type { Fill } from '../../shape/fill.ts';
@@ -15,10 +15,11 @@ import type { Mark, Softness } from '../../shape/shape.ts';
 import { indexOf } from '../tiling/index-of.ts';
 import { checkReach } from './check-reach.ts';
 import { goesOn } from './goes-on.ts';
-import { type BoxPlace, layBox, scaleOf, variesIn } from './lay-box.ts';
+import { type BoxPlace, layBox, placeMotion, scaleOf, variesIn } from './lay-box.ts';
 import { isOverRepeat, type Layer, type LayerPaint, moveLayer, type OverRepeat } from './layer.ts';
 import { madePieces, shownPieces } from './made-pieces.ts';
 import type { Motif } from './motif-schema.ts';
+import { onceEach } from './once-each.ts';
 import { type LightPaint, lightPaints } from './vary-copies.ts';
 
 /** Most figures of one repeat. */
@@ -36,7 +37,8 @@ export interface MotifContext {
 /** @throws CoreError as `layBox` and `madePieces`; "motif/too-many" {figures, most} */
 export function compileMotif(motif: Motif, { shades, pixel, pictures }: MotifContext): RepeatUnit<Marks> {
   const scale = scaleOf(motif, pixel);
-  const { repeat, carries, places } = layBox(motif, scale);
+  const laid = layBox(motif, scale);
+  const { repeat, carries, places } = laid;
   const rows = rowsOf(motif, places);
   const made = madePieces(motif, scale, pictures);
   const shown = shownPieces(motif).map((piece) => [piece, made.get(piece)!] as const);
@@ -47,14 +49,18 @@ export function compileMotif(motif: Motif, { shades, pixel, pictures }: MotifCon
   const marks = shown.flatMap(([piece, { layers }], at) => {
     const room: MarkRoom = {
       piece: at,
+      motionOf: (place) => placeMotion(place, laid),
       size,
       shades,
       light: (layer, box) => light.of(piece, layer.copy, box),
     };
     for (const layer of layers) checkReach(layer, size, piece);
-    return goesOn(piece.shape)
-      ? endlessMarks(layers, places, room)
-      : places.flatMap((place, index) => marksAt(layers, { place, row: rows?.rowAt[index] ?? 0 }, room));
+    if (goesOn(piece.shape)) return endlessMarks(layers, places, room);
+    const copies = places.map((place, index) =>
+      marksAt(layers, { place, row: rows?.rowAt[index] ?? 0 }, room),
+    );
+    // What lies on a mirror or on the middle of a turn is carried onto itself: it is there once.
+    return motif.lay.kind === 'group' ? onceEach(copies, size) : copies.flat();
   });
   const parts = ({ x, y }: Vector) => ({ x: divide(x, repeat.width), y: divide(y, repeat.height) });
   return {
@@ -75,6 +81,8 @@ export function compileMotif(motif: Motif, { shades, pixel, pictures }: MotifCon
 interface MarkRoom {
   /** Which piece, in painting order. */
   readonly piece: number;
+  /** How a place carries what lies in the box. */
+  readonly motionOf: (place: BoxPlace) => Motion;
   /** Millimetres of one repeat. */
   readonly size: Place;
   readonly shades: readonly Shade[];
@@ -87,7 +95,7 @@ function marksAt(
   { place, row }: { readonly place: BoxPlace; readonly row: number },
   room: MarkRoom,
 ): readonly Mark[] {
-  const motion = shiftBy(toNumber(place.x), toNumber(place.y));
+  const motion = room.motionOf(place);
   return layers.flatMap((layer): readonly Mark[] => {
     const { figure, paint } = moveLayer(layer, motion);
     if (paint === null) return [];
@@ -110,9 +118,7 @@ function endlessMarks(
 ): readonly Mark[] {
   return layers.flatMap(({ figure, paint }): readonly Mark[] => {
     if (paint === null) return [];
-    const parts = places.map(({ x, y }) =>
-      moveFigure(shadowed(figure, paint), shiftBy(toNumber(x), toNumber(y))),
-    );
+    const parts = places.map((place) => shadowed(moveFigure(figure, room.motionOf(place)), paint));
     const shape = {
       kind: 'figure',
       figure: { kind: 'join', parts },

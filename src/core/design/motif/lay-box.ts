@@ -14,8 +14,10 @@ import {
 } from '../../exact/rational.ts';
 import { rationalOf, surd } from '../../exact/surd.ts';
 import type { Vector } from '../../exact/vector.ts';
+import { type Motion, shiftBy, thenMotion } from '../../shape/contour.ts';
 import { parseLength } from '../../units/length.ts';
 import { fadesOverRepeat, goesOn } from './goes-on.ts';
+import { type BlockCopy, type BoxStand, groupBlock, standMotion } from './group-blocks.ts';
 import { shownPieces } from './made-pieces.ts';
 import { type MotifScale, parseStepPart, parseSteps, parseWay } from './motif-numbers.ts';
 import type { Motif, MotifLay } from './motif-schema.ts';
@@ -35,12 +37,23 @@ export interface LaidBox {
   /** What carries the whole onto itself: the same, but where copies vary or the whole repeat fades. */
   readonly carries: readonly [Vector, Vector];
   readonly repeat: { readonly width: Rational; readonly height: Rational };
-  /** The lower left of each box of the repeat, and which of those that vary it is. */
+  /** The lower left of each box of the repeat, which of those that vary it is, and how its pieces stand. */
   readonly places: readonly BoxPlace[];
 }
 
 export interface BoxPlace extends Vector {
   readonly box: number;
+  readonly stand: BoxStand;
+}
+
+/** How a place carries what lies in the box. */
+export function placeMotion(
+  { x, y, stand }: BoxPlace,
+  { width, height }: Pick<LaidBox, 'width' | 'height'>,
+): Motion {
+  const shift = shiftBy(toNumber(x), toNumber(y));
+  if (stand === 'same') return shift;
+  return thenMotion(standMotion(stand, { x: toNumber(width), y: toNumber(height) }), shift);
 }
 
 /** @throws CoreError of its numbers */
@@ -48,7 +61,7 @@ export function scaleOf({ step }: Pick<Motif, 'step'>, pixel: Rational): MotifSc
   return { step: parseLength(step, 'mm', pixel), pixel };
 }
 
-/** @throws CoreError "motif/lay" | "motif/too-large" {width, height, most} */
+/** @throws CoreError "motif/lay" | "motif/square" | "motif/too-large" {width, height, most} */
 export function layBox(motif: BoxedMotif, scale: MotifScale): LaidBox {
   const width = parseSteps(motif.box.width, scale);
   const height = parseSteps(motif.box.height, scale);
@@ -66,11 +79,15 @@ export function layBox(motif: BoxedMotif, scale: MotifScale): LaidBox {
     { x: repeat.width, y: rational(0) },
     { x: rational(0), y: repeat.height },
   ];
-  const places = placesIn(lattice, whole, boxes).map(({ x, y, box }) => ({
-    x: wrapped(x, repeat.width),
-    y: wrapped(y, repeat.height),
-    box,
-  }));
+  const copies = copiesOf(motif.lay, width, height);
+  const places = placesIn(lattice, whole, boxes).flatMap(({ x, y, box }) =>
+    copies.map((copy) => ({
+      x: wrapped(add(x, multiply(width, rational(copy.right))), repeat.width),
+      y: wrapped(add(y, multiply(height, rational(copy.up))), repeat.height),
+      box,
+      stand: copy.stand,
+    })),
+  );
   const carries = fadesOverAll(motif) ? whole : (wide as unknown as LaidBox['lattice']);
   return { width, height, lattice, carries, repeat, places };
 }
@@ -102,7 +119,7 @@ function placesIn(
   lattice: LaidBox['lattice'],
   whole: LaidBox['lattice'],
   boxes: number,
-): readonly BoxPlace[] {
+): readonly (Vector & { readonly box: number })[] {
   const plane = lattice.map(pointOf) as unknown as PlaneLattice;
   const steps = pointsIn(plane, whole.map(pointOf) as unknown as PlaneLattice, MAX_BOXES);
   if (steps === undefined) throw new CoreError('motif/lay', {});
@@ -156,9 +173,25 @@ function latticeOf(
       ];
     case 'free':
       return [wayOf(lay.across, scale), wayOf(lay.up, scale)];
+    case 'group': {
+      const inBoxes = ([right, up]: readonly [number, number]) => ({
+        x: multiply(width, rational(right)),
+        y: multiply(height, rational(up)),
+      });
+      const [one, other] = groupBlock(lay.group, lay.way).ways;
+      return [inBoxes(one), inBoxes(other)];
+    }
     default:
       return lay satisfies never;
   }
+}
+
+/** The copies of the box that come again together. @throws CoreError "motif/square" */
+function copiesOf(lay: MotifLay, width: Rational, height: Rational): readonly BlockCopy[] {
+  if (lay.kind !== 'group') return [{ right: 0, up: 0, stand: 'same' }];
+  const { copies, square } = groupBlock(lay.group, lay.way);
+  if (square && !equals(width, height)) throw new CoreError('motif/square', {});
+  return copies;
 }
 
 function wayOf({ x, y }: { readonly x: string; readonly y: string }, scale: MotifScale): Vector {

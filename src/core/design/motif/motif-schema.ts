@@ -4,6 +4,7 @@ import { cleanText } from '../../formats/clean-text.ts';
 import { parseLength } from '../../units/length.ts';
 import { exactText } from '../exact-text.ts';
 import { pictureSchema } from '../picture-schema.ts';
+import { BOX_GROUPS } from './group-blocks.ts';
 import { makingSchema } from './making-schema.ts';
 import {
   parseDegrees,
@@ -114,6 +115,8 @@ const laySchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('half-drop'), by: exactText(parseStepPart) }),
   /** Each row upward lies a part of a box's width further to the right. */
   z.strictObject({ kind: z.literal('brick'), by: exactText(parseStepPart) }),
+  /** Copied by a plane group: mirrored, slid and turned; `up` has its mirrors and rows the other way. */
+  z.strictObject({ kind: z.literal('group'), group: z.enum(BOX_GROUPS), way: z.enum(['across', 'up']) }),
   /** By any two ways. */
   z.strictObject({ kind: z.literal('free'), across: waySchema, up: waySchema }),
 ]);

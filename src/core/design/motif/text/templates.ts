@@ -38,6 +38,7 @@ const LAYS: { readonly [K in MotifLay['kind']]: Extract<MotifLay, { kind: K }> }
   straight: { kind: 'straight' },
   'half-drop': { kind: 'half-drop', by: '1/2' },
   brick: { kind: 'brick', by: '1/2' },
+  group: { kind: 'group', group: 'p2mm', way: 'across' },
   free: { kind: 'free', across: way, up: way },
 };
 

@@ -1,0 +1,163 @@
+import { type Motion, mirrorIn, STILL, shiftBy, thenMotion, turnAbout } from '../../shape/contour.ts';
+import type { Place } from '../../shape/places.ts';
+
+/** Plane groups that boxes can be copied by; those with third and sixth turns need a lattice that a box cannot have. */
+export const BOX_GROUPS = [
+  'pm',
+  'pg',
+  'cm',
+  'p2',
+  'p2mm',
+  'p2mg',
+  'p2gg',
+  'c2mm',
+  'p4',
+  'p4mm',
+  'p4gm',
+] as const;
+export type BoxGroup = (typeof BOX_GROUPS)[number];
+
+/** How a copy stands in its box: as drawn, mirrored left to right or top to bottom, turned, or mirrored in a diagonal. */
+export const STANDS = ['same', 'across', 'down', 'half', 'left', 'right', 'diagonal', 'other'] as const;
+export type BoxStand = (typeof STANDS)[number];
+
+/** A copy of the box's pieces, so many boxes to the right and upward. */
+export interface BlockCopy {
+  readonly right: number;
+  readonly up: number;
+  readonly stand: BoxStand;
+}
+
+/** Boxes that come again together, by two ways in boxes. */
+export interface GroupBlock {
+  readonly ways: readonly [readonly [right: number, up: number], readonly [right: number, up: number]];
+  readonly copies: readonly BlockCopy[];
+  /** Whether its copies are turned by quarters, or mirrored in a diagonal: the box has to be a square. */
+  readonly square: boolean;
+}
+
+const at = (right: number, up: number, ...stands: readonly BoxStand[]): readonly BlockCopy[] =>
+  stands.map((stand) => ({ right, up, stand }));
+
+const block = (
+  ways: GroupBlock['ways'],
+  copies: readonly (readonly BlockCopy[])[],
+  square = false,
+): GroupBlock => ({ ways, copies: copies.flat(), square });
+
+/** So many boxes across and up. */
+const whole = (across: number, up: number): GroupBlock['ways'] => [
+  [across, 0],
+  [0, up],
+];
+
+/**
+ * The boxes that make up each group, each box what is copied; for the last two half of a box, beside a diagonal.
+ * Source: D. Schattschneider, The plane symmetry groups: their recognition and notation, Amer. Math. Monthly 85 (1978)
+ * 439–450, fundamental regions; from memory.
+ */
+const BLOCKS: Readonly<Record<BoxGroup, GroupBlock>> = {
+  pm: block(whole(2, 1), [at(0, 0, 'same'), at(1, 0, 'across')]),
+  pg: block(whole(1, 2), [at(0, 0, 'same'), at(0, 1, 'across')]),
+  cm: block(
+    [
+      [1, 1],
+      [0, 2],
+    ],
+    [at(0, 0, 'same'), at(1, 0, 'across')],
+  ),
+  p2: block(whole(2, 1), [at(0, 0, 'same'), at(1, 0, 'half')]),
+  p2mm: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'across'), at(0, 1, 'down'), at(1, 1, 'half')]),
+  p2mg: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'across'), at(0, 1, 'half'), at(1, 1, 'down')]),
+  p2gg: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'down'), at(0, 1, 'across'), at(1, 1, 'half')]),
+  c2mm: block(
+    [
+      [2, 1],
+      [0, 2],
+    ],
+    [at(0, 0, 'same'), at(1, 0, 'half'), at(0, 1, 'down'), at(1, 1, 'across')],
+  ),
+  p4: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'left'), at(1, 1, 'half'), at(0, 1, 'right')], true),
+  p4mm: block(
+    whole(2, 2),
+    [
+      at(0, 0, 'same', 'diagonal'),
+      at(1, 0, 'across', 'left'),
+      at(0, 1, 'down', 'right'),
+      at(1, 1, 'half', 'other'),
+    ],
+    true,
+  ),
+  p4gm: block(
+    whole(2, 2),
+    [
+      at(0, 0, 'same', 'other'),
+      at(1, 0, 'left', 'down'),
+      at(1, 1, 'half', 'diagonal'),
+      at(0, 1, 'right', 'across'),
+    ],
+    true,
+  ),
+};
+
+/** The same with right and up changed for each other. */
+const TRANSPOSED: Readonly<Record<BoxStand, BoxStand>> = {
+  same: 'same',
+  across: 'down',
+  down: 'across',
+  half: 'half',
+  left: 'right',
+  right: 'left',
+  diagonal: 'diagonal',
+  other: 'other',
+};
+
+/** The boxes of a group; `up` has its mirrors and rows the other way. */
+export function groupBlock(group: BoxGroup, way: 'across' | 'up'): GroupBlock {
+  const found = BLOCKS[group];
+  if (way === 'across') return found;
+  const [[a, b], [c, d]] = found.ways;
+  return {
+    ...found,
+    ways: [
+      [b, a],
+      [d, c],
+    ],
+    copies: found.copies.map(({ right, up, stand }) => ({ right: up, up: right, stand: TRANSPOSED[stand] })),
+  };
+}
+
+const MIDDLE: Place = { x: 0, y: 0 };
+
+const MOTIONS: Readonly<Record<BoxStand, Motion>> = {
+  same: STILL,
+  across: mirrorIn(MIDDLE, 90),
+  down: mirrorIn(MIDDLE, 0),
+  half: turnAbout(MIDDLE, 180),
+  left: turnAbout(MIDDLE, 90),
+  right: turnAbout(MIDDLE, 270),
+  diagonal: mirrorIn(MIDDLE, 45),
+  other: mirrorIn(MIDDLE, 135),
+};
+
+/** The stand that takes another back. */
+const BACK: Readonly<Record<BoxStand, BoxStand>> = {
+  same: 'same',
+  across: 'across',
+  down: 'down',
+  half: 'half',
+  left: 'right',
+  right: 'left',
+  diagonal: 'diagonal',
+  other: 'other',
+};
+
+/** How a stand carries what lies in a box, about its middle. @param size  of the box */
+export function standMotion(stand: BoxStand, size: Place): Motion {
+  const middle = { x: size.x / 2, y: size.y / 2 };
+  return thenMotion(thenMotion(shiftBy(-middle.x, -middle.y), MOTIONS[stand]), shiftBy(middle.x, middle.y));
+}
+
+export function standBack(stand: BoxStand): BoxStand {
+  return BACK[stand];
+}
