@@ -1,6 +1,7 @@
 import { CoreError } from '../core/error.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { databaseFile, openDatabase } from './db/open-database.ts';
+import { dropUnusedPictures } from './db/picture-table.ts';
 import { readSetting } from './db/setting-table.ts';
 import { hangDemo } from './demo/hang-demo.ts';
 import { isLoopback } from './gate/hosts.ts';
@@ -33,7 +34,9 @@ export async function prepare({
       await db.destroy();
       throw new CoreError('passphrase/missing', { host });
     }
-    const hung = demo ? await hangDemo(db, new Date().toISOString()) : 0;
+    const now = new Date().toISOString();
+    await dropUnusedPictures(db, now);
+    const hung = demo ? await hangDemo(db, now) : 0;
     await db.destroy();
     return { words: hung > 0 ? `Hung ${hung} demo designs.` : 'The shelf is as you left it.', passphrase };
   } catch (error) {

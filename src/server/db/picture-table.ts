@@ -51,3 +51,27 @@ export async function carrying(db: Kysely<Database>, design: Design): Promise<De
   );
   return { ...design, pictures: { ...design.pictures, ...kept } };
 }
+
+/** Days that a picture is kept which no design shows: work that is kept in a browser alone may still show it. */
+const DAYS_UNUSED = 60;
+
+/**
+ * Deletes pictures that nothing shows any more, no earlier state and nothing in the bin either.
+ * @returns how many
+ */
+export async function dropUnusedPictures(db: Kysely<Database>, now: string): Promise<number> {
+  const before = new Date(Date.parse(now) - DAYS_UNUSED * 86_400_000).toISOString();
+  const old = await db.selectFrom('picture').select('hash').where('created_at', '<', before).execute();
+  if (old.length === 0) return 0;
+  const shown = new Set<string>();
+  for (const table of ['design', 'design_revision'] as const) {
+    // Documents name a picture by its hash.
+    const naming = db.selectFrom(table).select('document').where('document', 'like', '%"hash":"%');
+    for await (const { document } of naming.stream()) {
+      for (const [, hash] of document.matchAll(/"hash":"([0-9a-f]{64})"/g)) shown.add(hash!);
+    }
+  }
+  const unused = old.map(({ hash }) => hash).filter((hash) => !shown.has(hash));
+  for (const hash of unused) await db.deleteFrom('picture').where('hash', '=', hash).execute();
+  return unused.length;
+}

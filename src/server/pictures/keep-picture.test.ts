@@ -2,9 +2,11 @@ import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { motifOf } from '../../../tests/motif-of.ts';
+import { storeOf } from '../../../tests/store-of.ts';
 import { MAX_PICTURE_SIDE } from '../../core/design/picture-schema.ts';
 import { openDatabase } from '../db/open-database.ts';
-import { carrying } from '../db/picture-table.ts';
+import { carrying, dropUnusedPictures } from '../db/picture-table.ts';
+import { addDesign, saveDesign } from '../shelf.ts';
 import { decodedPictures, decodePicture } from './decoded-pictures.ts';
 import { readyPicture } from './keep-picture.ts';
 import { keepCarried, keepPicture } from './kept-pictures.ts';
@@ -106,6 +108,26 @@ describe('a design’s pictures', () => {
     expect(await carrying(db, stored)).toEqual(design);
     const decoded = await decodedPictures(design);
     expect(decoded.get(hash)).toMatchObject({ width: 6, height: 4 });
+    await db.destroy();
+  });
+
+  it('go when nothing has shown them for long, in no design and no earlier state', async () => {
+    const db = await openDatabase(':memory:');
+    const store = storeOf(db);
+    const { design, hash } = await carrier();
+    const { id } = await addDesign(store, { design, now });
+    await keepPicture(db, await bytesOf(plain(3, 3).png()), now);
+    const kept = async () => (await db.selectFrom('picture').select('hash').execute()).map((row) => row.hash);
+    expect(await dropUnusedPictures(db, '2026-02-01T00:00:00.000Z')).toBe(0);
+    expect(await dropUnusedPictures(db, '2026-06-01T00:00:00.000Z')).toBe(1);
+    expect(await kept()).toEqual([hash]);
+    // The design shows it no more, but could be taken back to when it did.
+    const plainer = { ...design, construction: { ...design.construction, pieces: [] }, pictures: {} };
+    await saveDesign(store, { id, version: 1, design: plainer, now: '2026-06-01T00:00:00.000Z' });
+    expect(await dropUnusedPictures(db, '2026-06-02T00:00:00.000Z')).toBe(0);
+    await db.deleteFrom('design').execute();
+    expect(await dropUnusedPictures(db, '2026-06-02T00:00:00.000Z')).toBe(1);
+    expect(await kept()).toEqual([]);
     await db.destroy();
   });
 
