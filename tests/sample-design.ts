@@ -351,6 +351,8 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
       // The first piece is what others are cut by, and is made with none itself.
       pieces: shapes.map(({ shape, x, y, ...more }, at) => ({
         ...usualPiece(at + 1, shape, x, y, { shade: 'A', ...more }),
+        // A line that goes on has no edges for a picture.
+        picture: shape.kind === 'line' && shape.run === 'onward' ? null : more.picture,
         made: at === 0 ? more.made.filter(({ kind }) => kind !== 'cut') : more.made,
       })),
       pictures: CARRIED,

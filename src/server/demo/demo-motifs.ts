@@ -75,6 +75,14 @@ const MOTIFS: readonly DemoMotif[] = [
     step: '6 mm',
   },
   {
+    number: 'LLR 058',
+    name: 'Ticket-office corner tiles',
+    range: 'Stations',
+    start: 'four-corners',
+    shades: 'C>C B>B R>R G>G O>Y',
+    step: '8 mm',
+  },
+  {
     number: 'LLR 057',
     name: 'Steamer-pier tiles',
     range: 'Boathouse',

@@ -504,6 +504,26 @@ const STARTS: readonly MotifStart[] = [
     }),
   },
   {
+    key: 'four-corners',
+    name: 'Four corners',
+    what: 'A box whose four corners differ, mirrored both ways: like comes to lie on like, after 2 × 2 boxes.',
+    letters: 'CBRGO',
+    order: () => ({
+      box: { width: '6', height: '6' },
+      ground: 'C',
+      boxes: { kind: 'group', group: 'p2mm', way: 'across' },
+      pieces: [
+        piece(1, disc('5'), '0', '0', { shade: 'B' }),
+        piece(2, { kind: 'ring', across: '4', band: '1/2' }, '6', '0', { shade: 'R' }),
+        piece(3, rectangle('3', '3'), '0', '6', { shade: 'G', turn: '45' }),
+        piece(4, disc('2'), '6', '6', { shade: 'O' }),
+        piece(5, line('1,1 5/2,4 5,5', { run: 'open', width: '1/2', ends: 'round' }), '0', '0', {
+          shade: 'R',
+        }),
+      ],
+    }),
+  },
+  {
     key: 'hexagon-packing',
     name: 'Hexagon packing',
     what: 'A picture in every cell of a hexagon packing: 56 × 97 pixels for 1 : √3, right to 1 in 18 000.',
