@@ -75,7 +75,8 @@ export function paintOpaqueFigures(
     lay(row, { pixels, bytes, mixed, light });
     for (let word = 0; word < words.length; word += 1) {
       if (words[word] === 0) continue;
-      words[word] = 0 | packMixed(mixed, word * 4, { pixels, light, byteOf });
+      packMixed(mixed, word * 4, { pixels, light, byteOf });
+      words[word] = 0;
     }
     for (let x = across; x < width; x += across) {
       out.copyWithin(at + x, at, at + Math.min(across, width - x));
@@ -92,14 +93,13 @@ interface PackRoom extends Pick<OpaqueLine, 'pixels' | 'light'> {
   readonly byteOf: Uint8Array;
 }
 
-/** Four pixels, of which those that are mixed get their light. @returns 0 */
-function packMixed(mixed: Uint8Array, from: number, { pixels, light, byteOf }: PackRoom): number {
+/** Four pixels, of which those that are mixed get their light. */
+function packMixed(mixed: Uint8Array, from: number, { pixels, light, byteOf }: PackRoom): void {
   for (let x = from; x < from + 4; x += 1) {
     if (mixed[x] === 0) continue;
     const at = x * CHANNELS;
     pixels[x] = pack(level(light[at]!), level(light[at + 1]!), level(light[at + 2]!), byteOf);
   }
-  return 0;
 }
 
 interface ShadePaint {

@@ -5,10 +5,8 @@ import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
 import { findPicture, storePicture } from '../db/picture-table.ts';
 import type { Database } from '../db/schema.ts';
+import { FOR_EVER } from '../for-ever.ts';
 import { sharedPools } from '../work/shared-pools.ts';
-
-/** The same address never gives anything else. */
-const FOR_EVER = 'private, max-age=31536000, immutable';
 
 /** Keeps a picture by what it holds. @throws CoreError as `readyPicture` */
 export async function keepPicture(

@@ -4,10 +4,8 @@ import { CoreError } from '../../core/error.ts';
 import type { StoredDesign } from '../db/design-table.ts';
 import { carrying } from '../db/picture-table.ts';
 import type { Database } from '../db/schema.ts';
+import { FOR_EVER } from '../for-ever.ts';
 import { sharedPools } from '../work/shared-pools.ts';
-
-/** How long a browser may keep what an address with a version gave: the same address never gives anything else. */
-const FOR_EVER = 'private, max-age=31536000, immutable';
 
 /**
  * A file of a stored design. Query: `v`, the version that is meant; `save` to download it; the rest as `sendFile`.

@@ -1,6 +1,12 @@
 import { useMemo, useState } from 'react';
 import type { MotifDesign } from '../../../core/design/design-schema.ts';
-import { standBack, standMotion } from '../../../core/design/motif/group-blocks.ts';
+import {
+  type BoxStand,
+  groupBlock,
+  standBack,
+  standMotion,
+} from '../../../core/design/motif/group-blocks.ts';
+import type { MotifLay } from '../../../core/design/motif/motif-schema.ts';
 import { moveWay } from '../../../core/shape/contour.ts';
 import { valueIfAny } from '../../../wording/attempt.ts';
 import { panCloth } from '../../cloth/pan-cloth.ts';
@@ -32,7 +38,7 @@ export function MotifHand({ design }: { design: MotifDesign }) {
         className="absolute inset-0 cursor-grab bg-transparent active:cursor-grabbing"
         onPointerDown={(event) => startPick(event, motif, view, setFrame)}
       />
-      <BoxGrid motif={motif} view={view} />
+      <BoxGrid motif={motif} view={view} mirror={mirrorInBox(design.construction.lay)} />
       {frame !== undefined && <FrameLine frame={frame} view={view} />}
       {others.map((each) => (
         <PieceOutline key={each.piece.id} laid={each} view={view} />
@@ -107,7 +113,20 @@ const STRAY = 4;
 const MOST_LINES = 200;
 const LEAST_STEP = 6;
 
-function BoxGrid({ motif, view }: { motif: LaidMotif; view: ClothPlaces }) {
+/** The diagonal that the box itself is mirrored in, where half of it is what is copied. */
+function mirrorInBox(lay: MotifLay): BoxStand | undefined {
+  if (lay.kind !== 'group') return undefined;
+  const { copies } = groupBlock(lay.group, lay.way);
+  return copies.find(({ right, up, stand }) => right === 0 && up === 0 && stand !== 'same')?.stand;
+}
+
+interface BoxGridProps {
+  readonly motif: LaidMotif;
+  readonly view: ClothPlaces;
+  readonly mirror: BoxStand | undefined;
+}
+
+function BoxGrid({ motif, view, mirror }: BoxGridProps) {
   const { width, height } = motif.box;
   const from = view.toView({ x: 0, y: height });
   const to = view.toView({ x: width, y: 0 });
@@ -131,6 +150,19 @@ function BoxGrid({ motif, view }: { motif: LaidMotif; view: ClothPlaces }) {
         strokeWidth="1.5"
         strokeDasharray="2 4"
       />
+      {mirror !== undefined && (
+        <path
+          d={
+            mirror === 'diagonal'
+              ? `M${from.x} ${to.y}L${to.x} ${from.y}`
+              : `M${from.x} ${from.y}L${to.x} ${to.y}`
+          }
+          stroke="#2c5f7c"
+          strokeWidth="1.5"
+          strokeDasharray="8 3 2 3"
+          fill="none"
+        />
+      )}
     </svg>
   );
 }

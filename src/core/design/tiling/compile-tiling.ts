@@ -13,7 +13,7 @@ import { partitionOf } from '../../tiling/upright-partition.ts';
 import { indexOf } from './index-of.ts';
 import { type ColouredTiling, layTiling } from './lay-tiling.ts';
 import { type MarksScale, marksOf } from './marks-of-tiling.ts';
-import { pictureInFace } from './pictures-in-faces.ts';
+import { pictureInFace } from './picture-in-face.ts';
 import { sideOf } from './side-of.ts';
 import { parseShare } from './tiling-numbers.ts';
 import type { TilingSpec } from './tiling-schema.ts';
