@@ -78,6 +78,8 @@ test('copy, rename, move, delete and take it back', async ({ page }) => {
 
 test('files are imported, and broken ones refused in words', async ({ page }) => {
   await page.goto('/');
+  // Counted when they hang.
+  await expect(page.getByRole('link', { name: LARKMERE[0]!.name, exact: true })).toBeVisible();
   const designs = await page.getByRole('link').count();
   for (const [name, text, words] of [
     ['sett.csv', 'colour,threads\nred,4', 'needs the columns “shade” and “count”'],
