@@ -256,6 +256,26 @@ test('a box is mirrored and turned by a plane group, chosen by its picture', asy
   expect(await construction(page)).toMatchObject({ lay: { kind: 'group', group: 'pg', way: 'up' } });
 });
 
+test('a piece is dragged in a mirrored box, where it goes the other way', async ({ page }) => {
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Disc', exact: true }).click();
+  await fill(page, { Across: '2', 'Place, across': '2', 'Place, up': '2' });
+  await step(page, 'Lay');
+  await page.getByRole('radio', { name: 'Mirrored or turned' }).click();
+  await step(page, 'Build');
+  const knob = (await page.getByRole('button', { name: 'Move Disc 1 on the cloth' }).boundingBox())!;
+  const edge = (await page.getByRole('button', { name: 'Across of Disc 1 on the cloth' }).boundingBox())!;
+  // The disc reaches a step from its middle; its image in the box to the right lies 14 steps from the edge.
+  const one = edge.x - knob.x;
+  const image = { x: knob.x + 12 + 12 * one, y: knob.y + 16 };
+  await page.mouse.move(image.x, image.y);
+  await page.mouse.down();
+  await page.mouse.move(image.x + one, image.y - one, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Place, across', { exact: true })).toHaveValue('1');
+  await expect(page.getByLabel('Place, up', { exact: true })).toHaveValue('3');
+});
+
 test('a turned piece is sized along its own way, and a rectangle drawn with Shift chooses', async ({
   page,
 }) => {

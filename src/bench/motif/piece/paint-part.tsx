@@ -34,7 +34,7 @@ export function PaintPart({ design, piece, scale, put }: PaintPartProps) {
           label="Shade"
           shade={shade ?? ''}
           shades={shades}
-          none="Not painted"
+          none={piece.picture === null ? 'Not painted' : 'Nothing beneath the picture'}
           onChange={(key) => put({ shade: key === '' ? null : key })}
         />
       )}
