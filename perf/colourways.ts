@@ -1,5 +1,5 @@
 import { coloured } from '../src/core/design/colourway.ts';
-import { compile } from '../src/core/design/compile-design.ts';
+import { compileUnit } from '../src/core/design/compile-design.ts';
 import type { PlaidDesign } from '../src/core/design/design-schema.ts';
 import { designFromStart } from '../src/core/design/starts.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
@@ -17,7 +17,7 @@ const colourways = Array.from({ length: TIMES }, (_, at) => {
 const out = new Uint32Array(SIDE * SIDE);
 
 function paint(design: PlaidDesign): void {
-  const unit = compile(design);
+  const unit = compileUnit(design);
   const tile = { width: unit.content.width * 2, height: unit.content.height * 2 };
   const window = { tile, width: SIDE, offset: { x: 0, y: 0 }, look: 'flat' as const };
   paintRows(preparePainting(unit, window), 0, SIDE, out);

@@ -1,5 +1,5 @@
 import { createCanvas } from '@napi-rs/canvas';
-import { compile } from '../src/core/design/compile-design.ts';
+import { compileUnit } from '../src/core/design/compile-design.ts';
 import { newPlaid } from '../src/core/design/new-design.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
 import type { Cells } from '../src/core/thread/cells.ts';
@@ -8,7 +8,7 @@ import { line, race } from './timing.ts';
 /** Painting a cloth of 4096 × 4096 threads at one pixel a thread. */
 const THREADS = 4096;
 
-const unit = compile(
+const unit = compileUnit(
   newPlaid({
     name: 'Large',
     shades: ['#24402f', '#8c2f25', '#c79a3b', '#efe6cf', '#2e4c63', '#262b2d'].map((hex, index) => ({

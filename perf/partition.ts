@@ -1,5 +1,5 @@
 import { createCanvas } from '@napi-rs/canvas';
-import { compile } from '../src/core/design/compile-design.ts';
+import { compileUnit } from '../src/core/design/compile-design.ts';
 import { newStripe } from '../src/core/design/new-design.ts';
 import { slope } from '../src/core/exact/slope.ts';
 import { surdToNumber } from '../src/core/exact/surd.ts';
@@ -15,7 +15,7 @@ const bands = Array.from({ length: 300 }, (_, at) => ({
   shade: 'ABCDE'[at % 5]!,
   width: String(1 + ((at * 7) % 5)),
 }));
-const unit = compile(newStripe({ name: 'Many', shades, bands, slope: slope(7, 10) }));
+const unit = compileUnit(newStripe({ name: 'Many', shades, bands, slope: slope(7, 10) }));
 const out = new Uint32Array(SIDE * SIDE);
 
 function ours(): void {

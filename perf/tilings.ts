@@ -1,6 +1,6 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { Resvg } from '@resvg/resvg-js';
-import { compile } from '../src/core/design/compile-design.ts';
+import { compileUnit } from '../src/core/design/compile-design.ts';
 import { newTiling } from '../src/core/design/new-design.ts';
 import { surdToNumber } from '../src/core/exact/surd.ts';
 import { checkPartition, cornerAt } from '../src/core/faces/check-partition.ts';
@@ -24,13 +24,13 @@ function ofCells(times: number) {
 
 console.log('\nA tiling compiled and proven');
 let before: { faces: number; time: number } | undefined;
-compile(ofCells(1));
+compileUnit(ofCells(1));
 for (const times of [1, 3, 10]) {
   const design = ofCells(times);
   let faces = 0;
   const { time } = race(times > 5 ? 1 : 3, {
     time: () => {
-      const base = partitionIn(compile(design));
+      const base = partitionIn(compileUnit(design));
       faces = base.faces.length;
       if (!checkPartition(base).closed) throw new Error('expected it closed');
     },
@@ -46,7 +46,7 @@ for (const times of [1, 3, 10]) {
 
 /** 2048 × 2048 pixels of hexagons, squares and triangles, none of which is like another: about 1700 faces in one repeat. */
 const SIDE = 2048;
-const floor = compile(
+const floor = compileUnit(
   newTiling({
     name: 'Floor',
     shades: SHADES,
@@ -131,7 +131,7 @@ console.log(
 const view = { width: 900, height: 620 };
 const dragged = race(15, {
   ours: () => {
-    const unit = compile(ringedOctagons());
+    const unit = compileUnit(ringedOctagons());
     const repeat = { width: 146, height: 146 };
     const rows = new Uint32Array(repeat.width * repeat.height);
     const window = { tile: repeat, width: repeat.width, offset: { x: 0, y: 0 }, look: 'flat' } as const;

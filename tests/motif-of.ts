@@ -1,5 +1,6 @@
 import { shadeOfLetter } from '../src/core/colour/letter-shades.ts';
 import type { MotifDesign } from '../src/core/design/design-schema.ts';
+import type { Arrangement } from '../src/core/design/lay/lay-schema.ts';
 import type { Motif, Piece, PieceShape } from '../src/core/design/motif/motif-schema.ts';
 import { usualPiece } from '../src/core/design/motif/usual-piece.ts';
 import { newMotif } from '../src/core/design/new-design.ts';
@@ -10,8 +11,12 @@ import { readDesign } from '../src/core/design/read-design.ts';
 export type SomePiece = Partial<Piece> & { readonly shape: PieceShape };
 
 /** A motif of pieces in the middle of a box of so many steps of 5 mm a side, on cream, blue where nothing else is said. */
-export function motifOf(pieces: readonly SomePiece[], more: Partial<Motif> = {}, side = 8): MotifDesign {
-  const { lay, ...rest } = more;
+export function motifOf(
+  pieces: readonly SomePiece[],
+  more: Partial<Motif> & { readonly lay?: Arrangement } = {},
+  side = 8,
+): MotifDesign {
+  const { lay: arrangement, ...rest } = more;
   const middle = `${side}/2`;
   return asKind(
     'motif',
@@ -22,7 +27,7 @@ export function motifOf(pieces: readonly SomePiece[], more: Partial<Motif> = {},
         box: { width: String(side), height: String(side) },
         ground: 'C',
         ...rest,
-        ...(lay === undefined ? {} : { boxes: lay }),
+        ...(arrangement === undefined ? {} : { lay: { arrangement } }),
         pieces: pieces.map(({ shape, ...piece }, at) =>
           usualPiece(at + 1, shape, middle, middle, { shade: 'B', ...piece }),
         ),

@@ -302,12 +302,13 @@ const someShape: fc.Arbitrary<PieceShape> = fc.oneof(
 export const someMotif: fc.Arbitrary<MotifDesign> = fc
   .record({
     hexes: fc.tuple(someHex, someHex, someHex),
-    boxes: fc.constantFrom(
+    arrangement: fc.constantFrom(
       { kind: 'straight' as const },
       { kind: 'half-drop' as const, by: '1/2' },
       { kind: 'brick' as const, by: '2/5' },
       { kind: 'group' as const, group: 'p2gg' as const, way: 'across' as const },
       { kind: 'group' as const, group: 'cm' as const, way: 'up' as const },
+      { kind: 'group' as const, group: 'p31m' as const, way: 'across' as const },
       { kind: 'free' as const, across: { x: '8', y: '1' }, up: { x: '-2', y: '4' } },
     ),
     overlap: fc.constantFrom(...OVERLAPS),
@@ -343,8 +344,9 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
       { minLength: 1, maxLength: 4 },
     ),
   })
-  .map(({ hexes, shapes, ...order }) =>
+  .map(({ hexes, shapes, arrangement, ...order }) =>
     newMotif({
+      lay: { arrangement },
       name: 'Any motif',
       shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
       box: { width: '8', height: '4' },

@@ -1,6 +1,6 @@
 import { type Command, Option } from 'commander';
 import { compile } from '../core/design/compile-design.ts';
-import { pixelOf } from '../core/design/lay.ts';
+import { pixelOf } from '../core/design/lay/lay-schema.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { parseProportion, parseSize } from '../core/design/tiling/tiling-numbers.ts';
 import { TILING_COLOURS } from '../core/design/tiling/tiling-schema.ts';

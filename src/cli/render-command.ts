@@ -7,7 +7,7 @@ import { inColourway } from '../core/design/colourway.ts';
 import { compile } from '../core/design/compile-design.ts';
 import { wovenOf } from '../core/design/design-facts.ts';
 import type { Design } from '../core/design/design-schema.ts';
-import { pitchOf, pixelOf } from '../core/design/lay.ts';
+import { pitchOf, pixelOf } from '../core/design/lay/lay-schema.ts';
 import { parseLengthOrNone } from '../core/design/tiling/tiling-numbers.ts';
 import { CoreError } from '../core/error.ts';
 import type { Rational } from '../core/exact/rational.ts';

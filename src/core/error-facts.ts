@@ -100,6 +100,19 @@ export interface ErrorFacts {
   'growth/side': Of<'face'>;
   'growth/taken': Of<'face'>;
 
+  'lay/boxes': Of<'most'>;
+  'lay/count': Of<'text' | 'most'>;
+  'lay/faces': Of<'most'>;
+  'lay/gaps': None;
+  'lay/no-repeat': None;
+  'lay/no-turn': None;
+  'lay/parallel': None;
+  'lay/part': Of<'text'>;
+  'lay/scale': Of<'text' | 'most'>;
+  'lay/sixty': None;
+  'lay/square': None;
+  'lay/turned-fade': None;
+
   'length/negative': Of<'text'>;
   'length/not-positive': Of<'text'>;
 
@@ -129,14 +142,11 @@ export interface ErrorFacts {
   'motif/copies': Of<'copies' | 'most'>;
   'motif/degrees': Of<'text' | 'most'>;
   'motif/far': Of<'text' | 'most'>;
-  'motif/lay': None;
   'motif/missing': Of<'piece' | 'other'>;
-  'motif/part': Of<'text'>;
   'motif/radii': Of<'text'>;
   'motif/picture': Of<'piece'>;
   'motif/reach': Of<'piece' | 'repeats' | 'most'>;
   'motif/share': Of<'text'>;
-  'motif/square': None;
   'motif/too-large': Of<'width' | 'height' | 'most'>;
   'motif/too-many': Of<'figures' | 'most'>;
   'motif/vanished': Of<'piece'>;

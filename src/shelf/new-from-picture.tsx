@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Design } from '../core/design/design-schema.ts';
-import { bandScale } from '../core/design/lay.ts';
+import { bandScale } from '../core/design/lay/lay-schema.ts';
 import { newPlaid, newStripe } from '../core/design/new-design.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { STRIPE_STARTS } from '../core/design/stripe/stripe-starts.ts';

@@ -3,7 +3,7 @@ import type { Shade } from '../core/colour/shade.ts';
 import type { StripeDesign } from '../core/design/design-schema.ts';
 import { parseBandWidths } from '../core/design/exchange/stripe-text.ts';
 import { formatBandWidths } from '../core/design/exchange/write-stripe-text.ts';
-import { bandScale } from '../core/design/lay.ts';
+import { bandScale } from '../core/design/lay/lay-schema.ts';
 import { asKind } from '../core/design/of-kind.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { inUnit } from '../core/design/stripe/in-unit.ts';

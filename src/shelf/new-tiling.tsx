@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { TilingDesign } from '../core/design/design-schema.ts';
-import { pixelOf } from '../core/design/lay.ts';
+import { pixelOf } from '../core/design/lay/lay-schema.ts';
 import { asKind } from '../core/design/of-kind.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { classShades, colouringOf } from '../core/design/tiling/colouring-of.ts';

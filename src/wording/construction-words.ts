@@ -10,7 +10,7 @@ import { valueIfAny } from './attempt.ts';
 import { crossingName } from './crossing.ts';
 import { linesText } from './lines.ts';
 import { plural } from './measures.ts';
-import { layText, motifText, SHAPE_NAMES } from './motif-words.ts';
+import { motifText, SHAPE_NAMES } from './motif-words.ts';
 import { polygonText, tilingText } from './tiling-words.ts';
 import { directionSentence } from './verdict.ts';
 
@@ -23,8 +23,6 @@ interface ConstructionWords<C extends Construction> {
   readonly built: (construction: C) => string;
   /** How it is made, on one line of the ticket. */
   readonly made: (construction: C) => Named;
-  /** How its repeats lie side by side, in a word or two. */
-  readonly laid: (construction: C) => string;
   /** What follows from its numbers, for the check in words. @throws CoreError of `compile` */
   readonly checked: (design: DesignOf<C>) => readonly Named[];
   /** Said where no cloth follows from its numbers. */
@@ -38,12 +36,9 @@ interface ConstructionWords<C extends Construction> {
   readonly about: string;
 }
 
-const straight = () => 'Straight';
-
 export const WORDS: { readonly [K in keyof ByKind]: ConstructionWords<ByKind[K]> } = {
   plaid: {
     built: (plaid) => `${plural(threadCount(plaid.warp), 'end')}, ${plaid.crossing} ${crossingName(plaid)}`,
-    laid: straight,
     made: (plaid) => [plaid.crossing === 'woven' ? 'Woven' : 'Printed', crossingName(plaid)],
     checked: (design) => {
       const { warp, weft } = plaidThreads(design);
@@ -64,7 +59,6 @@ export const WORDS: { readonly [K in keyof ByKind]: ConstructionWords<ByKind[K]>
   },
   stripe: {
     built: ({ bands, slope }) => `${plural(bands.length, 'band')}, ${linesText(slope)}`,
-    laid: straight,
     made: ({ slope }) => ['Lines', linesText(slope)],
     checked: ({ construction }) => [['Lines', linesText(construction.slope)]],
     found: ({ slope }) => [linesText(slope), ...(slope.rise !== 0 && slope.run !== 0 ? ['diagonal'] : [])],
@@ -75,7 +69,6 @@ export const WORDS: { readonly [K in keyof ByKind]: ConstructionWords<ByKind[K]>
   },
   tiling: {
     built: tilingText,
-    laid: straight,
     made: (tiling) => ['Tiling', tilingText(tiling)],
     checked: ({ construction }) => [['Tiling', tilingText(construction)]],
     found: (tiling) => [tilingText(tiling), ...polygonsOf(tiling)],
@@ -87,14 +80,8 @@ export const WORDS: { readonly [K in keyof ByKind]: ConstructionWords<ByKind[K]>
   motif: {
     built: motifText,
     made: (motif) => ['Motif', motifText(motif)],
-    laid: ({ lay }) => layText(lay),
-    checked: ({ construction }) => [
-      ['Motif', `${motifText(construction)}, ${layText(construction.lay).toLowerCase()}`],
-    ],
-    found: ({ pieces, lay }) => [
-      ...new Set(pieces.map(({ shape }) => SHAPE_NAMES[shape.kind].toLowerCase())),
-      layText(lay).toLowerCase(),
-    ],
+    checked: ({ construction }) => [['Motif', motifText(construction)]],
+    found: ({ pieces }) => [...new Set(pieces.map(({ shape }) => SHAPE_NAMES[shape.kind].toLowerCase()))],
     refused: 'Cannot be made',
     several: { motif: 'Motifs' },
     begun: 'Motif',

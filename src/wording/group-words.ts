@@ -1,4 +1,5 @@
-import type { BoxGroup } from '../core/design/motif/group-blocks.ts';
+import type { BoxGroup } from '../core/repeat/lay/group-blocks.ts';
+import type { SixtyGroup } from '../core/repeat/lay/sixty-groups.ts';
 import type { PlaneGroup } from '../core/tiling/plane-group.ts';
 
 /** What each plane group has beside its shifts. */
@@ -44,4 +45,17 @@ const BOX_GROUP_NAMES: Readonly<Record<BoxGroup, readonly [across: string, up: s
 
 export function boxGroupName(group: BoxGroup, way: 'across' | 'up'): string {
   return BOX_GROUP_NAMES[group][way === 'across' ? 0 : 1];
+}
+
+const SIXTY_GROUP_NAMES: Readonly<Record<SixtyGroup, string>> = {
+  p3: 'Turned by thirds',
+  p3m1: 'Turned by thirds, mirrored through all centres',
+  p31m: 'Turned by thirds, mirrored through some centres',
+  p6: 'Turned by sixths',
+  p6mm: 'Turned by sixths, mirrored six ways',
+};
+
+/** The same where they are copied by third and sixth turns. */
+export function sixtyGroupName(group: SixtyGroup): string {
+  return SIXTY_GROUP_NAMES[group];
 }

@@ -8,7 +8,7 @@ import {
   parseStepsOrNone,
   parseWay,
 } from '../core/design/motif/motif-numbers.ts';
-import type { Motif, MotifLay, Piece, PieceShape } from '../core/design/motif/motif-schema.ts';
+import type { Motif, Piece, PieceShape } from '../core/design/motif/motif-schema.ts';
 import {
   isNumberShape,
   type NumberShape,
@@ -18,7 +18,6 @@ import {
 } from '../core/design/motif/shapes.ts';
 import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
 import type { LetterFontKey } from '../core/shape/letters/letters.ts';
-import { boxGroupName } from './group-words.ts';
 import { lengthText, plural } from './measures.ts';
 
 /** What is said of a shape: its name, a label for each number, and a piece of it in a few words. */
@@ -119,14 +118,6 @@ export const MAKING_NAMES: Readonly<Record<MakingKind, string>> = {
   divide: 'Divided by',
 };
 
-export const LAY_NAMES: Readonly<Record<MotifLay['kind'], string>> = {
-  straight: 'Straight',
-  'half-drop': 'Half-drop',
-  brick: 'Brick',
-  group: 'Mirrored or turned',
-  free: 'By two ways',
-};
-
 export const OVERLAP_NAMES: Readonly<Record<Motif['overlap'], string>> = {
   pieces: 'Later pieces',
   up: 'Upper rows',
@@ -156,11 +147,6 @@ export function motifText({ pieces, box }: Motif): string {
 /** The smallest width or gap of a motif, in millimetres. */
 export function thinText(width: number | null): string {
   return width === null ? 'over half of the repeat' : `${width.toFixed(2)} mm`;
-}
-
-export function layText(lay: MotifLay): string {
-  if (lay.kind === 'group') return boxGroupName(lay.group, lay.way);
-  return 'by' in lay ? `${LAY_NAMES[lay.kind]} ${lay.by}` : LAY_NAMES[lay.kind];
 }
 
 /** How numbers of motifs are read, and what they come to: lengths in millimetres. */

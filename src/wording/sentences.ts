@@ -3,6 +3,7 @@ import type { ErrorCode } from '../core/error-facts.ts';
 import type { Sentence, Sentences } from './sentence.ts';
 import { COMMAND_LINE } from './sentences/command-line.ts';
 import { FILES } from './sentences/files.ts';
+import { LAYS } from './sentences/lays.ts';
 import { LOOMS } from './sentences/looms.ts';
 import { MOTIFS, spot } from './sentences/motifs.ts';
 import { NOTATION } from './sentences/notation.ts';
@@ -25,6 +26,7 @@ const SENTENCES: Sentences = {
   ...NUMBERS,
   ...THREADS,
   ...TILINGS,
+  ...LAYS,
   ...MOTIFS,
   ...COMMAND_LINE,
   ...PICTURES,

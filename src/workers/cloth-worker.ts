@@ -4,10 +4,15 @@ import * as Comlink from 'comlink';
 import type { Proof } from '../core/colour/proof.ts';
 import { checkDesign } from '../core/design/check-design.ts';
 import { compile } from '../core/design/compile-design.ts';
+import type { BuiltBox } from '../core/design/construction.ts';
 import type { Design, MotifDesign } from '../core/design/design-schema.ts';
+import { boxOnCloth, builtBox } from '../core/design/lay/laid-box.ts';
+import { turnOffers } from '../core/design/lay/turn-offers.ts';
 import { markedUnit } from '../core/design/marked-unit.ts';
 import { type MotifFacts, motifFacts } from '../core/design/motif/motif-facts.ts';
-import { toNumber } from '../core/exact/rational.ts';
+import { isWhole, toNumber } from '../core/exact/rational.ts';
+import { surdToNumber } from '../core/exact/surd.ts';
+import type { Rectangle } from '../core/exact/vector.ts';
 import {
   orderPicture,
   type PictureOrder,
@@ -18,10 +23,14 @@ import {
 import type { Sheet } from '../core/formats/sheet.ts';
 import { type Look, paintRows, preparePainting } from '../core/paint/painting.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import type { RepeatSlope } from '../core/repeat/lay/turn-unit.ts';
+import { pixelFits } from '../core/repeat/pixel-fit.ts';
 import { proofed } from '../core/repeat/proofed.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../core/repeat/repeat-unit.ts';
 import type { Pictures } from '../core/shape/picture.ts';
+import type { Place } from '../core/shape/places.ts';
 import type { ClothMarks } from '../core/thread/mark-cells.ts';
+import { parseResolution, pixelsIn } from '../core/units/resolution.ts';
 import { loadPictures } from '../kit/pictures/load-pictures.ts';
 import { type Attempt, attempt } from '../wording/attempt.ts';
 
@@ -58,6 +67,70 @@ async function withUnit<T>(design: Design, work: (unit: RepeatUnit) => T): Promi
   return attempt(() => work(unitOf(design, pictures)));
 }
 
+/** One repeat on the cloth, in steps: threads, or millimetres where there are none. */
+export interface Measured {
+  readonly ends: number;
+  readonly picks: number;
+  /** Millimetres of a step across. */
+  readonly step: number;
+  /** Corners of the box, and what carries the cloth onto itself, in steps. */
+  readonly box: readonly Place[];
+  readonly lattice: readonly [Place, Place];
+  /** Cells of the lattice in one repeat, and by what the design is scaled. */
+  readonly cells: number;
+  readonly factor: number;
+}
+
+let measured: { readonly unit: RepeatUnit; readonly value: Measured } | undefined;
+
+function measureUnit(design: Design, unit: RepeatUnit): Measured {
+  const { grid, pitch } = unit;
+  const { corners, lattice, cells, factor } = boxOnCloth(design, unit);
+  if (grid.step === 'thread') {
+    const step = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
+    const inThreads = ({ x, y }: Place): Place => ({ x: x / step.x, y: y / step.y });
+    return {
+      ends: grid.ends,
+      picks: grid.picks,
+      step: step.x,
+      box: corners.map(inThreads),
+      lattice: [inThreads(lattice[0]), inThreads(lattice[1])],
+      cells,
+      factor,
+    };
+  }
+  const size = nearSize(repeatSize(unit)!);
+  const [ends, picks] = [toNumber(size.width), toNumber(size.height)];
+  return { ends, picks, step: 1, box: corners, lattice, cells, factor };
+}
+
+/** A design in a small picture, and what one repeat of it is. */
+export interface Swatch {
+  readonly image: ImageBitmap;
+  /** Millimetres. */
+  readonly size: { readonly width: number; readonly height: number };
+  /** Left out where it has none. */
+  readonly threads?: { readonly ends: number; readonly picks: number };
+  /** Whole pixels at its own resolution; undefined where one is smaller than that. */
+  readonly pixels: { readonly width: number; readonly height: number } | undefined;
+  /** Whether its threads can be kept whole. */
+  readonly closes: boolean;
+}
+
+function pixelsOf({ width, height }: Rectangle, { resolution }: Design): Rectangle {
+  const dpi = parseResolution(resolution);
+  return { width: pixelsIn(width, dpi), height: pixelsIn(height, dpi) };
+}
+
+/** A turn as it is offered; sizes in millimetres. */
+export interface ShownTurn {
+  readonly slope: RepeatSlope;
+  readonly degrees: number;
+  readonly error: number;
+  readonly repeats: number;
+  readonly size: { readonly width: number; readonly height: number };
+}
+
 /** The same piece in fewer pixels. */
 function coarser({ tile, x, y, width, height, coarse }: PatchOrder) {
   const fewer = (pixels: number) => Math.max(1, Math.round(pixels / coarse));
@@ -71,13 +144,11 @@ function coarser({ tile, x, y, width, height, coarse }: PatchOrder) {
 }
 
 const api = {
-  /** Size of one repeat in threads; in millimetres where there are none. */
-  measure: (design: Design): Promise<Attempt<{ ends: number; picks: number }>> =>
+  /** Size of one repeat in threads; in millimetres where there are none; and how its box lies there. */
+  measure: (design: Design): Promise<Attempt<Measured>> =>
     withUnit(design, (unit) => {
-      const { grid } = unit;
-      if (grid.step === 'thread') return { ends: grid.ends, picks: grid.picks };
-      const size = nearSize(repeatSize(unit)!);
-      return { ends: toNumber(size.width), picks: toNumber(size.height) };
+      if (measured?.unit !== unit) measured = { unit, value: measureUnit(design, unit) };
+      return measured.value;
     }),
 
   paint: async (order: PatchOrder): Promise<Attempt<ImageBitmap>> => {
@@ -114,13 +185,15 @@ const api = {
       return { order, ...sheetFacts(unit, order, sheet) };
     }),
 
-  /** The cloth in so many device pixels, and the size of its repeat in millimetres. */
+  /** The cloth in so many device pixels, and what its repeat becomes. */
   swatch: async (
     design: Design,
     { width, height }: { readonly width: number; readonly height: number },
     perMillimetre: number,
-  ): Promise<Attempt<{ image: ImageBitmap; size: { width: number; height: number } }>> => {
-    const answer = await withUnit(design, (unit) => {
+  ): Promise<Attempt<Swatch>> => {
+    const pictures = await loadPictures(design);
+    const answer = attempt((): Swatch => {
+      const unit = compile(design, pictures);
       const exact = nearSize(repeatSize(unit)!);
       const size = { width: toNumber(exact.width), height: toNumber(exact.height) };
       const pixels = (side: number) => Math.max(1, Math.round(side * perMillimetre));
@@ -130,10 +203,36 @@ const api = {
       paintRows(painting, 0, height, new Uint32Array(image.data.buffer));
       const canvas = new OffscreenCanvas(width, height);
       canvas.getContext('2d')!.putImageData(image, 0, 0);
-      return { image: canvas.transferToImageBitmap(), size };
+      return {
+        image: canvas.transferToImageBitmap(),
+        size,
+        ...(unit.grid.step === 'thread' && { threads: { ends: unit.grid.ends, picks: unit.grid.picks } }),
+        pixels: pixelFits(pixelsOf(exact, design), 1)[0],
+        closes: unit.lattice.every(({ x, y }) => unit.grid.step === 'mm' || (isWhole(x) && isWhole(y))),
+      };
     });
     return 'value' in answer ? Comlink.transfer(answer, [answer.value.image]) : answer;
   },
+
+  /** What of a design is drawn once, whichever way it is laid; its width in millimetres. */
+  built: (design: Design): Attempt<{ millimetres: number; counted: BuiltBox['counted'] } | undefined> =>
+    attempt(() => {
+      const box = builtBox(design);
+      return box && { millimetres: surdToNumber(box.width), counted: box.counted };
+    }),
+
+  /** Turns near an angle after which the design repeats upright, as it is laid. */
+  turns: (design: Design, degrees: number): Attempt<readonly ShownTurn[]> =>
+    attempt(() => {
+      const level = compile({ ...design, lay: { ...design.lay, slope: null } });
+      return turnOffers(repeatSize(level)!, degrees).map(({ slope, degrees: met, error, repeats, size }) => ({
+        slope,
+        degrees: met,
+        error,
+        repeats,
+        size: { width: surdToNumber(size.width), height: surdToNumber(size.height) },
+      }));
+    }),
 
   check: async (design: Design): Promise<Attempt<RepeatReport>> => {
     const pictures = await loadPictures(design);

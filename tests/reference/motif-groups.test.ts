@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { compile } from '../../src/core/design/compile-design.ts';
-import { BOX_GROUPS, type BoxGroup, groupBlock } from '../../src/core/design/motif/group-blocks.ts';
+import { compileUnit } from '../../src/core/design/compile-design.ts';
 import { motifSymmetry } from '../../src/core/design/motif/motif-symmetry.ts';
 import { surdToNumber } from '../../src/core/exact/surd.ts';
+import { BOX_GROUPS, type BoxGroup, groupBlock } from '../../src/core/repeat/lay/group-blocks.ts';
 import type { PlaneGroup } from '../../src/core/tiling/plane-group.ts';
 import { disc, motifOf, type SomePiece } from '../motif-of.ts';
 
@@ -80,7 +80,7 @@ function triangles(motions: readonly Motion[]): readonly SomePiece[] {
   }));
 }
 
-const groupOf = (...of: Parameters<typeof motifOf>) => motifSymmetry(compile(motifOf(...of)))?.group;
+const groupOf = (...of: Parameters<typeof motifOf>) => motifSymmetry(compileUnit(motifOf(...of)))?.group;
 
 describe('a motif carried by the motions of a plane group', () => {
   it.each(Object.entries(GROUPS))('has that group: %s', (group, motions) => {
@@ -155,7 +155,7 @@ describe('boxes copied by a group', () => {
 
   it('repeat after as many boxes as the trade says', () => {
     const size = (group: BoxGroup, way?: 'up') => {
-      const { pitch } = compile(motifOf([HOOK], laid(group, way)));
+      const { pitch } = compileUnit(motifOf([HOOK], laid(group, way)));
       return [surdToNumber(pitch.x) / 40, surdToNumber(pitch.y) / 40];
     };
     // Every second row flipped: w × 2h; mirrored both ways and four turned: 2w × 2h (common practice).
@@ -168,7 +168,7 @@ describe('boxes copied by a group', () => {
 
   it('have what lies on a mirror or on the middle of a turn once', () => {
     const marks = (piece: SomePiece, group: BoxGroup) =>
-      compile(motifOf([piece], laid(group))).content.marks.length;
+      compileUnit(motifOf([piece], laid(group))).content.marks.length;
     expect(marks({ shape: disc('2') }, 'p2mm')).toBe(4);
     expect(marks({ shape: disc('2'), x: '8' }, 'p2mm')).toBe(2);
     expect(marks({ shape: disc('2'), x: '8', y: '8' }, 'p4')).toBe(1);
@@ -178,7 +178,7 @@ describe('boxes copied by a group', () => {
 
   it('need a square where they are turned by quarters', () => {
     const box = { width: '8', height: '6' };
-    expect(() => compile(motifOf([HOOK], { box, ...laid('p4') }))).toThrow('motif/square');
+    expect(() => compileUnit(motifOf([HOOK], { box, ...laid('p4') }))).toThrow('motif/square');
     expect(groupOf([HOOK], { box, ...laid('p2gg') })).toBe('p2gg');
   });
 });

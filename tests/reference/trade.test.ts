@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { compile } from '../../src/core/design/compile-design.ts';
+import { compileUnit } from '../../src/core/design/compile-design.ts';
 import type { PlaidDesign } from '../../src/core/design/design-schema.ts';
 import { rational } from '../../src/core/exact/rational.ts';
 import { surdText } from '../../src/core/exact/surd-text.ts';
@@ -19,7 +19,7 @@ const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
 
 /** One repeat as letters, the top row first. */
 function picture(design: PlaidDesign): string[] {
-  const { content } = compile(design);
+  const { content } = compileUnit(design);
   return Array.from({ length: content.height }, (_, y) =>
     Array.from({ length: content.width }, (__, x) => content.shades[cellAt(content, x, y)]!.key).join(''),
   );
@@ -101,12 +101,12 @@ describe('colour-and-weave checks, drawn by hand from their definitions (common 
 
 describe('sizes', () => {
   it('36 ends at 24 to the inch are 38.1 mm (1 in = 25.4 mm, international yard and pound agreement 1959)', () => {
-    const size = repeatSize(compile(sampleDesign('warp: G/8 R6 Y2 G4 C/4\ndensity: 24/in')))!;
+    const size = repeatSize(compileUnit(sampleDesign('warp: G/8 R6 Y2 G4 C/4\ndensity: 24/in')))!;
     expect(surdText(size.width)).toBe('381/10');
   });
 
   it('A4 is 2480 × 3508 px at 300 dpi (ISO 216), 12 in are 3600', () => {
-    const unit = compile(sampleDesign('warp: A1\nweave: plain'));
+    const unit = compileUnit(sampleDesign('warp: A1\nweave: plain'));
     const at = (size: string) => orderPicture(unit, { dpi: rational(300) }, parseSheet(size, 'mm', PIXEL));
     expect(at('210 x 297 mm')).toMatchObject({ width: 2480, height: 3508 });
     expect(at('12in')).toMatchObject({ width: 3600, height: 3600 });

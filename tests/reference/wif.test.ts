@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { compile } from '../../src/core/design/compile-design.ts';
+import { compileUnit } from '../../src/core/design/compile-design.ts';
 import type { PlaidDesign } from '../../src/core/design/design-schema.ts';
 import { designFromWif } from '../../src/core/design/exchange/wif-design.ts';
 import { designToWif } from '../../src/core/design/exchange/write-file.ts';
@@ -95,7 +95,7 @@ Spacing=0.125
 `;
 
 function picture(design: PlaidDesign): string[] {
-  const { content } = compile(design);
+  const { content } = compileUnit(design);
   return Array.from({ length: content.height }, (_, y) =>
     Array.from({ length: content.width }, (__, x) => content.shades[cellAt(content, x, y)]!.hex).join(' '),
   );

@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import type { Shade } from '../../core/colour/shade.ts';
 import type { Direction } from '../../core/design/construction.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { bandScale } from '../../core/design/lay.ts';
+import { bandScale } from '../../core/design/lay/lay-schema.ts';
 import { CoreError } from '../../core/error.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';

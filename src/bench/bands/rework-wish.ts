@@ -2,7 +2,7 @@ import { nameWithin } from '../../core/colour/free-name.ts';
 import { freeKey, type Shade } from '../../core/colour/shade.ts';
 import type { Direction } from '../../core/design/construction.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { bandScale, pitchOf, pixelOf } from '../../core/design/lay.ts';
+import { bandScale, pitchOf, pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { commonMultiple } from '../../core/exact/common-multiple.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
 import { parsePortion } from '../../core/exact/parse-portion.ts';

@@ -1,5 +1,4 @@
 import { inThreads } from '../../core/design/design-facts.ts';
-import { pitchOf } from '../../core/design/lay.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { benchState } from '../state/bench-store.ts';
@@ -47,8 +46,7 @@ export function panBy(x: number, y: number): void {
 
 /** As large as it will be woven or printed, on this monitor. */
 export function zoomToTrueSize(): void {
-  const design = benchState().history.present;
-  const millimetres = inThreads(design) ? toNumber(pitchOf(design.lay).x) : 1;
+  const millimetres = useCloth.getState().repeat?.step ?? 1;
   zoomTo(millimetres * (calibration() ?? NOMINAL_PIXELS_PER_MM));
 }
 

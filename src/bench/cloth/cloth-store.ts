@@ -3,7 +3,8 @@ import type { Proof } from '../../core/colour/proof.ts';
 import { PLAIN_THREADS } from '../../core/paint/thread-light.ts';
 import { type ClothMarks, NO_MARKS } from '../../core/thread/mark-cells.ts';
 import { keep, readKept } from '../../kit/kept/browser-store.ts';
-import type { Camera, RepeatSize, Size } from './cloth-camera.ts';
+import type { Measured } from '../../workers/cloth-worker.ts';
+import type { Camera, Size } from './cloth-camera.ts';
 
 export const CLOTH_LOOKS = ['auto', 'flat', 'threads', 'finished'] as const;
 export type ClothLook = (typeof CLOTH_LOOKS)[number];
@@ -14,12 +15,13 @@ export interface ClothView {
   readonly camera: Camera | undefined;
   /** Whether two fingers zoom just now, so that neither of them pans. */
   readonly pinching: boolean;
-  /** Threads of one repeat, as the worker found them. */
-  readonly repeat: RepeatSize | undefined;
+  /** One repeat, as the worker found it. */
+  readonly repeat: Measured | undefined;
   /** Height of a pick for an end one wide. */
   readonly ratio: number;
   readonly outlineRepeat: boolean;
   readonly outlineUnit: boolean;
+  readonly outlineLattice: boolean;
   /** How far everything but the unit is faded, 0 … 1. */
   readonly fade: number;
   readonly ticket: boolean;
@@ -53,6 +55,7 @@ export const useCloth = create<ClothView>(() => ({
   ratio: 1,
   outlineRepeat: true,
   outlineUnit: false,
+  outlineLattice: false,
   fade: 0,
   ticket: true,
   proof: 'none',

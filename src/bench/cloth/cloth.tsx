@@ -3,7 +3,7 @@ import { seenFromBehind } from '../../core/design/behind.ts';
 import { kindFor } from '../../core/design/constructions.ts';
 import { inThreads } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { pitchOf } from '../../core/design/lay.ts';
+import { pitchOf } from '../../core/design/lay/lay-schema.ts';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
 import { watchSize } from '../../kit/use-size.ts';
 import { problemOf } from '../state/bench-state.ts';

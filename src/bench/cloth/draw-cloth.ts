@@ -1,3 +1,4 @@
+import type { Place } from '../../core/shape/places.ts';
 import { type Camera, type ClothGeometry, type Piece, type Size, tileCorner } from './cloth-camera.ts';
 
 /** A painted piece of cloth. */
@@ -22,9 +23,12 @@ export interface ClothScene {
   readonly geometry: ClothGeometry;
   readonly patch: Patch;
   readonly repeat: Box | undefined;
-  readonly unit: Box | undefined;
+  /** Corners of what is drawn once. */
+  readonly unit: readonly Place[] | undefined;
+  /** Places that the cloth comes again at. */
+  readonly lattice: readonly Place[];
   readonly fade: number;
-  readonly fadeAround: Box;
+  readonly fadeAround: readonly Place[];
 }
 
 /** Fills the view with the painted piece, repeated, and draws the outlines over it. */
@@ -46,27 +50,73 @@ export function drawCloth(context: CanvasRenderingContext2D, scene: ClothScene):
   context.fillRect(0, 0, Math.ceil(view.width * pixelRatio), Math.ceil(view.height * pixelRatio));
   context.setTransform(pixelRatio, 0, 0, pixelRatio, 0, 0);
   if (scene.fade > 0) fadeOutside(context, view, scene.fadeAround, scene.fade);
-  if (scene.repeat !== undefined) outline(context, scene.repeat, '#20292b', [9, 6]);
+  if (scene.repeat !== undefined) outline(context, cornersOf(scene.repeat), '#20292b', [9, 6]);
   if (scene.unit !== undefined) outline(context, scene.unit, '#2c5f7c', []);
+  for (const place of scene.lattice) ring(context, place);
 }
 
-function fadeOutside(context: CanvasRenderingContext2D, view: Size, box: Box, fade: number): void {
+function cornersOf({ left, top, width, height }: Box): readonly Place[] {
+  return [
+    { x: left, y: top },
+    { x: left + width, y: top },
+    { x: left + width, y: top + height },
+    { x: left, y: top + height },
+  ];
+}
+
+function fadeOutside(
+  context: CanvasRenderingContext2D,
+  view: Size,
+  corners: readonly Place[],
+  fade: number,
+): void {
   context.beginPath();
   context.rect(0, 0, view.width, view.height);
-  context.rect(box.left, box.top, box.width, box.height);
+  tracePolygon(context, corners);
   context.fillStyle = `rgb(245 241 232 / ${fade})`;
   context.fill('evenodd');
 }
 
-function outline(context: CanvasRenderingContext2D, box: Box, colour: string, dash: readonly number[]): void {
+function tracePolygon(context: CanvasRenderingContext2D, corners: readonly Place[]): void {
+  for (const [at, { x, y }] of corners.entries()) {
+    if (at === 0) context.moveTo(x, y);
+    else context.lineTo(x, y);
+  }
+  context.closePath();
+}
+
+/** CSS pixels from a place of the lattice to the ring round it. */
+const RING = 4.5;
+
+function ring(context: CanvasRenderingContext2D, { x, y }: Place): void {
+  context.beginPath();
+  context.arc(x, y, RING, 0, 2 * Math.PI);
+  for (const [style, width] of [
+    ['rgb(255 255 255 / 0.9)', 4],
+    ['#96690b', 2],
+  ] as const) {
+    context.strokeStyle = style;
+    context.lineWidth = width;
+    context.stroke();
+  }
+}
+
+function outline(
+  context: CanvasRenderingContext2D,
+  corners: readonly Place[],
+  colour: string,
+  dash: readonly number[],
+): void {
   context.setLineDash(dash);
+  context.beginPath();
+  tracePolygon(context, corners);
   for (const [style, width] of [
     ['rgb(255 255 255 / 0.9)', 3.5],
     [colour, 1.5],
   ] as const) {
     context.strokeStyle = style;
     context.lineWidth = width;
-    context.strokeRect(box.left, box.top, box.width, box.height);
+    context.stroke();
   }
   context.setLineDash([]);
 }

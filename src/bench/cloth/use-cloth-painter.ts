@@ -4,7 +4,7 @@ import type { Design } from '../../core/design/design-schema.ts';
 import type { ThreadLook } from '../../core/paint/thread-light.ts';
 import type { ClothMarks } from '../../core/thread/mark-cells.ts';
 import { latest } from '../../kit/latest.ts';
-import type { PatchOrder } from '../../workers/cloth-worker.ts';
+import type { Measured, PatchOrder } from '../../workers/cloth-worker.ts';
 import { openClothWorker } from '../../workers/open-worker.ts';
 import { dispatch } from '../state/bench-store.ts';
 import {
@@ -37,7 +37,7 @@ interface Wish {
 /** A piece as the worker painted it. */
 interface Painted extends Omit<Patch, 'serial'> {
   readonly piece: Piece;
-  readonly repeat: { readonly ends: number; readonly picks: number };
+  readonly repeat: Measured;
 }
 
 /** Milliseconds of painting from which the next piece is shown coarsely first, and how coarsely. */
@@ -85,7 +85,7 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
     const show = ({ repeat, ...fresh }: Painted, done: Wish | undefined) => {
       // What is shown coarsely is still wished for.
       if (done !== undefined) painted.current = { wish: done, piece: fresh.piece };
-      if (!sameRepeat(useCloth.getState().repeat, repeat)) useCloth.setState({ repeat });
+      if (!isSame(useCloth.getState().repeat, repeat)) useCloth.setState({ repeat });
       setPatch((old) => {
         old?.bitmap.close();
         return { ...fresh, serial: (old?.serial ?? 0) + 1 };
@@ -123,11 +123,8 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
   return patch;
 }
 
-function sameRepeat(
-  a: { ends: number; picks: number } | undefined,
-  b: { ends: number; picks: number },
-): boolean {
-  return a?.ends === b.ends && a.picks === b.picks;
+function isSame(a: Measured | undefined, b: Measured): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
 }
 
 /** Panning over what is painted already needs nothing new. */

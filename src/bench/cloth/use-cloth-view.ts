@@ -9,11 +9,13 @@ export interface ClothPlaces {
   readonly perMillimetre: number;
 }
 
-/** How cloth that is measured in millimetres lies in the view; undefined while there is none. */
+/** How cloth that is measured in millimetres, as it was built, lies in the view; undefined while there is none. */
 export function useClothView(): ClothPlaces | undefined {
   const { camera, repeat, ratio } = useCloth();
   if (camera === undefined || repeat === undefined) return undefined;
-  const { stepX, stepY } = layGeometry(repeat, camera.perEnd, ratio, window.devicePixelRatio);
+  const geometry = layGeometry(repeat, camera.perEnd, ratio, window.devicePixelRatio);
+  const stepX = geometry.stepX * repeat.factor;
+  const stepY = geometry.stepY * repeat.factor;
   return {
     toView: ({ x, y }) => ({ x: camera.x + x * stepX, y: camera.y - y * stepY }),
     toCloth: ({ x, y }) => ({ x: (x - camera.x) / stepX, y: (camera.y - y) / stepY }),

@@ -1,6 +1,9 @@
 import '../../workers/no-eval.ts';
 
 import { useCallback, useEffect, useState } from 'react';
+import { kindFor } from '../../core/design/constructions.ts';
+import { isSloped } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { BrokenPage } from '../../kit/broken-part.tsx';
 import { CommandMenu } from '../../kit/commands/command-menu.tsx';
 import { designCommands } from '../../kit/commands/shelf-commands.ts';
@@ -131,6 +134,12 @@ function Workplace({ tour }: { tour: React.ReactNode }) {
   );
 }
 
+/** Whether what lies on the cloth lies as it was built, so that it can be taken hold of there. */
+function isByHand({ construction, lay }: Design): boolean {
+  if (isSloped(lay)) return false;
+  return lay.arrangement.kind === 'straight' || kindFor(construction).boxOf !== undefined;
+}
+
 function ClothWithRails() {
   const design = useDesign();
   const step = useBenchState((state) => state.step);
@@ -140,7 +149,7 @@ function ClothWithRails() {
       <Corner />
       {railed.includes('warp') ? <Rail direction="warp" /> : <Ruler direction="warp" />}
       {railed.includes('weft') ? <Rail direction="weft" /> : <Ruler direction="weft" />}
-      <Cloth>{step === 'Build' && <ConstructionHandles design={design} />}</Cloth>
+      <Cloth>{step === 'Build' && isByHand(design) && <ConstructionHandles design={design} />}</Cloth>
       <Ticket />
     </div>
   );

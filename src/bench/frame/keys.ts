@@ -56,6 +56,12 @@ export const ANYWHERE: readonly BenchKey[] = [
     act: () => useCloth.setState(({ outlineUnit }) => ({ outlineUnit: !outlineUnit })),
   },
   {
+    keys: 'L',
+    what: 'mark the lattice',
+    hears: alone('l'),
+    act: () => useCloth.setState(({ outlineLattice }) => ({ outlineLattice: !outlineLattice })),
+  },
+  {
     keys: 'T',
     what: 'pin the ticket',
     hears: alone('t'),

@@ -1,5 +1,5 @@
 import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
-import { pitchOf } from '../../core/design/lay.ts';
+import { pitchOf } from '../../core/design/lay/lay-schema.ts';
 import { multiply, rational, toDecimal } from '../../core/exact/rational.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { VerdictMark } from '../../kit/verdict-mark.tsx';

@@ -2,6 +2,7 @@ import { inThreads } from '../../core/design/design-facts.ts';
 import { equals, toDecimal } from '../../core/exact/rational.ts';
 import { parseDensity } from '../../core/units/density.ts';
 import { wordsFor } from '../../wording/construction-words.ts';
+import { wholeLayText } from '../../wording/lay-words.ts';
 import { plural } from '../../wording/measures.ts';
 import { type BenchState, problemOf, STEPS, type Step, unmadeOf } from '../state/bench-state.ts';
 import { dispatch, useBenchState } from '../state/bench-store.ts';
@@ -46,13 +47,14 @@ function stateOf(step: Step, state: BenchState): string {
     case 'Build':
       return wordsFor(construction).built(construction);
     case 'Lay': {
-      if (!inThreads(history.present)) return wordsFor(construction).laid(construction);
+      const laid = wholeLayText(lay);
+      if (!inThreads(history.present)) return laid;
       const ends = parseDensity(lay.ends);
       const picks = parseDensity(lay.picks);
       const per = lay.per === 'in' ? 'per inch' : 'per cm';
       return equals(ends, picks)
-        ? `Straight, ${toDecimal(ends, 3)} threads ${per}`
-        : `Straight, ${toDecimal(ends, 3)} × ${toDecimal(picks, 3)} ${per}`;
+        ? `${laid}, ${toDecimal(ends, 3)} threads ${per}`
+        : `${laid}, ${toDecimal(ends, 3)} × ${toDecimal(picks, 3)} ${per}`;
     }
     case 'Check':
       return problemOf(state) === undefined && unmadeOf(state) === undefined

@@ -28,7 +28,8 @@ function lightText(degrees: number): string {
 export function ViewControls() {
   const design = useDesign();
   const woven = wovenOf(design) !== undefined;
-  const { outlineRepeat, outlineUnit, fade, ticket, proof, behind, look, light, yarnThick } = useCloth();
+  const { outlineRepeat, outlineUnit, outlineLattice, fade, ticket, proof, behind, look, light, yarnThick } =
+    useCloth();
   const [calibrating, setCalibrating] = useState(false);
   return (
     <>
@@ -63,6 +64,12 @@ export function ViewControls() {
               hint="U"
               on={outlineUnit}
               onChange={(on) => useCloth.setState({ outlineUnit: on })}
+            />
+            <Toggle
+              text="Mark the lattice"
+              hint="L"
+              on={outlineLattice}
+              onChange={(on) => useCloth.setState({ outlineLattice: on })}
             />
             <Toggle
               text="Pin the ticket"

@@ -1,7 +1,7 @@
 import { toast } from 'sonner';
 import { kindFor } from '../../core/design/constructions.ts';
 import { inThreads } from '../../core/design/design-facts.ts';
-import { pitchOf } from '../../core/design/lay.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
 import { parseExact } from '../../core/exact/parse-exact.ts';
 import { divide, isWhole, multiply, rational, toDecimal, toText } from '../../core/exact/rational.ts';
@@ -10,95 +10,111 @@ import { LENGTH_UNITS } from '../../core/units/length.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { Measure, Panel } from '../../kit/panel.tsx';
-import { lengthText, sizeText } from '../../wording/measures.ts';
+import { plural, sizeText } from '../../wording/measures.ts';
 import { viewFor } from '../build/views.tsx';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { problemOf } from '../state/bench-state.ts';
-import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
-import { setLay } from '../state/design-edits.ts';
+import { useBenchState, useDesign } from '../state/bench-store.ts';
+import { ArrangementPart } from './arrangement-part.tsx';
+import { LayCards } from './lay-cards.tsx';
+import { putLay } from './lay-edits.ts';
+import { ScalePart } from './scale-part.tsx';
+import { SlopePart } from './slope-part.tsx';
+import { type ShownBox, useBuiltBox } from './use-built-box.ts';
 
 const PER = { in: 'inch', cm: 'cm' } as const;
 
-const PURPOSES = {
-  repeat: 'Repeats side by side, straight. The density gives them their true size.',
-  widths: 'Repeats side by side, straight. A density says how wide a thread is, for widths in threads.',
-  nothing: 'Repeats side by side, straight.',
-} as const;
-
-/** How the repeat lies, and how close the threads are. */
+/** How what was built is set side by side, how large, on which slope, and how close its threads are. */
 export function LayPanel() {
   const design = useDesign();
   const { lay, construction } = design;
   const { density } = kindFor(construction);
   const { Lay } = viewFor(design);
-  const repeat = useCloth((cloth) => cloth.repeat);
   const problem = useBenchState(problemOf);
-  const report = useBenchState((state) => state.report);
-  const pitch = pitchOf(lay);
-  const size = (threads: number, step: typeof pitch.x) =>
-    lengthText(multiply(rational(threads), step), lay.unit);
-  const set = (change: Parameters<typeof setLay>[0], tag?: string) =>
-    dispatch({ kind: 'edit', edit: setLay(change), ...(tag === undefined ? {} : { tag }) });
+  const box = useBuiltBox(design);
   return (
-    <Panel title="Lay" purpose={Lay === undefined ? PURPOSES[density] : 'How boxes are set side by side.'}>
+    <Panel title="Lay" purpose="How what was built comes again: side by side, how large, on which slope.">
+      {box !== undefined && <ArrangementPart lay={lay} counted={box.counted} />}
       {Lay !== undefined && <Lay />}
-      {density !== 'nothing' && (
-        <>
-          <Choice
-            label="Density, threads per"
-            value={lay.per}
-            options={DENSITY_BASES.map((base) => ({ value: base, text: PER[base] }))}
-            onChange={(per) => {
-              if (per === lay.per) return;
-              const ends = perOther(lay.ends, per);
-              const picks = perOther(lay.picks, per);
-              set({ per, ends, picks });
-              toast(
-                `Converted: ${lay.ends} threads per ${PER[lay.per]} are ${resolveDensity(ends)} per ${PER[per]}.`,
-              );
-            }}
-          />
-          <div className="grid grid-cols-2 gap-3">
-            <NumberField
-              label={`Ends per ${PER[lay.per]}`}
-              text={lay.ends}
-              resolve={resolveDensity}
-              onChange={(ends) => set({ ends }, 'ends')}
-            />
-            <NumberField
-              label={`Picks per ${PER[lay.per]}`}
-              text={lay.picks}
-              resolve={resolveDensity}
-              onChange={(picks) => set({ picks }, 'picks')}
-            />
-          </div>
-        </>
-      )}
+      {problem === undefined && <Measures design={design} />}
+      <ScalePart hasLines={density === 'nothing'} />
+      <SlopePart />
+      {density !== 'nothing' && <Density design={design} />}
       <Choice
         label="Lengths are shown in"
         value={lay.unit}
         options={LENGTH_UNITS.map((unit) => ({ value: unit, text: unit }))}
-        onChange={(unit) => set({ unit })}
+        onChange={(unit) => putLay({ unit })}
       />
-      {report?.size && !inThreads(design) && (
-        <dl className="m-0 flex flex-col gap-1.5 border-rule border-t pt-3">
-          <Measure name="One repeat">{sizeText(report.size, lay.unit)}</Measure>
-        </dl>
-      )}
-      {repeat !== undefined && problem === undefined && inThreads(design) && (
-        <dl className="m-0 flex flex-col gap-1.5 border-rule border-t pt-3">
-          <Measure name="One repeat">
-            {size(repeat.ends, pitch.x)} × {size(repeat.picks, pitch.y)} {lay.unit}
-          </Measure>
-          <Measure name="One end">
-            {size(1, pitch.x)} {lay.unit}
-          </Measure>
-          <Measure name="One pick">
-            {size(1, pitch.y)} {lay.unit}
-          </Measure>
-        </dl>
-      )}
+      {box !== undefined && <Cards design={design} box={box} />}
     </Panel>
+  );
+}
+
+function Cards({ design, box }: { readonly design: Design; readonly box: ShownBox }) {
+  return (
+    <section aria-label="All lays" className="border-rule border-t pt-3">
+      <LayCards
+        design={design}
+        boxWidth={box.millimetres}
+        onChoose={(arrangement) => putLay({ arrangement })}
+      />
+    </section>
+  );
+}
+
+/** What one repeat has become. */
+function Measures({ design }: { readonly design: Design }) {
+  const report = useBenchState((state) => state.report);
+  const repeat = useCloth((cloth) => cloth.repeat);
+  const { unit } = design.lay;
+  return (
+    <dl className="m-0 flex flex-col gap-1.5">
+      {repeat !== undefined && inThreads(design) && (
+        <Measure name="One repeat, threads">
+          {repeat.ends} × {repeat.picks}
+        </Measure>
+      )}
+      {report?.size && <Measure name="One repeat">{sizeText(report.size, unit)}</Measure>}
+      {repeat !== undefined && repeat.cells > 1 && (
+        <Measure name="Comes again">{plural(repeat.cells, 'time')} in it</Measure>
+      )}
+    </dl>
+  );
+}
+
+function Density({ design: { lay } }: { readonly design: Design }) {
+  return (
+    <section aria-label="Density" className="flex flex-col gap-3 border-rule border-t pt-3">
+      <Choice
+        label="Density, threads per"
+        value={lay.per}
+        options={DENSITY_BASES.map((base) => ({ value: base, text: PER[base] }))}
+        onChange={(per) => {
+          if (per === lay.per) return;
+          const ends = perOther(lay.ends, per);
+          const picks = perOther(lay.picks, per);
+          putLay({ per, ends, picks });
+          toast(
+            `Converted: ${lay.ends} threads per ${PER[lay.per]} are ${resolveDensity(ends)} per ${PER[per]}.`,
+          );
+        }}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label={`Ends per ${PER[lay.per]}`}
+          text={lay.ends}
+          resolve={resolveDensity}
+          onChange={(ends) => putLay({ ends }, 'ends')}
+        />
+        <NumberField
+          label={`Picks per ${PER[lay.per]}`}
+          text={lay.picks}
+          resolve={resolveDensity}
+          onChange={(picks) => putLay({ picks }, 'picks')}
+        />
+      </div>
+    </section>
   );
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { compile } from '../../core/design/compile-design.ts';
+import { compileUnit } from '../../core/design/compile-design.ts';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
 import type { Making } from '../../core/design/motif/making-schema.ts';
 import type { Piece } from '../../core/design/motif/motif-schema.ts';
@@ -43,7 +43,7 @@ describe('pieces', () => {
     const { pieces } = design.construction;
     expect(new Set(pieces.map(({ id }) => id)).size).toBe(pieces.length);
     for (const piece of pieces) expect([piece.x, piece.y]).toEqual(['4', '4']);
-    expect(compile(design).content.marks).toHaveLength(pieces.length);
+    expect(compileUnit(design).content.marks).toHaveLength(pieces.length);
   });
 
   it('lie in the middle of any box', () => {
@@ -87,7 +87,7 @@ describe('pieces', () => {
     for (const kind of Object.keys(MAKING_NAMES) as (keyof typeof MAKING_NAMES)[]) {
       const making = usualMaking(kind, construction, partners(construction.pieces, 2), 'O');
       const made = changePiece(2, (piece) => ({ ...piece, made: [making] }))(design);
-      expect(() => compile(made), kind).not.toThrow();
+      expect(() => compileUnit(made), kind).not.toThrow();
     }
   });
 
@@ -150,11 +150,11 @@ describe('several pieces', () => {
     const chevron = designFromStart('motif', 'chevron').construction;
     const text = copyPieces(chevron.pieces, [1]);
     expect(text.split('\n')).toHaveLength(2);
-    const { design, ids } = withPasted(SCALES, readMotifText(text));
+    const { design, ids } = withPasted(SCALES, readMotifText(text).motif);
     expect(ids).toEqual([4, 5]);
     expect(design.construction.pieces.at(-2)!.made).toEqual([{ kind: 'cut', with: [5] }]);
     expect(design.shades.map(({ key }) => key)).toEqual([...SCALES.shades.map(({ key }) => key), 'G']);
-    expect(() => compile(design)).not.toThrow();
+    expect(() => compileUnit(design)).not.toThrow();
   });
 });
 

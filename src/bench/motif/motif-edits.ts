@@ -2,7 +2,6 @@ import type { Making, MakingKind } from '../../core/design/motif/making-schema.t
 import type {
   LineShape,
   Motif,
-  MotifLay,
   Piece,
   PieceFade,
   PieceOutline,
@@ -161,23 +160,6 @@ export function usualFade(shades: readonly string[]): PieceFade {
 
 export function usualShadow(shade: string): PieceShadow {
   return { x: '1/4', y: '-1/4', softness: '1/4', shade, strength: '40%' };
-}
-
-/** A lay that keeps what the one before says, as far as it can. */
-export function usualLay(kind: MotifLay['kind'], { lay, box }: Pick<Motif, 'lay' | 'box'>): MotifLay {
-  switch (kind) {
-    case 'straight':
-      return { kind };
-    case 'half-drop':
-    case 'brick':
-      return { kind, by: 'by' in lay ? lay.by : '1/2' };
-    case 'group':
-      return { kind, group: 'p2mm', way: 'across' };
-    case 'free':
-      return { kind, across: { x: box.width, y: '0' }, up: { x: halfOf(box.width), y: box.height } };
-    default:
-      return kind satisfies never;
-  }
 }
 
 /** A piece's shape with one of its numbers changed. */

@@ -25,7 +25,7 @@ export function MotifTextPart({ design }: { design: MotifDesign }) {
 }
 
 function MotifText({ design, onClose }: { readonly design: MotifDesign; readonly onClose: () => void }) {
-  const [text, setText] = useState(() => writeMotifText(design.construction));
+  const [text, setText] = useState(() => writeMotifText(design.construction, design.lay.arrangement));
   const field = useRef<HTMLTextAreaElement>(null);
   const read = attemptText(text);
   const error = read instanceof CoreError ? read : undefined;
@@ -40,8 +40,12 @@ function MotifText({ design, onClose }: { readonly design: MotifDesign; readonly
           if (at !== undefined) field.current?.setSelectionRange(at, at + (length ?? 0));
           return;
         }
-        const shades = cardWith(design.shades, read);
-        dispatch({ kind: 'edit', edit: (now) => ({ ...now, shades, construction: read }) });
+        const { motif, arrangement } = read;
+        const shades = cardWith(design.shades, motif);
+        dispatch({
+          kind: 'edit',
+          edit: (now) => ({ ...now, shades, construction: motif, lay: { ...now.lay, arrangement } }),
+        });
         onClose();
       }}
     >

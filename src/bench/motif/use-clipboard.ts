@@ -35,7 +35,7 @@ function pasteText(text: string): void {
     toast.error(`That is no text of pieces. ${read.problem}`);
     return;
   }
-  const { design, ids } = withPasted(asKind('motif', benchState().history.present), read.value);
+  const { design, ids } = withPasted(asKind('motif', benchState().history.present), read.value.motif);
   dispatch({ kind: 'edit', edit: () => design });
   useMotif.setState({ chosen: ids, added: undefined });
 }

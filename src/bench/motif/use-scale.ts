@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
-import { pixelOf } from '../../core/design/lay.ts';
+import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { scaleOf } from '../../core/design/motif/lay-box.ts';
 import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
 

@@ -1,6 +1,6 @@
 import { BLENDS, type Blend } from '../../core/colour/blend.ts';
 import type { Lay } from '../../core/design/design-schema.ts';
-import { pitchOf, pixelOf } from '../../core/design/lay.ts';
+import { pitchOf, pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
 import { divide, type Rational, rational, toDecimal, toText } from '../../core/exact/rational.ts';
 import { parseStrength } from '../../core/thread/print.ts';

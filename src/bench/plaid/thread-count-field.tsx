@@ -1,5 +1,5 @@
 import type { Direction } from '../../core/design/construction.ts';
-import { pitchOf } from '../../core/design/lay.ts';
+import { pitchOf } from '../../core/design/lay/lay-schema.ts';
 import { multiply, rational } from '../../core/exact/rational.ts';
 import { formatThreadCount, parseThreadCount } from '../../core/formats/thread-count.ts';
 import { typedThreads } from '../../core/thread/band.ts';

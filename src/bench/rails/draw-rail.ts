@@ -8,6 +8,8 @@ interface Neighbours {
   readonly seen: number;
   readonly laid: readonly LaidBand[];
   readonly shades: ReadonlyMap<string, Shade>;
+  /** Whether nothing like it lies beside it. */
+  readonly isAlone: boolean;
 }
 
 /** How strongly a repeat beside the one that is worked on shows. */
@@ -17,7 +19,10 @@ const FADED = 0.45;
 const MOST_BLOCKS = 4000;
 
 /** Draws the faded repeats to both sides of the sequence that is worked on. */
-export function drawNeighbours(canvas: HTMLCanvasElement, { axis, seen, laid, shades }: Neighbours): void {
+export function drawNeighbours(
+  canvas: HTMLCanvasElement,
+  { axis, seen, laid, shades, isAlone }: Neighbours,
+): void {
   const pixelRatio = window.devicePixelRatio;
   const warp = axis.direction === 'warp';
   const breadth = warp ? canvas.clientHeight : canvas.clientWidth;
@@ -25,6 +30,7 @@ export function drawNeighbours(canvas: HTMLCanvasElement, { axis, seen, laid, sh
   canvas.height = Math.round((warp ? breadth : seen) * pixelRatio);
   const context = canvas.getContext('2d')!;
   context.scale(pixelRatio, pixelRatio);
+  if (isAlone) return;
   context.globalAlpha = FADED;
   const last = laid.at(-1)!;
   const length = (last.start + last.count) * axis.step;

@@ -27,6 +27,8 @@ export function Rail({ direction }: { direction: Direction }) {
   const axis = useRailAxis(direction, threadCount(sequence), turnOn(design, direction));
   const { countText, amountText } = useMemo(() => wordsOf(design), [design]);
   const shades = useMemo(() => new Map(design.shades.map((shade) => [shade.key, shade])), [design.shades]);
+  // Laid another way than straight, the cloth beside a sequence is another.
+  const isAlone = design.lay.arrangement.kind !== 'straight';
   const view = useCloth((cloth) => cloth.view);
   const seen = direction === 'warp' ? view.width : view.height;
   const selected =
@@ -35,8 +37,8 @@ export function Rail({ direction }: { direction: Direction }) {
   const press = useRailKeys(direction, selected ?? 0);
 
   useEffect(() => {
-    if (axis !== undefined) drawNeighbours(neighbours.current!, { axis, seen, laid, shades });
-  }, [axis, seen, laid, shades]);
+    if (axis !== undefined) drawNeighbours(neighbours.current!, { axis, seen, laid, shades, isAlone });
+  }, [axis, seen, laid, shades, isAlone]);
   useEffect(() => {
     if (selection?.direction === direction) {
       host.current

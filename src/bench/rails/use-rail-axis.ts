@@ -13,7 +13,9 @@ export function useRailAxis(direction: Direction, threads: number, turn: number)
   return useMemo(() => {
     if (camera === undefined || repeat === undefined) return undefined;
     const geometry = layGeometry(repeat, camera.perEnd, ratio, window.devicePixelRatio);
-    const place = { direction, camera, repeat, view, geometry, threads };
+    const isAlone = design.lay.arrangement.kind !== 'straight';
+    const own = isAlone ? { ends: threads, picks: threads } : repeat;
+    const place = { direction, camera, repeat: own, view, geometry, threads };
     const slope = measuresOf(design)?.slope;
     return slope === undefined ? axisOfThreads({ ...place, turn }) : axisOfStripe(place, slope);
   }, [camera, repeat, ratio, view, design, direction, threads, turn]);

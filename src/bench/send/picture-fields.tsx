@@ -1,6 +1,6 @@
 import { kindFor } from '../../core/design/constructions.ts';
 import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
-import { pitchOf, pixelOf } from '../../core/design/lay.ts';
+import { pitchOf, pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { parsePerStep, pixelSize } from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet } from '../../core/formats/sheet.ts';

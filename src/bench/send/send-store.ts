@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import type { Mixing } from '../../core/colour/mixing.ts';
 import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { pitchOf } from '../../core/design/lay.ts';
+import { pitchOf } from '../../core/design/lay/lay-schema.ts';
 import { fileNameOf } from '../../core/formats/file-name.ts';
 import {
   type PictureOrder,

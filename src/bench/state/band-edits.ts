@@ -1,5 +1,6 @@
 import type { Banded, Direction, MeasuredBand, MeasuredBands } from '../../core/design/construction.ts';
 import { type Construction, kindFor } from '../../core/design/constructions.ts';
+import { isSloped } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import type { Rational } from '../../core/exact/rational.ts';
 import type { Slope } from '../../core/exact/slope.ts';
@@ -8,9 +9,11 @@ import type { Mirror, Sequence } from '../../core/thread/sequence.ts';
 import type { BandUnit } from '../../core/units/band-width.ts';
 import { type Edit, withConstruction } from './design-edits.ts';
 
-/** The edges of the cloth that have a rail. */
-export function railsOf({ construction }: Design): readonly Direction[] {
-  return kindFor(construction).banded?.railsOf(construction) ?? [];
+/** The edges of the cloth that have a rail: bands run along them, as far as it is laid so. */
+export function railsOf({ construction, lay }: Design): readonly Direction[] {
+  const { banded } = kindFor(construction);
+  const isMoved = lay.arrangement.kind !== 'straight' && banded?.measured !== undefined;
+  return isSloped(lay) || isMoved ? [] : (banded?.railsOf(construction) ?? []);
 }
 
 /** Whether both directions show one sequence. */

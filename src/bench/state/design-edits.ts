@@ -1,6 +1,6 @@
 import type { ByKind, Construction } from '../../core/design/constructions.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import type { Lay } from '../../core/design/lay.ts';
+import type { Lay } from '../../core/design/lay/lay-schema.ts';
 import { asKind } from '../../core/design/of-kind.ts';
 
 /** What the bench does to a design: each takes it and gives it changed, or the same object when nothing is. */

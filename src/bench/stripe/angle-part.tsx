@@ -1,10 +1,10 @@
 import { useId, useMemo, useState } from 'react';
-import { pixelOf } from '../../core/design/lay.ts';
+import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { atAngle, inSquare, offersFor } from '../../core/design/stripe/at-angle.ts';
 import { stripeSquare } from '../../core/design/stripe/compile-stripe.ts';
 import type { SlopeOffer } from '../../core/design/stripe/slope-offers.ts';
-import { readDegrees } from '../../core/design/stripe/stripe-schema.ts';
 import { ONE, toDecimal, toNumber } from '../../core/exact/rational.ts';
+import { readDegrees } from '../../core/exact/read-degrees.ts';
 import { parseSlope, type Slope, sameSlope, slopeDegrees, slopeText } from '../../core/exact/slope.ts';
 import { isRational, nearFraction } from '../../core/exact/surd.ts';
 import { fromMillimetres, parseLength } from '../../core/units/length.ts';

@@ -1,7 +1,7 @@
 import type { StripeDesign } from '../../core/design/design-schema.ts';
 import { parseBandWidths } from '../../core/design/exchange/stripe-text.ts';
 import { formatBandWidths } from '../../core/design/exchange/write-stripe-text.ts';
-import { bandScale } from '../../core/design/lay.ts';
+import { bandScale } from '../../core/design/lay/lay-schema.ts';
 import { layWidths, periodOf } from '../../core/design/stripe/compile-stripe.ts';
 import { divide, toDecimal } from '../../core/exact/rational.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { StripeDesign } from '../../core/design/design-schema.ts';
-import { bandScale } from '../../core/design/lay.ts';
+import { bandScale } from '../../core/design/lay/lay-schema.ts';
 import { type StripeBalance, stripeBalance } from '../../core/design/stripe/stripe-balance.ts';
 import { divide, type Rational, toDecimal, toNumber } from '../../core/exact/rational.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';

@@ -1,5 +1,5 @@
 import { toast } from 'sonner';
-import { bandScale } from '../../core/design/lay.ts';
+import { bandScale } from '../../core/design/lay/lay-schema.ts';
 import { inUnit } from '../../core/design/stripe/in-unit.ts';
 import { LEVEL, type Slope, slope, UPRIGHT } from '../../core/exact/slope.ts';
 import { BAND_UNITS, type BandUnit } from '../../core/units/band-width.ts';

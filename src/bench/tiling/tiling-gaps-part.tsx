@@ -1,5 +1,5 @@
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { pixelOf } from '../../core/design/lay.ts';
+import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';

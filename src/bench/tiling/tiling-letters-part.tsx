@@ -1,5 +1,5 @@
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { pixelOf } from '../../core/design/lay.ts';
+import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import type { LettersSpec } from '../../core/design/tiling/tiling-schema.ts';
 import { letters as outlinesOf } from '../../core/shape/letters/letters.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';

@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
 import type { Shade } from '../../core/colour/shade.ts';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { pixelOf } from '../../core/design/lay.ts';
+import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { parseNarrow } from '../../core/design/tiling/tiling-numbers.ts';
 import { type LinesSpec, MAX_LINES } from '../../core/design/tiling/tiling-schema.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';

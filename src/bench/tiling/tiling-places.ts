@@ -1,5 +1,5 @@
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { pixelOf } from '../../core/design/lay.ts';
+import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { layTiling } from '../../core/design/tiling/lay-tiling.ts';
 import { sideOf } from '../../core/design/tiling/side-of.ts';
 import { surdToNumber } from '../../core/exact/surd.ts';

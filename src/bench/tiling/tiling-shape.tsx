@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
-import { pixelOf } from '../../core/design/lay.ts';
+import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { uprightTurns } from '../../core/design/tiling/shape-of-tiling.ts';
 import { parseDiagonal, parsePart, parseProportion } from '../../core/design/tiling/tiling-numbers.ts';
 import { MEASURED_SIZES } from '../../core/design/tiling/tiling-schema.ts';

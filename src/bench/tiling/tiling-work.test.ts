@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { compile } from '../../core/design/compile-design.ts';
+import { compileUnit } from '../../core/design/compile-design.ts';
 import { newTiling, type TilingOrder } from '../../core/design/new-design.ts';
 import { formOf } from '../../core/design/tiling/form-of.ts';
 import type { FormSpec } from '../../core/design/tiling/form-schema.ts';
@@ -55,7 +55,7 @@ describe('colouring by hand', () => {
     const { construction } = hexagons;
     const colours = withFaceShade(construction, { face: 0, cell: [0, 0] }, 'D');
     const used = (order: Partial<TilingOrder>) => {
-      const { faces } = partitionIn(compile(tiling(construction.form, order)));
+      const { faces } = partitionIn(compileUnit(tiling(construction.form, order)));
       return [0, 1, 2, 3].map(
         (shade) => faces.filter((face) => face.fill.shade === shade).length / faces.length,
       );

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { sampleDesign, someDesign } from '../../../tests/sample-design.ts';
 import { buildWeave } from '../thread/weaves/build-weave.ts';
 import { seenFromBehind } from './behind.ts';
-import { compile } from './compile-design.ts';
+import { compileUnit } from './compile-design.ts';
 import type { PlaidDesign } from './design-schema.ts';
 import { asKind } from './of-kind.ts';
 import { threadsOfPlaid } from './plaid/compile-plaid.ts';
@@ -13,7 +13,7 @@ function sides(design: PlaidDesign): { face: string[]; back: string[] } {
   const { construction, shades } = design;
   const { warp, weft } = threadsOfPlaid(construction, shades);
   const { ends, picks, up } = buildWeave(construction.weave);
-  const { width, height } = compile(design).content;
+  const { width, height } = compileUnit(design).content;
   const [face, back]: [string[], string[]] = [[], []];
   for (let pick = 0; pick < height; pick += 1) {
     for (let end = 0; end < width; end += 1) {

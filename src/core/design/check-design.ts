@@ -2,12 +2,15 @@ import { paintRoll } from '../paint/paint-roll.ts';
 import { checkRepeat, type RepeatReport } from '../repeat/check-repeat.ts';
 import { type NumberProof, withMisses } from '../repeat/close-numbers.ts';
 import { closeNumbers } from '../repeat/contents.ts';
+import { missesOfLay } from '../repeat/lay/lay-proof.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Pictures } from '../shape/picture.ts';
 import { parseResolution } from '../units/resolution.ts';
-import { compile } from './compile-design.ts';
+import { compile, compileUnit } from './compile-design.ts';
 import { kindFor } from './constructions.ts';
 import type { Design } from './design-schema.ts';
+import { arrange } from './lay/arrange.ts';
+import { inUnits } from './lay/lay-design.ts';
 
 /** How a design is checked. */
 interface CheckWish {
@@ -27,8 +30,24 @@ export function checkDesign(
   return checkRepeat(unit, parseResolution(resolution), roll, proveNumbers(design, unit));
 }
 
-/** The content's own proof, and that of the construction's numbers, which does not look at how it was compiled. */
+/**
+ * The content's own proof, that of the construction's numbers, and that of the lay; none looks at how it was compiled.
+ * @param unit  of the design, laid
+ */
 export function proveNumbers(design: Design, unit: RepeatUnit): NumberProof {
-  const { construction } = design;
-  return withMisses(closeNumbers(unit), kindFor(construction).misses(construction, design, unit));
+  const { construction, lay } = design;
+  const { arrangement, scale, slope } = lay;
+  const isLaid = arrangement.kind !== 'straight' || scale !== null || slope !== null;
+  const built = isLaid ? compileUnit(design) : unit;
+  const misses = kindFor(construction).misses(construction, design, built);
+  return withMisses(closeNumbers(unit), misses + missesOfArrangement(design, built, unit));
+}
+
+/** How much of threads does not follow from how they are laid. */
+function missesOfArrangement({ lay }: Design, built: RepeatUnit, { content }: RepeatUnit): number {
+  if (content.kind !== 'cells' || built.content.kind !== 'cells' || lay.arrangement.kind !== 'group')
+    return 0;
+  const arranged = arrange(lay.arrangement, inUnits(built));
+  if (arranged.kind !== 'boxes') return 0;
+  return missesOfLay(content, arranged, built.content, lay.pivots === 'shared');
 }

@@ -4,19 +4,32 @@ import { NO_PICTURES, type Pictures } from '../shape/picture.ts';
 import type { Cells } from '../thread/cells.ts';
 import { kindFor } from './constructions.ts';
 import type { Design, MotifDesign, PlaidDesign, StripeDesign, TilingDesign } from './design-schema.ts';
+import { layOfDesign } from './lay/lay-design.ts';
+import { pixelOf } from './lay/lay-schema.ts';
 import type { PaintPicture } from './picture-schema.ts';
 
 /**
- * The exact repeat of a design: the one way from its numbers to anything that is shown, checked or sent.
+ * The exact repeat of a design as it is laid: the one way from its numbers to anything that is shown, checked or sent.
  * @param pictures  those that are to be painted; without them all else of a design is known
+ * @throws CoreError of the construction, or as `layOfDesign`
+ */
+export function compile(design: Design, pictures: Pictures = NO_PICTURES): RepeatUnit {
+  const { construction, lay, resolution } = design;
+  const kind = kindFor(construction);
+  const unit = kind.compile(construction, design, pictures);
+  return layOfDesign(unit, { lay, pixel: pixelOf(resolution), isArranged: kind.boxOf !== undefined });
+}
+
+/**
+ * One repeat of a design before it is laid; pieces that reach out of their box are.
  * @throws CoreError of the construction
  */
-export function compile(design: PlaidDesign, pictures?: Pictures): RepeatUnit<Cells>;
-export function compile(design: StripeDesign, pictures?: Pictures): RepeatUnit<Partition>;
-export function compile(design: TilingDesign, pictures?: Pictures): RepeatUnit<Partition | Marks>;
-export function compile(design: MotifDesign, pictures?: Pictures): RepeatUnit<Marks>;
-export function compile(design: Design, pictures?: Pictures): RepeatUnit;
-export function compile(design: Design, pictures = NO_PICTURES): RepeatUnit {
+export function compileUnit(design: PlaidDesign, pictures?: Pictures): RepeatUnit<Cells>;
+export function compileUnit(design: StripeDesign, pictures?: Pictures): RepeatUnit<Partition>;
+export function compileUnit(design: TilingDesign, pictures?: Pictures): RepeatUnit<Partition | Marks>;
+export function compileUnit(design: MotifDesign, pictures?: Pictures): RepeatUnit<Marks>;
+export function compileUnit(design: Design, pictures?: Pictures): RepeatUnit;
+export function compileUnit(design: Design, pictures: Pictures = NO_PICTURES): RepeatUnit {
   const { construction } = design;
   return kindFor(construction).compile(construction, design, pictures);
 }

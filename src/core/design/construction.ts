@@ -2,14 +2,14 @@ import type { z } from 'zod';
 import type { Shade } from '../colour/shade.ts';
 import type { Rational } from '../exact/rational.ts';
 import type { Slope } from '../exact/slope.ts';
-import type { RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { RepeatUnit, TrueSize } from '../repeat/repeat-unit.ts';
 import type { Pictures } from '../shape/picture.ts';
 import type { Sequence } from '../thread/sequence.ts';
 import type { BandUnit } from '../units/band-width.ts';
 import type { ByKind } from './constructions.ts';
 import type { DesignOf, PlaidDesign } from './design-schema.ts';
 import type { Loss } from './exchange/losses.ts';
-import type { Lay } from './lay.ts';
+import type { Lay } from './lay/lay-schema.ts';
 import type { PaintPicture } from './picture-schema.ts';
 
 /** What a construction may know of its design: never the design itself. */
@@ -110,13 +110,24 @@ export interface ThreadFacts {
   readonly float: number | undefined;
 }
 
+/** What is drawn once, in millimetres, and in the numbers that ways to other boxes are typed in. */
+export interface BuiltBox extends TrueSize {
+  readonly counted: {
+    readonly by: 'steps' | 'threads' | 'repeats';
+    readonly across: string;
+    readonly up: string;
+  };
+}
+
 /** Everything that the core has to know of a construction. Another one is another folder with one of these. */
 export interface ConstructionKind<C> {
   /** Of the stored numbers. */
   readonly schema: z.ZodType<C>;
   /** @param pictures  those that can be painted @throws CoreError of the construction */
   readonly compile: (construction: C, context: Context, pictures: Pictures) => RepeatUnit;
-  /** How much of a unit does not follow from the numbers, found without looking at how it was compiled; 0 when it repeats. */
+  /** The box that it sets side by side itself, since what it draws reaches out of it; left out where a repeat is the box. */
+  readonly boxOf?: (construction: C, context: Context) => BuiltBox;
+  /** How much of a unit, before it is laid, does not follow from the numbers, found without looking at how it was compiled; 0 when it repeats. */
   readonly misses: (construction: C, context: Context, unit: RepeatUnit) => number;
   /** The construction with a shade in the place of each that it names, those that rest included; every place is visited once. */
   readonly mapShades: (construction: C, to: (key: string, path: ShadePath) => string) => C;

@@ -8,9 +8,14 @@ export function kindOf({ construction }: Design): Kind {
   return kindFor(construction).kindOf(construction);
 }
 
-/** Whether a design's repeat is counted in threads; else it is only measured. */
-export function inThreads({ construction }: Design): boolean {
-  return kindFor(construction).density === 'repeat';
+/** Whether a design's repeat is counted in threads; else it is only measured, as threads on a slope are. */
+export function inThreads({ construction, lay }: Design): boolean {
+  return kindFor(construction).density === 'repeat' && !isSloped(lay);
+}
+
+/** Whether a lay turns what lies in it. */
+export function isSloped({ slope }: Design['lay']): boolean {
+  return slope !== null && slope.up !== 0;
 }
 
 /** Why the repeat is as long as it is; undefined where there are no threads. @throws CoreError of `compile` */

@@ -5,7 +5,7 @@ import { cleanLines, cleanText } from '../formats/clean-text.ts';
 import { parseResolution } from '../units/resolution.ts';
 import { type Construction, constructionSchema } from './constructions.ts';
 import { exactText } from './exact-text.ts';
-import { type Lay, laySchema } from './lay.ts';
+import { type Lay, laySchema } from './lay/lay-schema.ts';
 import type { Motif } from './motif/motif-schema.ts';
 import { carriedSchema } from './picture-schema.ts';
 import type { Plaid } from './plaid/plaid-schema.ts';
@@ -16,7 +16,7 @@ import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 12;
+export const DESIGN_VERSION = 13;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;

@@ -4,10 +4,10 @@ import { SAMPLE, sampleDesign, someDesign } from '../../../tests/sample-design.t
 import { CoreError } from '../error.ts';
 import { toText } from '../exact/rational.ts';
 import { inColourway } from './colourway.ts';
-import { compile } from './compile-design.ts';
+import { compileUnit } from './compile-design.ts';
 import { kindOf, threadFacts } from './design-facts.ts';
 import { DESIGN_VERSION, type Design, designSchema } from './design-schema.ts';
-import { pitchOf } from './lay.ts';
+import { pitchOf } from './lay/lay-schema.ts';
 import { migrateDesign } from './migrate-design.ts';
 import { asKind } from './of-kind.ts';
 import { MAX_DOCUMENT, readDesign, readDesignText, writeDesignText } from './read-design.ts';
@@ -133,7 +133,7 @@ describe('the design document', () => {
     ['a band of an unknown shade', { shades: DESIGN.shades.slice(1) }, 'construction.warp.bands.0.shade'],
     ['a density of nothing', { lay: { ...DESIGN.lay, ends: '0' } }, 'lay.ends'],
     ['a resolution in words', { resolution: 'fine' }, 'resolution'],
-    ['another lay', { lay: { ...DESIGN.lay, kind: 'round' } }, 'lay.kind'],
+    ['another lay', { lay: { ...DESIGN.lay, arrangement: { kind: 'round' } } }, 'lay.arrangement.kind'],
     ['an unknown construction', { construction: { kind: 'spiral' } }, 'construction.kind'],
   ])('is refused with %s, at its place', (_, change, path) => {
     expect(refusal({ ...DESIGN, ...change })).toMatchObject({ code: 'design/field', facts: { path } });
@@ -261,7 +261,7 @@ describe('what a design is', () => {
   it('has facts that agree with the cloth', () => {
     fc.assert(
       fc.property(someDesign, (design) => {
-        const { width, height } = compile(design).content;
+        const { width, height } = compileUnit(design).content;
         const { warp, weft } = threadFacts(design)!;
         expect([warp.repeat, weft.repeat]).toEqual([width, height]);
       }),

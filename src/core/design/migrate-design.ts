@@ -17,6 +17,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   9: addNotes,
   10: addMotifs,
   11: addPictures,
+  12: addLays,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -154,6 +155,19 @@ function addPictures(document: Readonly<Record<string, unknown>>): Record<string
     construction: withNoPicture(construction),
     pictures: {},
     kept,
+  };
+}
+
+/** Version 12 laid everything straight but a motif, whose lay was its own; nothing was scaled or turned. */
+function addLays(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const { kind, ...lay } = Object(document['lay']) as Record<string, unknown>;
+  const { lay: boxes, ...construction } = Object(document['construction']) as Record<string, unknown>;
+  const isMotif = construction['kind'] === 'motif';
+  return {
+    ...document,
+    version: 13,
+    construction: isMotif ? construction : document['construction'],
+    lay: { arrangement: isMotif ? boxes : { kind }, pivots: 'shared', scale: null, slope: null, ...lay },
   };
 }
 

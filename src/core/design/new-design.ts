@@ -12,6 +12,7 @@ import {
   type StripeDesign,
   type TilingDesign,
 } from './design-schema.ts';
+import { STRAIGHT_LAY } from './lay/lay-schema.ts';
 import { USUAL_PRINT } from './migrate-design.ts';
 import type { Motif } from './motif/motif-schema.ts';
 import type { CarriedPictures } from './picture-schema.ts';
@@ -132,7 +133,7 @@ export function newTiling(order: TilingOrder): TilingDesign {
 /** What a new motif is made of; what is left out takes the usual value: steps of 5 mm, straight, later pieces on top. */
 export type MotifOrder = CommonOrder &
   Pick<Motif, 'box' | 'pieces'> &
-  Partial<Pick<Motif, 'step' | 'ground' | 'overlap' | 'vary'>> & { readonly boxes?: Motif['lay'] };
+  Partial<Pick<Motif, 'step' | 'ground' | 'overlap' | 'vary'>>;
 
 /** A motif's design document, checked later where it is read. */
 export function newMotif(order: MotifOrder): MotifDesign {
@@ -144,7 +145,6 @@ export function newMotif(order: MotifOrder): MotifDesign {
       box: { ...order.box },
       ground: order.ground ?? null,
       pieces: JSON.parse(JSON.stringify(order.pieces)) as Motif['pieces'],
-      lay: { ...(order.boxes ?? { kind: 'straight' }) },
       overlap: order.overlap ?? 'pieces',
       vary: { ...(order.vary ?? { boxes: 1, seed: 1 }) },
     },
@@ -161,7 +161,7 @@ function beginning(order: CommonOrder): Omit<Design, 'construction'> {
     notes: '',
     shades: order.shades.map((shade) => ({ ...shade })),
     colourways: [],
-    lay: { kind: 'straight', ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
+    lay: { ...STRAIGHT_LAY, ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
     resolution: order.resolution ?? '300',
     yarn: { ...USUAL_YARN, warp: { ...USUAL_YARN.warp }, weft: { ...USUAL_YARN.weft } },
     pictures: { ...order.pictures },

@@ -247,6 +247,11 @@ function floorOf({ n, d }: Rational): bigint {
   return n < 0n && n % d !== 0n ? quotient - 1n : quotient;
 }
 
+/** Smallest integer not below a surd. */
+export function ceilSurd(value: Surd): bigint {
+  return -floorSurd(negateSurd(value));
+}
+
 const HALF = surd(rational(1, 2));
 
 /** Nearest integer; a tie goes up. */

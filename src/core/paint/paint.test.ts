@@ -3,14 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign, someDesign } from '../../../tests/sample-design.ts';
 import { rgbOf } from '../colour/hex.ts';
 import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../colour/linear.ts';
-import { compile } from '../design/compile-design.ts';
+import { compileUnit } from '../design/compile-design.ts';
 import { modulo } from '../exact/modulo.ts';
 import { type Cells, cellAt } from '../thread/cells.ts';
 import { paintRoll } from './paint-roll.ts';
 import { type Look, paintRows, paintTile, preparePainting } from './painting.ts';
 import { PLAIN_THREADS, THROUGH } from './thread-light.ts';
 
-const UNIT = compile(sampleDesign(SAMPLE));
+const UNIT = compileUnit(sampleDesign(SAMPLE));
 
 const LOOKS: readonly Look[] = [
   'flat',
@@ -81,7 +81,7 @@ describe('paintRows', () => {
         place,
         fc.constantFrom(...LOOKS),
         (design, w, h, x, y, look) => {
-          const unit = compile(design);
+          const unit = compileUnit(design);
           const tile = { width: w, height: h };
           const whole = new Uint32Array(w * h);
           paintRows(preparePainting(unit, { tile, width: w, offset: { x: 0, y: 0 }, look }), 0, h, whole);
@@ -100,7 +100,7 @@ describe('paintRows', () => {
   });
 
   it('draws a thread on top lighter in its middle than where it dives', () => {
-    const plain = compile(sampleDesign('shades: A=#808080\nwarp: A2\nweave: plain'));
+    const plain = compileUnit(sampleDesign('shades: A=#808080\nwarp: A2\nweave: plain'));
     const size = 16;
     const tile = { width: 2 * size, height: 2 * size };
     const out = new Uint32Array(tile.width * tile.height);
@@ -118,7 +118,7 @@ describe('paintRows', () => {
 
   it('lights threads from the side that is asked for, close up and from afar', () => {
     const red = (weave: string, light: number, perThread: number) => {
-      const unit = compile(sampleDesign(`shades: A=#808080\nwarp: A2\nweave: ${weave}`));
+      const unit = compileUnit(sampleDesign(`shades: A=#808080\nwarp: A2\nweave: ${weave}`));
       const side = 5 * perThread;
       const look = { ...PLAIN_THREADS, light };
       const window = { tile: { width: side, height: side }, width: side, offset: { x: 0, y: 0 }, look };
@@ -137,7 +137,7 @@ describe('paintRows', () => {
   });
 
   it('lets the table show between threads that are thinner than their space', () => {
-    const net = compile(sampleDesign('shades: A=#102030\nwarp: A2\nweave: plain'));
+    const net = compileUnit(sampleDesign('shades: A=#102030\nwarp: A2\nweave: plain'));
     const look = { ...PLAIN_THREADS, warp: 0.25, weft: 0.5 };
     const tile = { width: 32, height: 32 };
     const out = new Uint32Array(32 * 32);
@@ -164,7 +164,7 @@ describe('paintRoll', () => {
     const side = fc.integer({ min: 1, max: 64 });
     fc.assert(
       fc.property(someDesign, side, side, (design, width, height) => {
-        expect(paintRoll(compile(design), { width, height }).differingBytes).toBe(0);
+        expect(paintRoll(compileUnit(design), { width, height }).differingBytes).toBe(0);
       }),
       { numRuns: 1000 },
     );

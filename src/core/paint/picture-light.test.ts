@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { motifOf, type SomePiece } from '../../../tests/motif-of.ts';
 import { LINEAR_OF_BYTE, LINEAR_ONE } from '../colour/linear.ts';
-import { compile } from '../design/compile-design.ts';
+import { compileUnit } from '../design/compile-design.ts';
 import type { PaintPicture } from '../design/picture-schema.ts';
 import type { Picture } from '../shape/picture.ts';
 import { paintTile } from './painting.ts';
@@ -27,7 +27,7 @@ const named = (picture: Picture, fit: PaintPicture['fit'] = 'filling'): PaintPic
 /** A piece that shows a picture, painted over cream in a box of 8 × 8 pixels; rows of colours, the upper first. */
 function painted(picture: Picture, piece: SomePiece, fit?: PaintPicture['fit']): readonly string[][] {
   const design = motifOf([{ shade: null, picture: named(picture, fit), ...piece }]);
-  const bytes = paintTile(compile(design, new Map([['a'.repeat(64), picture]])), { width: 8, height: 8 });
+  const bytes = paintTile(compileUnit(design, new Map([['a'.repeat(64), picture]])), { width: 8, height: 8 });
   const hex = (at: number) =>
     `#${[...bytes.subarray(at * 4, at * 4 + 3)].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`;
   return Array.from({ length: 8 }, (_, row) => Array.from({ length: 8 }, (__, x) => hex(row * 8 + x)));
@@ -100,7 +100,7 @@ describe('a picture', () => {
   });
 
   it('that is not there cannot be painted, and all else is known', () => {
-    const unit = compile(motifOf([{ shape: rectangle('4', '2'), picture: named(four) }]));
+    const unit = compileUnit(motifOf([{ shape: rectangle('4', '2'), picture: named(four) }]));
     expect(unit.content.marks).toHaveLength(1);
     expect(() => paintTile(unit, { width: 8, height: 8 })).toThrow('picture/missing');
   });
@@ -114,7 +114,7 @@ describe('a picture', () => {
       ends: 'round',
       dashes: null,
     };
-    expect(() => compile(motifOf([{ shape: wave, picture: named(four) }]))).toThrow('motif/picture');
+    expect(() => compileUnit(motifOf([{ shape: wave, picture: named(four) }]))).toThrow('motif/picture');
   });
 });
 

@@ -8,7 +8,6 @@ import type { Mark, PlacedFigure, TorusShape } from '../shape/shape.ts';
 import type { Block } from './block-cells.ts';
 import { blockPartition } from './block-faces.ts';
 import { movedInto, placesIn } from './block-places.ts';
-import { isUpright } from './copy-order.ts';
 import type { Marks, RowOrder } from './repeat-unit.ts';
 
 /** Marks repeated, with what lies beneath them. @param pitch  lengths of one repeat in millimetres */
@@ -21,9 +20,7 @@ export function blockMarks({ base, marks, rows, ...content }: Marks, block: Bloc
         ? blockFigure(mark, mark.shape, { block, pitch, rows })
         : [{ ...mark, shape: blockShape(mark.shape, block) }],
     ),
-    ...(rows === undefined
-      ? {}
-      : { rows: { ...rows, count: rows.count * (isUpright(rows) ? block.down : block.across) } }),
+    ...(rows === undefined ? {} : { rows: { up: rows.up * block.down, right: rows.right * block.across } }),
   };
 }
 
@@ -45,7 +42,7 @@ function blockFigure(mark: Mark, shape: PlacedFigure, { block, pitch, rows }: Fi
     shape: {
       ...shape,
       figure: moveFigure(shape.figure, motion),
-      row: rows === undefined ? 0 : shape.row + rows.count * (isUpright(rows) ? j : i),
+      row: rows === undefined ? 0 : shape.row + rows.up * j + rows.right * i,
     },
     ...(mark.fade && { fade: { ...mark.fade, way: moveFade(mark.fade.way, motion) } }),
     ...(mark.picture && {

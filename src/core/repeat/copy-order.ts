@@ -23,17 +23,10 @@ export function paintedBefore(rows: RowOrder | undefined): (one: CopyPlace, othe
     one.index - other.index;
 }
 
-/** A copy's row, counted from the lowest of those that lie over each other; 0 where none do. */
+/** A copy's row; 0 where none lie over each other. */
 function rowOf({ row, right, up, endless }: CopyPlace, rows: RowOrder | undefined): number {
   if (rows === undefined) return 0;
-  if (endless) return Number.MIN_SAFE_INTEGER;
-  const place = row + (isUpright(rows) ? up : right) * rows.count;
-  return rows.toward === 'up' || rows.toward === 'right' ? place : -place;
-}
-
-/** Whether rows lie over each other up or down. */
-export function isUpright({ toward }: RowOrder): boolean {
-  return toward === 'up' || toward === 'down';
+  return endless ? Number.MIN_SAFE_INTEGER : row + up * rows.up + right * rows.right;
 }
 
 /** Whole repeats by which a stretch is moved to come into 0 … room, touching it not counted. */

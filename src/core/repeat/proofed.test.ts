@@ -1,7 +1,7 @@
 import { wcagLuminance } from 'culori';
 import { describe, expect, it } from 'vitest';
 import { PROOFS, seenAs } from '../colour/proof.ts';
-import { compile } from '../design/compile-design.ts';
+import { compileUnit } from '../design/compile-design.ts';
 import { designFromStart } from '../design/starts.ts';
 import { proofed } from './proofed.ts';
 
@@ -35,7 +35,7 @@ describe('proofs', () => {
   });
 
   it('see what printing makes, after it is mixed', () => {
-    const unit = compile(designFromStart('plaid', 'flat-gingham'));
+    const unit = compileUnit(designFromStart('plaid', 'flat-gingham'));
     const seen = proofed(unit, 'grey');
     expect(seen.content.shades.map((shade) => shade.hex)).toEqual(
       unit.content.shades.map((shade) => seenAs(shade.hex, 'grey')),

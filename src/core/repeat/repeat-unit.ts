@@ -18,11 +18,10 @@ export interface Marks {
   readonly rows?: RowOrder;
 }
 
-/** Rows of figures that lie over each other, the furthest that way uppermost. */
+/** Rows of figures, a higher one over a lower: by how many rows what lies a repeat further up, or to the right, is higher. */
 export interface RowOrder {
-  readonly toward: 'up' | 'down' | 'right' | 'left';
-  /** Rows of one repeat. */
-  readonly count: number;
+  readonly up: number;
+  readonly right: number;
 }
 
 /** What a unit shows. */

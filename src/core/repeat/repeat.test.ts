@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { checkDesign, proveNumbers } from '../design/check-design.ts';
-import { compile } from '../design/compile-design.ts';
-import { pitchOf } from '../design/lay.ts';
+import { compileUnit } from '../design/compile-design.ts';
+import { pitchOf } from '../design/lay/lay-schema.ts';
 import { gcd, rational, toNumber, toText } from '../exact/rational.ts';
 import { nearFraction, root } from '../exact/surd.ts';
 import { paintRoll } from '../paint/paint-roll.ts';
@@ -11,7 +11,7 @@ import { closeNumbers } from './contents.ts';
 import { pixelFits, ratioFits } from './pixel-fit.ts';
 import { type RepeatUnit, repeatSize, straightUnit } from './repeat-unit.ts';
 
-const UNIT = compile(sampleDesign(SAMPLE));
+const UNIT = compileUnit(sampleDesign(SAMPLE));
 
 function withLattice(width: number, shear: number, height: number): RepeatUnit {
   return {
@@ -51,7 +51,7 @@ describe('closeNumbers', () => {
   });
 
   it('is asked of the smallest repeat: bands of one shade in plain weave come round after two', () => {
-    const plain = compile(sampleDesign('warp: A4 A4\nweave: plain'));
+    const plain = compileUnit(sampleDesign('warp: A4 A4\nweave: plain'));
     expect(plain.content.width).toBe(2);
     expect(closeNumbers(plain)).toMatchObject({ closed: true, compared: 4 });
   });

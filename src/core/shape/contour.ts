@@ -69,6 +69,14 @@ export function thenMotion(first: Motion, second: Motion): Motion {
   return { a, b, mirrored: first.mirrored !== second.mirrored, dx, dy };
 }
 
+/** What takes a motion back. */
+export function inverseMotion({ a, b, mirrored, dx, dy }: Motion): Motion {
+  // A mirroring takes itself back.
+  const back = { a, b: mirrored ? b : -b, mirrored, dx: 0, dy: 0 };
+  const { x, y } = moveWay({ x: -dx, y: -dy }, back);
+  return { ...back, b: back.b + 0, dx: x, dy: y };
+}
+
 export function movePlace(place: Place, motion: Motion): Place {
   const { x, y } = moveWay(place, motion);
   return { x: x + motion.dx, y: y + motion.dy };

@@ -9,7 +9,7 @@ import type { Interlacing } from './weave.ts';
 export const MAX_REPEAT = 1_000_000;
 
 /** Most cells in the different rows of one repeat; at two bytes a cell and one for the face, 192 MB. */
-const MAX_STORED = 64_000_000;
+export const MAX_STORED = 64_000_000;
 
 /** What is crossed: one shade index a thread, each way. */
 export interface Crossing {

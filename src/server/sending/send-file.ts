@@ -6,7 +6,7 @@ import { asWoven } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { structureOf } from '../../core/design/exchange/structure-files.ts';
 import { writeFile } from '../../core/design/exchange/write-file.ts';
-import { pitchOf, pixelOf } from '../../core/design/lay.ts';
+import { pitchOf, pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { CoreError } from '../../core/error.ts';

@@ -35,17 +35,13 @@ export const MOTIFS = {
   'motif/copies': ({ copies, most }) => `A piece has at most ${most} copies, got ${copies}.`,
   'motif/degrees': ({ text, most }) => `An angle is a number of degrees, at most ${most}, got “${text}”.`,
   'motif/far': ({ text, most }) => `A length is at most ${most} m, got “${text}”.`,
-  'motif/lay': () => 'Boxes set side by side so have no upright repeat. Take other numbers.',
   'motif/missing': ({ piece, other }) => `${piece} is made with piece ${other}, which is not there.`,
-  'motif/part': ({ text }) => `A step is a part of the box above 0 and below 1, such as 1/2; got “${text}”.`,
   'motif/radii': ({ text }) =>
     `Give one radius, or four between commas from the upper left clockwise; got “${text}”.`,
   'motif/picture': ({ piece }) =>
     `${piece} goes on into the next box, so it has no edges that a picture fits into. Give it a shade, or let it end.`,
   'motif/reach': ({ piece, repeats, most }) =>
     `${piece} reaches over ${repeats} repeats; at most ${most} are painted. Make it smaller or less soft, or the box larger.`,
-  'motif/square': () =>
-    'Quarter turns and mirrors in a diagonal need a square box. Make it as high as it is wide.',
   'motif/share': ({ text }) => `A share is above 0 and at most all, such as 40%; got “${text}”.`,
   'motif/too-large': ({ width, height, most }) =>
     `One repeat would be ${width} × ${height} mm; at most ${most} m is made. Make the box smaller.`,

@@ -1,13 +1,11 @@
 import { useMemo, useState } from 'react';
 import type { MotifDesign } from '../../../core/design/design-schema.ts';
-import {
-  type BoxStand,
-  groupBlock,
-  standBack,
-  standMotion,
-} from '../../../core/design/motif/group-blocks.ts';
-import type { MotifLay } from '../../../core/design/motif/motif-schema.ts';
-import { moveWay } from '../../../core/shape/contour.ts';
+import { arrange } from '../../../core/design/lay/arrange.ts';
+import { parseSteps, parseWay } from '../../../core/design/motif/motif-numbers.ts';
+import { divide } from '../../../core/exact/rational.ts';
+import { copiedPart } from '../../../core/repeat/lay/copied-part.ts';
+import { inverseMotion, moveWay } from '../../../core/shape/contour.ts';
+import type { Place } from '../../../core/shape/places.ts';
 import { valueIfAny } from '../../../wording/attempt.ts';
 import { panCloth } from '../../cloth/pan-cloth.ts';
 import { type ClothPlaces, useClothView } from '../../cloth/use-cloth-view.ts';
@@ -38,7 +36,7 @@ export function MotifHand({ design }: { design: MotifDesign }) {
         className="absolute inset-0 cursor-grab bg-transparent active:cursor-grabbing"
         onPointerDown={(event) => startPick(event, motif, view, setFrame)}
       />
-      <BoxGrid motif={motif} view={view} mirror={mirrorInBox(design.construction.lay)} />
+      <BoxGrid motif={motif} view={view} copied={copiedIn(design, motif)} />
       {frame !== undefined && <FrameLine frame={frame} view={view} />}
       {others.map((each) => (
         <PieceOutline key={each.piece.id} laid={each} view={view} />
@@ -97,7 +95,7 @@ function startPick(
       isDragged ||= Math.hypot(by.x, by.y) * how.perMillimetre > STRAY;
       if (!isDragged) return;
       // In a box that is mirrored or turned, the piece goes the other way.
-      const own = moveWay(by, standMotion(standBack(held.stand), { x: 0, y: 0 }));
+      const own = moveWay(by, inverseMotion(held.motion));
       dragPiece(motif, held, { x: held.at.x + own.x, y: held.at.y + own.y }, how, tag);
     },
     () => {
@@ -113,26 +111,40 @@ const STRAY = 4;
 const MOST_LINES = 200;
 const LEAST_STEP = 6;
 
-/** The diagonal that the box itself is mirrored in, where half of it is what is copied. */
-function mirrorInBox(lay: MotifLay): BoxStand | undefined {
-  if (lay.kind !== 'group') return undefined;
-  const { copies } = groupBlock(lay.group, lay.way);
-  return copies.find(({ right, up, stand }) => right === 0 && up === 0 && stand !== 'same')?.stand;
+/** What a plane group copies: pieces are drawn once in it. */
+function copiedIn(
+  { lay, construction }: MotifDesign,
+  { box, scale }: LaidMotif,
+): readonly Place[] | undefined {
+  if (lay.arrangement.kind !== 'group') return undefined;
+  const arranged = arrange(lay.arrangement, (text, axis) =>
+    divide(
+      parseWay(text, scale),
+      parseSteps(axis === 'x' ? construction.box.width : construction.box.height, scale),
+    ),
+  );
+  return copiedPart(arranged, { x: box.width, y: box.height });
 }
 
 interface BoxGridProps {
   readonly motif: LaidMotif;
   readonly view: ClothPlaces;
-  readonly mirror: BoxStand | undefined;
+  /** Corners of what the lay copies, where that is less than all of the plane. */
+  readonly copied: readonly Place[] | undefined;
 }
 
-function BoxGrid({ motif, view, mirror }: BoxGridProps) {
+function BoxGrid({ motif, view, copied }: BoxGridProps) {
   const { width, height } = motif.box;
   const from = view.toView({ x: 0, y: height });
   const to = view.toView({ x: width, y: 0 });
   const step = motif.step * view.perMillimetre;
   const linesIn = (length: number) =>
     step < LEAST_STEP ? 0 : Math.min(MOST_LINES, Math.floor(length / motif.step));
+  const outline = (places: readonly Place[]) =>
+    `M${places
+      .map((place) => view.toView(place))
+      .map(({ x, y }) => `${x} ${y}`)
+      .join('L')}Z`;
   const lines = [
     ...Array.from({ length: linesIn(width) }, (_, at) => `M${from.x + (at + 1) * step} ${from.y}V${to.y}`),
     ...Array.from({ length: linesIn(height) }, (_, at) => `M${from.x} ${to.y - (at + 1) * step}H${to.x}`),
@@ -150,18 +162,22 @@ function BoxGrid({ motif, view, mirror }: BoxGridProps) {
         strokeWidth="1.5"
         strokeDasharray="2 4"
       />
-      {mirror !== undefined && (
-        <path
-          d={
-            mirror === 'diagonal'
-              ? `M${from.x} ${to.y}L${to.x} ${from.y}`
-              : `M${from.x} ${from.y}L${to.x} ${to.y}`
-          }
-          stroke="#2c5f7c"
-          strokeWidth="1.5"
-          strokeDasharray="8 3 2 3"
-          fill="none"
-        />
+      {copied !== undefined && (
+        <>
+          <path
+            d={`M-9999 -9999H19999V19999H-9999Z${outline(copied)}`}
+            fill="#f5f1e8"
+            fillOpacity="0.5"
+            fillRule="evenodd"
+          />
+          <path
+            d={outline(copied)}
+            stroke="#2c5f7c"
+            strokeWidth="1.5"
+            strokeDasharray="8 3 2 3"
+            fill="none"
+          />
+        </>
       )}
     </svg>
   );

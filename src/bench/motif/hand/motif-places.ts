@@ -1,19 +1,18 @@
 import type { MotifDesign } from '../../../core/design/design-schema.ts';
-import { pixelOf } from '../../../core/design/lay.ts';
+import { pixelOf } from '../../../core/design/lay/lay-schema.ts';
 import { checkReach } from '../../../core/design/motif/check-reach.ts';
-import { standBack, standMotion } from '../../../core/design/motif/group-blocks.ts';
 import {
   type BoxPlace,
   type LaidBox,
   layBox,
-  placeMotion,
+  nearRepeat,
   scaleOf,
 } from '../../../core/design/motif/lay-box.ts';
 import { madePieces, usedBy } from '../../../core/design/motif/made-pieces.ts';
 import { type MotifScale, parseWay } from '../../../core/design/motif/motif-numbers.ts';
 import type { Piece } from '../../../core/design/motif/motif-schema.ts';
 import { toNumber } from '../../../core/exact/rational.ts';
-import { type Motion, movePlace, shiftBy, thenMotion } from '../../../core/shape/contour.ts';
+import { inverseMotion, type Motion, movePlace } from '../../../core/shape/contour.ts';
 import type { Figure } from '../../../core/shape/figure.ts';
 import { placesOfFigure } from '../../../core/shape/figure-places.ts';
 import type { Place } from '../../../core/shape/places.ts';
@@ -46,13 +45,13 @@ export interface LaidMotif {
 const FINE = 100;
 
 /** @throws CoreError as `compileMotif` */
-export function laidMotif({ construction, resolution }: MotifDesign): LaidMotif {
+export function laidMotif({ construction, resolution, lay }: MotifDesign): LaidMotif {
   const scale = scaleOf(construction, pixelOf(resolution));
-  const laid = layBox(construction, scale);
+  const laid = layBox(construction, lay.arrangement, scale);
   const box = { width: toNumber(laid.width), height: toNumber(laid.height) };
   const grid = { width: 0, height: 0, pitch: { x: box.width, y: box.height }, scale: { x: FINE, y: FINE } };
   const used = usedBy(construction);
-  const repeat = { x: toNumber(laid.repeat.width), y: toNumber(laid.repeat.height) };
+  const repeat = nearRepeat(laid);
   const pieces = [...madePieces(construction, scale)].flatMap(
     ([piece, { figure, layers }]): readonly LaidPiece[] => {
       for (const layer of layers) checkReach(layer, repeat, piece);
@@ -92,14 +91,13 @@ function isOfArcs(figure: Figure): boolean {
 export function piecesAt(
   { pieces, laid }: LaidMotif,
   place: Place,
-): readonly (LaidPiece & Pick<BoxPlace, 'stand'>)[] {
-  const width = toNumber(laid.repeat.width);
-  const height = toNumber(laid.repeat.height);
+): readonly (LaidPiece & Pick<BoxPlace, 'motion'>)[] {
+  const { x: width, y: height } = nearRepeat(laid);
   return pieces
     .flatMap((laidPiece) => {
       const box = laid.places.find((each) => {
-        const back = boxMotions(each, laid).back;
-        const carried = boundsOf(laidPiece, boxMotions(each, laid).there);
+        const back = inverseMotion(each.motion);
+        const carried = boundsOf(laidPiece, each.motion);
         const rights = shifts(place.x, carried.left, carried.right, width);
         const ups = shifts(place.y, carried.bottom, carried.top, height);
         return rights.some((dx) =>
@@ -108,33 +106,24 @@ export function piecesAt(
           ),
         );
       });
-      return box === undefined ? [] : [{ ...laidPiece, stand: box.stand }];
+      return box === undefined ? [] : [{ ...laidPiece, motion: box.motion }];
     })
     .reverse();
 }
 
-/** How a box carries its pieces to where it lies, and what lies there back. */
-function boxMotions(box: BoxPlace, laid: LaidBox): { readonly there: Motion; readonly back: Motion } {
-  const size = { x: toNumber(laid.width), y: toNumber(laid.height) };
-  const shift = shiftBy(-toNumber(box.x), -toNumber(box.y));
-  return {
-    there: placeMotion(box, laid),
-    back: thenMotion(shift, standMotion(standBack(box.stand), size)),
-  };
-}
-
-/** As far as a piece reaches where a motion carries it; by quarters of a turn and mirrors alone, so that it is exact. */
+/** As far as a piece reaches at most where a motion carries it; exact by quarters of a turn. */
 export function boundsOf(
   { left, right, bottom, top }: Pick<LaidPiece, 'left' | 'right' | 'bottom' | 'top'>,
   motion: Motion,
 ) {
-  const one = movePlace({ x: left, y: bottom }, motion);
-  const other = movePlace({ x: right, y: top }, motion);
+  const corners = [left, right].flatMap((x) => [bottom, top].map((y) => movePlace({ x, y }, motion)));
+  const xs = corners.map(({ x }) => x);
+  const ys = corners.map(({ y }) => y);
   return {
-    left: Math.min(one.x, other.x),
-    right: Math.max(one.x, other.x),
-    bottom: Math.min(one.y, other.y),
-    top: Math.max(one.y, other.y),
+    left: Math.min(...xs),
+    right: Math.max(...xs),
+    bottom: Math.min(...ys),
+    top: Math.max(...ys),
   };
 }
 

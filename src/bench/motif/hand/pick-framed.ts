@@ -1,5 +1,4 @@
-import { placeMotion } from '../../../core/design/motif/lay-box.ts';
-import { toNumber } from '../../../core/exact/rational.ts';
+import { nearRepeat } from '../../../core/design/motif/lay-box.ts';
 import type { Place } from '../../../core/shape/places.ts';
 import { followPointer } from '../../../kit/follow-pointer.ts';
 import type { ClothPlaces } from '../../cloth/use-cloth-view.ts';
@@ -63,11 +62,10 @@ function frameBetween(one: Place, other: Place): Frame {
 
 /** The pieces of which a whole copy lies inside a frame, whichever box it is in. */
 export function piecesInside({ pieces, laid }: LaidMotif, frame: Frame): readonly LaidPiece[] {
-  const width = toNumber(laid.repeat.width);
-  const height = toNumber(laid.repeat.height);
+  const { x: width, y: height } = nearRepeat(laid);
   return pieces.filter((piece) =>
     laid.places.some((box) => {
-      const { left, right, bottom, top } = boundsOf(piece, placeMotion(box, laid));
+      const { left, right, bottom, top } = boundsOf(piece, box.motion);
       return (
         comesInto(left, right, frame.left, frame.right, width) &&
         comesInto(bottom, top, frame.bottom, frame.top, height)

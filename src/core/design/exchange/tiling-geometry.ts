@@ -6,7 +6,7 @@ import { formatTable } from '../../formats/table.ts';
 import { partitionIn } from '../../repeat/contents.ts';
 import { configurations } from '../../tiling/around-vertex.ts';
 import type { TilingDesign } from '../design-schema.ts';
-import { pixelOf } from '../lay.ts';
+import { pixelOf } from '../lay/lay-schema.ts';
 import { compileTiling } from '../tiling/compile-tiling.ts';
 
 type Doubles = readonly [x: number, y: number];

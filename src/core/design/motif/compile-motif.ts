@@ -1,21 +1,22 @@
 import type { Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
-import { divide, type Rational, rational, toNumber } from '../../exact/rational.ts';
+import type { Point } from '../../exact/plane.ts';
+import { type Rational, rational } from '../../exact/rational.ts';
 import { compareSurds, surd } from '../../exact/surd.ts';
-import type { Vector } from '../../exact/vector.ts';
 import type { Partition } from '../../faces/partition.ts';
 import type { Marks, RepeatUnit, RowOrder } from '../../repeat/repeat-unit.ts';
-import { type Motion, shiftBy } from '../../shape/contour.ts';
+import { shiftBy } from '../../shape/contour.ts';
 import { type FadeWay, fadeAlong, fadeOutward } from '../../shape/fade-way.ts';
 import { type Figure, moveFigure } from '../../shape/figure.ts';
 import type { Fill } from '../../shape/fill.ts';
 import type { Pictures } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark, Softness } from '../../shape/shape.ts';
+import type { Arrangement } from '../lay/lay-schema.ts';
 import { indexOf } from '../tiling/index-of.ts';
 import { checkReach } from './check-reach.ts';
 import { goesOn } from './goes-on.ts';
-import { type BoxPlace, layBox, placeMotion, scaleOf, variesIn } from './lay-box.ts';
+import { type BoxPlace, layBox, nearRepeat, scaleOf, variesIn } from './lay-box.ts';
 import { isOverRepeat, type Layer, type LayerPaint, moveLayer, type OverRepeat } from './layer.ts';
 import { madePieces, shownPieces } from './made-pieces.ts';
 import type { Motif } from './motif-schema.ts';
@@ -28,6 +29,7 @@ export const MAX_FIGURES = 20_000;
 /** What a motif is made with. */
 export interface MotifContext {
   readonly shades: readonly Shade[];
+  readonly arrangement: Arrangement;
   /** Millimetres of a pixel. */
   readonly pixel: Rational;
   /** Those that can be painted. */
@@ -35,9 +37,12 @@ export interface MotifContext {
 }
 
 /** @throws CoreError as `layBox` and `madePieces`; "motif/too-many" {figures, most} */
-export function compileMotif(motif: Motif, { shades, pixel, pictures }: MotifContext): RepeatUnit<Marks> {
+export function compileMotif(
+  motif: Motif,
+  { shades, arrangement, pixel, pictures }: MotifContext,
+): RepeatUnit<Marks> {
   const scale = scaleOf(motif, pixel);
-  const laid = layBox(motif, scale);
+  const laid = layBox(motif, arrangement, scale);
   const { repeat, carries, places } = laid;
   const rows = rowsOf(motif, places);
   const made = madePieces(motif, scale, pictures);
@@ -45,11 +50,10 @@ export function compileMotif(motif: Motif, { shades, pixel, pictures }: MotifCon
   const figures = places.length * shown.reduce((sum, [, { layers }]) => sum + layers.length, 0);
   if (figures > MAX_FIGURES) throw new CoreError('motif/too-many', { figures, most: MAX_FIGURES });
   const light = variesIn(motif) ? lightPaints(motif, shades) : { shades, of: () => 0 };
-  const size = { x: toNumber(repeat.width), y: toNumber(repeat.height) };
+  const size = nearRepeat(laid);
   const marks = shown.flatMap(([piece, { layers }], at) => {
     const room: MarkRoom = {
       piece: at,
-      motionOf: (place) => placeMotion(place, laid),
       size,
       shades,
       light: (layer, box) => light.of(piece, layer.copy, box),
@@ -60,13 +64,12 @@ export function compileMotif(motif: Motif, { shades, pixel, pictures }: MotifCon
       marksAt(layers, { place, row: rows?.rowAt[index] ?? 0 }, room),
     );
     // What lies on a mirror or on the middle of a turn is carried onto itself: it is there once.
-    return motif.lay.kind === 'group' ? onceEach(copies, size) : copies.flat();
+    return arrangement.kind === 'group' ? onceEach(copies, size) : copies.flat();
   });
-  const parts = ({ x, y }: Vector) => ({ x: divide(x, repeat.width), y: divide(y, repeat.height) });
   return {
-    lattice: [parts(carries[0]), parts(carries[1])],
+    lattice: carries,
     repeat: { width: rational(1), height: rational(1) },
-    pitch: { x: surd(repeat.width), y: surd(repeat.height) },
+    pitch: { x: repeat.width, y: repeat.height },
     grid: { step: 'mm' },
     content: {
       kind: 'marks',
@@ -81,8 +84,6 @@ export function compileMotif(motif: Motif, { shades, pixel, pictures }: MotifCon
 interface MarkRoom {
   /** Which piece, in painting order. */
   readonly piece: number;
-  /** How a place carries what lies in the box. */
-  readonly motionOf: (place: BoxPlace) => Motion;
   /** Millimetres of one repeat. */
   readonly size: Place;
   readonly shades: readonly Shade[];
@@ -95,7 +96,7 @@ function marksAt(
   { place, row }: { readonly place: BoxPlace; readonly row: number },
   room: MarkRoom,
 ): readonly Mark[] {
-  const motion = room.motionOf(place);
+  const { motion } = place;
   return layers.flatMap((layer): readonly Mark[] => {
     const { figure, paint } = moveLayer(layer, motion);
     if (paint === null) return [];
@@ -118,7 +119,7 @@ function endlessMarks(
 ): readonly Mark[] {
   return layers.flatMap(({ figure, paint }): readonly Mark[] => {
     if (paint === null) return [];
-    const parts = places.map((place) => shadowed(moveFigure(figure, room.motionOf(place)), paint));
+    const parts = places.map((place) => shadowed(moveFigure(figure, place.motion), paint));
     const shape = {
       kind: 'figure',
       figure: { kind: 'join', parts },
@@ -156,14 +157,20 @@ function fadeOfRepeat(way: OverRepeat, size: Place): FadeWay {
   return way.kind === 'repeat-outward' ? fadeOutward(corners, size) : fadeAlong(corners, way.angle, size);
 }
 
-function rowsOf({ overlap }: Motif, places: readonly Vector[]) {
+/** What lies further that way is higher. */
+const TOWARD = { up: ['y', 1], down: ['y', -1], right: ['x', 1], left: ['x', -1] } as const;
+
+function rowsOf({ overlap }: Motif, places: readonly Point[]) {
   if (overlap === 'pieces') return undefined;
-  const along = places.map(({ x, y }) => surd(overlap === 'up' || overlap === 'down' ? y : x));
+  const [axis, sign] = TOWARD[overlap];
+  const along = places.map((place) => place[axis]);
   const steps = [...along]
     .sort(compareSurds)
     .filter((step, at, all) => at === 0 || compareSurds(step, all[at - 1]!) !== 0);
-  const order: RowOrder = { toward: overlap, count: steps.length };
-  return { order, rowAt: along.map((step) => steps.findIndex((each) => compareSurds(each, step) === 0)) };
+  const count = sign * steps.length;
+  const order: RowOrder = axis === 'y' ? { up: count, right: 0 } : { up: 0, right: count };
+  const rowAt = along.map((step) => sign * steps.findIndex((each) => compareSurds(each, step) === 0));
+  return { order, rowAt };
 }
 
 /** One face over the whole repeat. */

@@ -1,59 +1,54 @@
 import { CoreError } from '../../error.ts';
-import { type PlaneLattice, pointsIn, uprightRepeat } from '../../exact/lattice.ts';
+import { latticePoint, type PlaneLattice } from '../../exact/lattice.ts';
 import { modulo } from '../../exact/modulo.ts';
-import type { Point } from '../../exact/plane.ts';
+import { addPoints, type Point, scalePoint } from '../../exact/plane.ts';
+import { divide, equals, type Rational, rational, toNumber } from '../../exact/rational.ts';
 import {
-  add,
-  divide,
-  equals,
-  multiply,
-  type Rational,
-  rational,
-  toDecimal,
-  toNumber,
-} from '../../exact/rational.ts';
-import { rationalOf, surd } from '../../exact/surd.ts';
+  divideSurds,
+  floorSurd,
+  rationalOf,
+  type Surd,
+  scaleSurd,
+  subtractSurds,
+  surd,
+  surdToNumber,
+  ZERO_SURD,
+} from '../../exact/surd.ts';
 import type { Vector } from '../../exact/vector.ts';
-import { type Motion, shiftBy, thenMotion } from '../../shape/contour.ts';
+import { type Arranged, latticeOf, stepsOf } from '../../repeat/lay/arranged.ts';
+import { sixtyMotions } from '../../repeat/lay/sixty-groups.ts';
+import { standMotion } from '../../repeat/lay/stands.ts';
+import type { Lattice, TrueSize } from '../../repeat/repeat-unit.ts';
+import { type Motion, STILL, shiftBy, thenMotion } from '../../shape/contour.ts';
+import type { Place } from '../../shape/places.ts';
 import { parseLength } from '../../units/length.ts';
+import { arrange } from '../lay/arrange.ts';
+import type { Arrangement } from '../lay/lay-schema.ts';
 import { fadesOverRepeat, goesOn } from './goes-on.ts';
-import { type BlockCopy, type BoxStand, groupBlock, standMotion } from './group-blocks.ts';
 import { shownPieces } from './made-pieces.ts';
-import { type MotifScale, parseStepPart, parseSteps, parseWay } from './motif-numbers.ts';
-import type { Motif, MotifLay } from './motif-schema.ts';
+import { type MotifScale, parseSteps, parseWay } from './motif-numbers.ts';
+import type { Motif } from './motif-schema.ts';
 
 /** Longest side of a repeat in millimetres. */
 const MAX_REPEAT = 100_000;
-
-/** Most boxes of one repeat. */
-const MAX_BOXES = 10_000;
 
 /** The box of a motif, how boxes lie, and what repeats, exact, in millimetres. */
 export interface LaidBox {
   readonly width: Rational;
   readonly height: Rational;
   /** From a box to its neighbours. */
-  readonly lattice: readonly [Vector, Vector];
-  /** What carries the whole onto itself: the same, but where copies vary or the whole repeat fades. */
-  readonly carries: readonly [Vector, Vector];
-  readonly repeat: { readonly width: Rational; readonly height: Rational };
-  /** The lower left of each box of the repeat, which of those that vary it is, and how its pieces stand. */
+  readonly lattice: PlaneLattice;
+  /** What carries the whole onto itself, in repeats: the same, but where copies vary or the whole repeat fades. */
+  readonly carries: Lattice;
+  readonly repeat: TrueSize;
+  /** Where each box of the repeat lies, which of those that vary it is, and how its pieces are carried there. */
   readonly places: readonly BoxPlace[];
 }
 
-export interface BoxPlace extends Vector {
+export interface BoxPlace extends Point {
   readonly box: number;
-  readonly stand: BoxStand;
-}
-
-/** How a place carries what lies in the box. */
-export function placeMotion(
-  { x, y, stand }: BoxPlace,
-  { width, height }: Pick<LaidBox, 'width' | 'height'>,
-): Motion {
-  const shift = shiftBy(toNumber(x), toNumber(y));
-  if (stand === 'same') return shift;
-  return thenMotion(standMotion(stand, { x: toNumber(width), y: toNumber(height) }), shift);
+  /** From where the pieces are drawn to where they lie. */
+  readonly motion: Motion;
 }
 
 /** @throws CoreError of its numbers */
@@ -61,38 +56,47 @@ export function scaleOf({ step }: Pick<Motif, 'step'>, pixel: Rational): MotifSc
   return { step: parseLength(step, 'mm', pixel), pixel };
 }
 
-/** @throws CoreError "motif/lay" | "motif/square" | "motif/too-large" {width, height, most} */
-export function layBox(motif: BoxedMotif, scale: MotifScale): LaidBox {
+type BoxedMotif = Pick<Motif, 'box' | 'pieces' | 'vary'>;
+
+/** @throws CoreError as `arrange`, `stepsOf`; "lay/square"; "motif/too-large" {width, height, most} */
+export function layBox(motif: BoxedMotif, arrangement: Arrangement, scale: MotifScale): LaidBox {
   const width = parseSteps(motif.box.width, scale);
   const height = parseSteps(motif.box.height, scale);
-  const lattice = latticeOf(motif.lay, width, height, scale);
-  const [across, up] = lattice;
-  if (equals(multiply(across.x, up.y), multiply(across.y, up.x))) throw new CoreError('motif/lay', {});
-  const boxes = variesIn(motif) ? motif.vary.boxes : 1;
-  const wide = lattice.map((way) => scaleVector(way, rational(boxes)));
-  const plane = wide.map(pointOf) as unknown as PlaneLattice;
-  const upright = uprightRepeat(plane);
-  if (upright === undefined) throw new CoreError('motif/lay', {});
-  const repeat = { width: rationalOf(upright.width)!, height: rationalOf(upright.height)! };
-  checkSize(repeat);
-  const whole: readonly [Vector, Vector] = [
-    { x: repeat.width, y: rational(0) },
-    { x: rational(0), y: repeat.height },
-  ];
-  const copies = copiesOf(motif.lay, width, height);
-  const places = placesIn(lattice, whole, boxes).flatMap(({ x, y, box }) =>
-    copies.map((copy) => ({
-      x: wrapped(add(x, multiply(width, rational(copy.right))), repeat.width),
-      y: wrapped(add(y, multiply(height, rational(copy.up))), repeat.height),
-      box,
-      stand: copy.stand,
-    })),
+  const arranged = arrange(arrangement, (text, axis) =>
+    divide(parseWay(text, scale), axis === 'x' ? width : height),
   );
-  const carries = fadesOverAll(motif) ? whole : (wide as unknown as LaidBox['lattice']);
+  const lattice = latticeOf(arranged, { width: surd(width), height: surd(height) });
+  const boxes = variesIn(motif) ? motif.vary.boxes : 1;
+  const [across, up] = lattice.map((way) => scalePoint(way, surd(boxes))) as [Point, Point];
+  const { upright: repeat, steps } = stepsOf(lattice, [across, up]);
+  checkSize(repeat);
+  const copies = copiesOf(arranged, { width, height });
+  const places = steps.flatMap(([i, j]) => {
+    const at = latticePoint(lattice, [i, j]);
+    const box = modulo(i, boxes) * boxes + modulo(j, boxes);
+    return copies.map(({ by, motion }): BoxPlace => {
+      const { x, y } = addPoints(at, by);
+      const place = { x: wrapped(x, repeat.width), y: wrapped(y, repeat.height) };
+      const shift = shiftBy(surdToNumber(place.x), surdToNumber(place.y));
+      return { ...place, box, motion: motion === STILL ? shift : thenMotion(motion, shift) };
+    });
+  });
+  const whole: Lattice = [
+    { x: rational(1), y: rational(0) },
+    { x: rational(0), y: rational(1) },
+  ];
+  const parts = ({ x, y }: Point): Vector => ({
+    x: rationalOf(divideSurds(x, repeat.width))!,
+    y: rationalOf(divideSurds(y, repeat.height))!,
+  });
+  const carries = fadesOverAll(motif) ? whole : ([parts(across), parts(up)] as const);
   return { width, height, lattice, carries, repeat, places };
 }
 
-type BoxedMotif = Pick<Motif, 'box' | 'lay' | 'pieces' | 'vary'>;
+/** Millimetres of a repeat, in doubles. */
+export function nearRepeat({ repeat }: Pick<LaidBox, 'repeat'>): Place {
+  return { x: surdToNumber(repeat.width), y: surdToNumber(repeat.height) };
+}
 
 /** Whether any copy is lighter or darker than others; a line that goes on has none. */
 export function variesIn(motif: Pick<Motif, 'pieces'>): boolean {
@@ -105,95 +109,41 @@ function fadesOverAll(motif: Pick<Motif, 'pieces'>): boolean {
 }
 
 /** @throws CoreError "motif/too-large" {width, height, most} */
-function checkSize({ width, height }: LaidBox['repeat']): void {
-  if (toNumber(width) <= MAX_REPEAT && toNumber(height) <= MAX_REPEAT) return;
+function checkSize({ width, height }: TrueSize): void {
+  const [wide, high] = [width, height].map(surdToNumber) as [number, number];
+  if (wide <= MAX_REPEAT && high <= MAX_REPEAT) return;
   throw new CoreError('motif/too-large', {
-    width: toDecimal(width, 0),
-    height: toDecimal(height, 0),
+    width: String(Math.round(wide)),
+    height: String(Math.round(high)),
     most: MAX_REPEAT / 1000,
   });
 }
 
-/** The boxes of a repeat, each with its place among so many each way that differ. @throws CoreError "motif/lay" */
-function placesIn(
-  lattice: LaidBox['lattice'],
-  whole: LaidBox['lattice'],
-  boxes: number,
-): readonly (Vector & { readonly box: number })[] {
-  const plane = lattice.map(pointOf) as unknown as PlaneLattice;
-  const steps = pointsIn(plane, whole.map(pointOf) as unknown as PlaneLattice, MAX_BOXES);
-  if (steps === undefined) throw new CoreError('motif/lay', {});
-  return steps.map(([i, j]) => {
-    const across = scaleVector(lattice[0], rational(i));
-    const up = scaleVector(lattice[1], rational(j));
-    return {
-      x: add(across.x, up.x),
-      y: add(across.y, up.y),
-      box: modulo(i, boxes) * boxes + modulo(j, boxes),
-    };
-  });
-}
-
-function pointOf({ x, y }: Vector): Point {
-  return { x: surd(x), y: surd(y) };
-}
-
-function scaleVector({ x, y }: Vector, by: Rational): Vector {
-  return { x: multiply(x, by), y: multiply(y, by) };
-}
-
 /** Moved by whole sizes into the first. */
-function wrapped(value: Rational, size: Rational): Rational {
-  const { n, d } = divide(value, size);
-  return multiply(rational(((n % d) + d) % d, d), size);
+function wrapped(value: Surd, size: Surd): Surd {
+  const whole = floorSurd(divideSurds(value, size));
+  return whole === 0n ? value : subtractSurds(value, scaleSurd(size, rational(whole)));
 }
 
-function latticeOf(
-  lay: MotifLay,
-  width: Rational,
-  height: Rational,
-  scale: MotifScale,
-): readonly [Vector, Vector] {
-  const zero = rational(0);
-  switch (lay.kind) {
-    case 'straight':
-      return [
-        { x: width, y: zero },
-        { x: zero, y: height },
-      ];
-    case 'half-drop':
-      return [
-        { x: width, y: multiply(height, parseStepPart(lay.by)) },
-        { x: zero, y: height },
-      ];
-    case 'brick':
-      return [
-        { x: width, y: zero },
-        { x: multiply(width, parseStepPart(lay.by)), y: height },
-      ];
-    case 'free':
-      return [wayOf(lay.across, scale), wayOf(lay.up, scale)];
-    case 'group': {
-      const inBoxes = ([right, up]: readonly [number, number]) => ({
-        x: multiply(width, rational(right)),
-        y: multiply(height, rational(up)),
-      });
-      const [one, other] = groupBlock(lay.group, lay.way).ways;
-      return [inBoxes(one), inBoxes(other)];
-    }
-    default:
-      return lay satisfies never;
+/** A copy of what is drawn, that comes again with each step of the lattice. */
+interface BoxCopy {
+  readonly by: Point;
+  readonly motion: Motion;
+}
+
+/** @throws CoreError "lay/square" */
+function copiesOf(
+  arranged: Arranged,
+  { width, height }: { readonly width: Rational; readonly height: Rational },
+): readonly BoxCopy[] {
+  if (arranged.kind === 'sixty') {
+    const by = { x: ZERO_SURD, y: ZERO_SURD };
+    return sixtyMotions(arranged.group).map((motion) => ({ by, motion }));
   }
-}
-
-/** The copies of the box that come again together. @throws CoreError "motif/square" */
-function copiesOf(lay: MotifLay, width: Rational, height: Rational): readonly BlockCopy[] {
-  if (lay.kind !== 'group') return [{ right: 0, up: 0, stand: 'same' }];
-  const { copies, square } = groupBlock(lay.group, lay.way);
-  if (square && !equals(width, height)) throw new CoreError('motif/square', {});
-  return copies;
-}
-
-function wayOf({ x, y }: { readonly x: string; readonly y: string }, scale: MotifScale): Vector {
-  return { x: parseWay(x, scale), y: parseWay(y, scale) };
+  if (arranged.square && !equals(width, height)) throw new CoreError('lay/square', {});
+  const size = { x: toNumber(width), y: toNumber(height) };
+  return arranged.copies.map(({ right, up, stand }) => ({
+    by: { x: scaleSurd(surd(width), rational(right)), y: scaleSurd(surd(height), rational(up)) },
+    motion: stand === 'same' ? STILL : standMotion(stand, size),
+  }));
 }

@@ -6,10 +6,11 @@ import type { Place } from '../../shape/places.ts';
 import { resolveFigure } from '../../shape/resolve-figure.ts';
 import type { PlaneSymmetry } from '../../tiling/plane-group.ts';
 import type { MotifDesign } from '../design-schema.ts';
-import { pixelOf } from '../lay.ts';
+import { pixelOf } from '../lay/lay-schema.ts';
 import { compileMotif } from './compile-motif.ts';
-import { layBox, scaleOf } from './lay-box.ts';
+import { scaleOf } from './lay-box.ts';
 import { madePieces, shownPieces } from './made-pieces.ts';
+import { parseSteps } from './motif-numbers.ts';
 import { motifSymmetry } from './motif-symmetry.ts';
 import { nameOf } from './piece-name.ts';
 import { areaOfPaths, fineGrid, gridOfUnit, seenRegions } from './seen-regions.ts';
@@ -40,8 +41,9 @@ export interface MotifFacts extends Thinnest {
 
 /** @throws CoreError as `compileMotif` */
 export function motifFacts(design: MotifDesign): MotifFacts {
-  const { construction, resolution, shades } = design;
-  const unit = compileMotif(construction, { shades, pixel: pixelOf(resolution) });
+  const { construction, resolution, shades, lay } = design;
+  const { arrangement } = lay;
+  const unit = compileMotif(construction, { shades, arrangement, pixel: pixelOf(resolution) });
   return {
     pieces: construction.pieces.length,
     crossings: crossingsOf(design),
@@ -81,8 +83,10 @@ export function motifReport(design: MotifDesign) {
 
 function crossingsOf({ construction, resolution }: MotifDesign): readonly Crossing[] {
   const scale = scaleOf(construction, pixelOf(resolution));
-  const { width, height } = layBox(construction, scale);
-  const size = { x: toNumber(width), y: toNumber(height) };
+  const [x, y] = [construction.box.width, construction.box.height].map((text) =>
+    toNumber(parseSteps(text, scale)),
+  ) as [number, number];
+  const size = { x, y };
   const made = madePieces(construction, scale);
   return shownPieces(construction).flatMap((piece) => {
     const solid = made.get(piece)!.layers.filter(({ paint }) => paint?.shadow === undefined);

@@ -1,8 +1,11 @@
+import { surd } from '../../exact/surd.ts';
 import type { ConstructionKind, ShadePath } from '../construction.ts';
-import { pixelOf } from '../lay.ts';
+import { pixelOf } from '../lay/lay-schema.ts';
 import { compileMotif } from './compile-motif.ts';
+import { scaleOf } from './lay-box.ts';
 import type { Making } from './making-schema.ts';
 import { motifReport } from './motif-facts.ts';
+import { parseSteps } from './motif-numbers.ts';
 import { type Motif, motifSchema, type Piece } from './motif-schema.ts';
 import { MOTIF_STARTS } from './motif-starts.ts';
 import { missesOfMotif } from './prove-motif.ts';
@@ -12,8 +15,14 @@ type Map = (key: string, path: ShadePath) => string;
 /** Pieces on a grid. */
 export const MOTIF: ConstructionKind<Motif> = {
   schema: motifSchema,
-  compile: (motif, { shades, resolution }, pictures) =>
-    compileMotif(motif, { shades, pixel: pixelOf(resolution), pictures }),
+  boxOf: (motif, { resolution }) => {
+    const scale = scaleOf(motif, pixelOf(resolution));
+    const side = (text: string) => surd(parseSteps(text, scale));
+    const { width, height } = motif.box;
+    return { width: side(width), height: side(height), counted: { by: 'steps', across: width, up: height } };
+  },
+  compile: (motif, { shades, lay: { arrangement }, resolution }, pictures) =>
+    compileMotif(motif, { shades, arrangement, pixel: pixelOf(resolution), pictures }),
   misses: (_, __, unit) => missesOfMotif(unit),
   mapShades: (motif, to) => ({
     ...motif,

@@ -67,13 +67,5 @@ export function parseShare(text: string): Rational {
   return share;
 }
 
-/** Reads the part by which a lay steps: above 0, below 1, in at most hundredths. @throws CoreError "motif/part" {text} */
-export function parseStepPart(text: string): Rational {
-  const part = parseExact(text);
-  if (part.n <= 0n || compare(part, rational(1)) >= 0 || part.d > 100n)
-    throw new CoreError('motif/part', { text });
-  return part;
-}
-
 /** A document is right at any scale: what a step and a pixel measure is said beside its numbers. */
 export const SOME_SCALE: MotifScale = { step: rational(1), pixel: rational(1, 10) };

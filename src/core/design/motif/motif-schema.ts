@@ -4,12 +4,10 @@ import { cleanText } from '../../formats/clean-text.ts';
 import { parseLength } from '../../units/length.ts';
 import { exactText } from '../exact-text.ts';
 import { pictureSchema } from '../picture-schema.ts';
-import { BOX_GROUPS } from './group-blocks.ts';
 import { makingSchema } from './making-schema.ts';
 import {
   parseDegrees,
   parseShare,
-  parseStepPart,
   parseSteps,
   parseStepsOrNone,
   parseWay,
@@ -106,21 +104,6 @@ const pieceSchema = z.strictObject({
   locked: z.boolean(),
 });
 
-const waySchema = z.strictObject({ x: way, y: way });
-
-/** How boxes are set side by side. */
-const laySchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('straight') }),
-  /** Each box to the right lies a part of its height higher. */
-  z.strictObject({ kind: z.literal('half-drop'), by: exactText(parseStepPart) }),
-  /** Each row upward lies a part of a box's width further to the right. */
-  z.strictObject({ kind: z.literal('brick'), by: exactText(parseStepPart) }),
-  /** Copied by a plane group: mirrored, slid and turned; `up` has its mirrors and rows the other way. */
-  z.strictObject({ kind: z.literal('group'), group: z.enum(BOX_GROUPS), way: z.enum(['across', 'up']) }),
-  /** By any two ways. */
-  z.strictObject({ kind: z.literal('free'), across: waySchema, up: waySchema }),
-]);
-
 /** What lies over what where pieces overlap: a later piece over all earlier ones, or rows over each other. */
 export const OVERLAPS = ['pieces', 'up', 'down', 'right', 'left'] as const;
 
@@ -143,7 +126,6 @@ export const motifSchema = z.strictObject({
         }
       });
     }),
-  lay: laySchema,
   overlap: z.enum(OVERLAPS),
   /** Copies that vary come again after so many boxes each way. */
   vary: z.strictObject({ boxes: z.int().min(1).max(MAX_VARIED), seed: z.int().min(0).max(MAX_SEED) }),
@@ -155,4 +137,3 @@ export type PieceShape = Piece['shape'];
 export type PieceFade = NonNullable<Piece['fade']>;
 export type PieceShadow = NonNullable<Piece['shadow']>;
 export type PieceOutline = NonNullable<Piece['outline']>;
-export type MotifLay = Motif['lay'];

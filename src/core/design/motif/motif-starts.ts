@@ -72,7 +72,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'NW',
     order: () => ({
       box: { width: '4', height: '4' },
-      boxes: { kind: 'half-drop', by: '1/2' },
+      lay: { arrangement: { kind: 'half-drop', by: '1/2' } },
       ground: 'N',
       pieces: [piece(1, disc('3/2'), '2', '2', { shade: 'W' })],
     }),
@@ -84,7 +84,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'BZOC',
     order: () => ({
       box: { width: '8', height: '4' },
-      boxes: { kind: 'brick', by: '1/2' },
+      lay: { arrangement: { kind: 'brick', by: '1/2' } },
       ground: 'C',
       overlap: 'down',
       pieces: [
@@ -121,7 +121,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'NZCBK',
     order: () => ({
       box: { width: '8', height: '4' },
-      boxes: { kind: 'brick', by: '1/2' },
+      lay: { arrangement: { kind: 'brick', by: '1/2' } },
       ground: 'N',
       overlap: 'down',
       pieces: [
@@ -237,7 +237,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'CSA',
     order: () => ({
       box: { width: '2', height: '4' },
-      boxes: { kind: 'half-drop', by: '1/2' },
+      lay: { arrangement: { kind: 'half-drop', by: '1/2' } },
       step: '10 mm',
       ground: 'C',
       pieces: [
@@ -260,7 +260,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'CJ',
     order: () => ({
       box: { width: '5', height: '1' },
-      boxes: { kind: 'brick', by: '2/5' },
+      lay: { arrangement: { kind: 'brick', by: '2/5' } },
       ground: 'C',
       pieces: [
         piece(1, rectangle('14/5', '4/5'), '5/2', '1/2', {
@@ -307,7 +307,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'WVY',
     order: () => ({
       box: { width: '6', height: '6' },
-      boxes: { kind: 'half-drop', by: '1/2' },
+      lay: { arrangement: { kind: 'half-drop', by: '1/2' } },
       ground: 'W',
       pieces: [
         piece(1, curved('0,0 1,3/2 5/2,2 2,1/2', { run: 'closed', width: null }), '3', '3', {
@@ -325,7 +325,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'NCO',
     order: () => ({
       box: { width: '6', height: '6' },
-      boxes: { kind: 'half-drop', by: '1/2' },
+      lay: { arrangement: { kind: 'half-drop', by: '1/2' } },
       ground: 'N',
       pieces: [
         piece(1, disc('2'), '4', '3', {
@@ -457,7 +457,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'NZK',
     order: (seed) => ({
       box: { width: '4', height: '5' },
-      boxes: { kind: 'brick', by: '1/2' },
+      lay: { arrangement: { kind: 'brick', by: '1/2' } },
       ground: 'K',
       overlap: 'up',
       vary: { boxes: 3, seed },
@@ -477,7 +477,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'NYOC',
     order: () => ({
       box: { width: '6', height: '6' },
-      boxes: { kind: 'half-drop', by: '1/2' },
+      lay: { arrangement: { kind: 'half-drop', by: '1/2' } },
       ground: 'N',
       pieces: [
         piece(1, disc('5'), '3', '3', {
@@ -493,7 +493,7 @@ const STARTS: readonly MotifStart[] = [
     letters: 'CGR',
     order: () => ({
       box: { width: '8', height: '8' },
-      boxes: { kind: 'half-drop', by: '1/2' },
+      lay: { arrangement: { kind: 'half-drop', by: '1/2' } },
       ground: 'C',
       pieces: [
         piece(1, { kind: 'ring', across: '6', band: '1/3' }, '4', '4', { shade: 'R' }),
@@ -511,7 +511,7 @@ const STARTS: readonly MotifStart[] = [
     order: () => ({
       box: { width: '6', height: '6' },
       ground: 'C',
-      boxes: { kind: 'group', group: 'p2mm', way: 'across' },
+      lay: { arrangement: { kind: 'group', group: 'p2mm', way: 'across' } },
       pieces: [
         piece(1, disc('5'), '0', '0', { shade: 'B' }),
         piece(2, { kind: 'ring', across: '4', band: '1/2' }, '6', '0', { shade: 'R' }),
@@ -531,7 +531,7 @@ const STARTS: readonly MotifStart[] = [
     order: () => ({
       step: '4 px',
       box: { width: '56', height: '97/2' },
-      boxes: { kind: 'brick', by: '1/2' },
+      lay: { arrangement: { kind: 'brick', by: '1/2' } },
       ground: 'C',
       pieces: [
         piece(1, { kind: 'polygon', sides: 6, measured: 'flats', size: '54' }, '28', '97/4', {

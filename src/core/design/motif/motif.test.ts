@@ -5,7 +5,7 @@ import { unitToSvg } from '../../formats/svg/unit-svg.ts';
 import { paintRows, paintTile, preparePainting } from '../../paint/painting.ts';
 import { blockUnit } from '../../repeat/block-unit.ts';
 import { checkDesign } from '../check-design.ts';
-import { compile } from '../compile-design.ts';
+import { compileUnit } from '../compile-design.ts';
 import type { MotifDesign } from '../design-schema.ts';
 import { asKind } from '../of-kind.ts';
 import { readDesign, readDesignText, writeDesignText } from '../read-design.ts';
@@ -35,10 +35,10 @@ describe('start points', () => {
     expect(report.open).toBeUndefined();
     expect(report.painted?.differingBytes).toBe(0);
     expect(report.painted?.leakingPixels).toBe(0);
-    expect(missesOfMotif(compile(design))).toBe(0);
+    expect(missesOfMotif(compileUnit(design))).toBe(0);
     const { shares } = motifFacts(asKind('motif', design));
     expect(shares.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
-    expect(unitToSvg(compile(design, pictures), 'Start')).toMatch(/^<svg /);
+    expect(unitToSvg(compileUnit(design, pictures), 'Start')).toMatch(/^<svg /);
   });
 
   it('of confetti differ by their seeds alone', () => {
@@ -72,27 +72,29 @@ describe('numbers', () => {
     [{ shape: { kind: 'polygon', sides: 2, measured: 'radius', size: '2' } }, 'design/field'],
     [{ shape: disc('1'), made: [{ kind: 'copies', count: 10_001, x: '1', y: '0' }] }, 'design/field'],
   ] as const)('that cannot be are refused, %#', (piece, code) => {
-    expect(() => compile(motifOf([piece as never]))).toThrow(code);
+    expect(() => compileUnit(motifOf([piece as never]))).toThrow(code);
   });
 
   it.each([
-    [{ lay: { kind: 'brick', by: '1' } }, 'motif/part'],
-    [{ lay: { kind: 'brick', by: '1/101' } }, 'motif/part'],
+    [{ lay: { kind: 'brick', by: '1' } }, 'lay/part'],
+    [{ lay: { kind: 'brick', by: '1/101' } }, 'lay/part'],
     [{ box: { width: '1000000', height: '8' } }, 'motif/far'],
     [{ box: { width: '8', height: '15000' }, lay: { kind: 'brick', by: '1/2' } }, 'motif/too-large'],
     [{ step: '0 mm' }, 'length/not-positive'],
-    [{ lay: { kind: 'free', across: { x: '2', y: '1' }, up: { x: '4', y: '2' } } }, 'motif/lay'],
+    [{ lay: { kind: 'free', across: { x: '2', y: '1' }, up: { x: '4', y: '2' } } }, 'lay/parallel'],
   ] as const)('of a box that cannot be are refused, %#', (more, code) => {
-    expect(() => compile(motifOf([{ shape: disc('1') }], more as never))).toThrow(code);
+    expect(() => compileUnit(motifOf([{ shape: disc('1') }], more as never))).toThrow(code);
   });
 
   it('that are each in order may make too much together', () => {
     const grid = { kind: 'grid' as const, across: 100, up: 100, x: '1/20', y: '1/20' };
     const lay = { kind: 'brick' as const, by: '1/3' };
     expect(() =>
-      compile(motifOf([{ shape: disc('1'), made: [grid, { ...grid, across: 2, up: 1 }] }])),
+      compileUnit(motifOf([{ shape: disc('1'), made: [grid, { ...grid, across: 2, up: 1 }] }])),
     ).toThrow('motif/copies');
-    expect(() => compile(motifOf([{ shape: disc('1'), made: [grid] }], { lay }))).toThrow('motif/too-many');
+    expect(() => compileUnit(motifOf([{ shape: disc('1'), made: [grid] }], { lay }))).toThrow(
+      'motif/too-many',
+    );
   });
 });
 
@@ -238,9 +240,9 @@ describe('what is made further', () => {
 
   it('of itself, or with what is not there, is refused by name', () => {
     const cutBy = (id: number) => ({ shape: square('2'), made: [{ kind: 'cut' as const, with: [id] }] });
-    expect(() => compile(motifOf([cutBy(2), cutBy(1)]))).toThrow('motif/circular');
-    expect(() => compile(motifOf([cutBy(1)]))).toThrow('motif/circular');
-    expect(() => compile(motifOf([cutBy(7)]))).toThrow('motif/missing');
+    expect(() => compileUnit(motifOf([cutBy(2), cutBy(1)]))).toThrow('motif/circular');
+    expect(() => compileUnit(motifOf([cutBy(1)]))).toThrow('motif/circular');
+    expect(() => compileUnit(motifOf([cutBy(7)]))).toThrow('motif/missing');
   });
 
   it('names every shade once, where it stands', () => {
@@ -271,11 +273,11 @@ describe('lays', () => {
       width: { terms: [{ coefficient: { n: BigInt(width) } }] },
       height: { terms: [{ coefficient: { n: BigInt(height) } }] },
     });
-    expect(compile(design).content.marks).toHaveLength(boxes);
+    expect(compileUnit(design).content.marks).toHaveLength(boxes);
   });
 
   it('that are not what the numbers say are found out', () => {
-    const unit = compile(motifOf([{ shape: disc('2') }], { lay: { kind: 'half-drop', by: '1/2' } }));
+    const unit = compileUnit(motifOf([{ shape: disc('2') }], { lay: { kind: 'half-drop', by: '1/2' } }));
     expect(missesOfMotif(unit)).toBe(0);
     const { content } = unit;
     expect(
@@ -293,7 +295,7 @@ const MOST_LEVELS = 6;
 describe('painting', () => {
   it('does not depend on where the window lies, nor on how many repeats count as one', () => {
     for (const key of ['fish-scale', 'argyle', 'wave-flipped', 'interlocking-bars']) {
-      const unit = compile(designFromStart('motif', key));
+      const unit = compileUnit(designFromStart('motif', key));
       const tile = { width: 60, height: 60 };
       const whole = paintTile(unit, tile);
       const block = paintTile(blockUnit(unit, { across: 2, down: 2 }), { width: 120, height: 120 });
@@ -320,7 +322,7 @@ describe('painting', () => {
   });
 
   it('leaves clear what is not covered', () => {
-    const unit = compile(motifOf([{ shape: square('4') }], { ground: null }));
+    const unit = compileUnit(motifOf([{ shape: square('4') }], { ground: null }));
     const bytes = paintTile(unit, { width: 8, height: 8 });
     const alpha = Array.from({ length: 64 }, (_, at) => bytes[at * 4 + 3]);
     expect(alpha.filter((each) => each === 255)).toHaveLength(16);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { disc, motifOf, type SomePiece } from '../../../../tests/motif-of.ts';
 import { paintRows, preparePainting } from '../../paint/painting.ts';
 import { checkDesign } from '../check-design.ts';
-import { compile } from '../compile-design.ts';
+import { compileUnit } from '../compile-design.ts';
 import type { MotifDesign } from '../design-schema.ts';
 import { motifFacts } from './motif-facts.ts';
 import type { Motif, PieceShape } from './motif-schema.ts';
@@ -36,7 +36,7 @@ function middleRow(design: MotifDesign): readonly number[] {
   const out = new Uint32Array(40 * 40);
   const tile = { width: 40, height: 40 };
   const window = { tile, width: 40, offset: { x: 0, y: 0 }, look: 'flat', mixing: 'bytes' } as const;
-  paintRows(preparePainting(compile(design), window), 0, 40, out);
+  paintRows(preparePainting(compileUnit(design), window), 0, 40, out);
   return Array.from({ length: 40 }, (_, x) => out[20 * 40 + x]! & 255);
 }
 
@@ -76,12 +76,12 @@ describe('paint', () => {
     const whole = { ...fade, over: 'repeat' as const };
     const lay = { kind: 'half-drop', by: '1/2' } as const;
     const design = motifOf([{ shape: disc('4'), fade: whole }], { lay });
-    const { lattice } = compile(design);
+    const { lattice } = compileUnit(design);
     expect(lattice).toMatchObject([
       { x: { n: 1n, d: 1n }, y: { n: 0n } },
       { x: { n: 0n }, y: { n: 1n, d: 1n } },
     ]);
-    expect(missesOfMotif(compile(design))).toBe(0);
+    expect(missesOfMotif(compileUnit(design))).toBe(0);
     const report = checkDesign(design, { resolution: '100' });
     expect(report.open).toBeUndefined();
     expect(report.painted?.differingBytes).toBe(0);
@@ -117,7 +117,7 @@ describe('paint', () => {
 
   it('what is hidden, used up by others or goes on makes the repeat no larger', () => {
     const boxes = (...pieces: SomePiece[]) =>
-      compile(motifOf(pieces, { vary: { boxes: 3, seed: 1 } })).content.marks.length;
+      compileUnit(motifOf(pieces, { vary: { boxes: 3, seed: 1 } })).content.marks.length;
     expect(boxes({ shape: square('2'), vary: '20%' })).toBe(9);
     expect(boxes({ shape: square('2'), vary: '20%', hidden: true })).toBe(0);
     expect(boxes({ shape: LINE, x: '0', vary: '20%' })).toBe(1);
@@ -133,7 +133,7 @@ describe('paint', () => {
     ],
     ['copies', { shape: disc('2'), made: [{ kind: 'copies', count: 100, x: '5', y: '5' }, BAND] }],
   ])('%s that reaches over too many repeats is refused', (_, piece) => {
-    expect(() => compile(motifOf([piece]))).toThrow('motif/reach');
+    expect(() => compileUnit(motifOf([piece]))).toThrow('motif/reach');
   });
 
   it('a piece that lies whole in what divides it shows nothing of its own shade along its edge', () => {
@@ -155,7 +155,7 @@ describe('paint', () => {
 
   it('copies vary by their seed and come again after so many boxes', () => {
     const pieces = [{ shape: square('4'), vary: '50%' }];
-    const of = (vary: Motif['vary']) => compile(motifOf(pieces, { vary }));
+    const of = (vary: Motif['vary']) => compileUnit(motifOf(pieces, { vary }));
     const shadesOf = (unit: ReturnType<typeof of>) =>
       unit.content.marks.map(({ shade }) => unit.content.base.shades[shade!]!.hex);
     const three = of({ boxes: 3, seed: 4 });
@@ -175,7 +175,7 @@ describe('paint', () => {
     [{ vary: '0' }, 'motif/share'],
     [{ fade: { ...fade, over: 'piece', shades: ['B'] } }, 'design/field'],
   ] as const)('that cannot be is refused, %#', (piece, code) => {
-    expect(() => compile(motifOf([{ shape: disc('1'), ...piece } as never]))).toThrow(code);
+    expect(() => compileUnit(motifOf([{ shape: disc('1'), ...piece } as never]))).toThrow(code);
   });
 });
 
@@ -195,7 +195,7 @@ describe('letters', () => {
   });
 
   it('that the font lacks are named', () => {
-    expect(() => compile(motifOf([{ shape: text('Aжж') }]))).toThrow('figure/letters');
-    expect(() => compile(motifOf([{ shape: text(' ') }]))).toThrow('figure/no-letters');
+    expect(() => compileUnit(motifOf([{ shape: text('Aжж') }]))).toThrow('figure/letters');
+    expect(() => compileUnit(motifOf([{ shape: text(' ') }]))).toThrow('figure/no-letters');
   });
 });

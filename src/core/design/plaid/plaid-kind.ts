@@ -5,7 +5,7 @@ import { plaidToCsv } from '../exchange/plaid-csv.ts';
 import { plaidToText } from '../exchange/plaid-text.ts';
 import { plaidToDraftSvg, plaidToPaperSvg } from '../exchange/structure-files.ts';
 import { plaidToWif } from '../exchange/write-wif-design.ts';
-import { pitchOf } from '../lay.ts';
+import { pitchOf } from '../lay/lay-schema.ts';
 import { mapBands } from '../map-bands.ts';
 import { compilePlaid, weftOf } from './compile-plaid.ts';
 import { PLAID_BANDS } from './plaid-bands.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { randomNumbers } from '../../exact/random-numbers.ts';
 import { irregularBands } from '../../thread/irregular.ts';
 import { checkDesign } from '../check-design.ts';
-import { compile } from '../compile-design.ts';
+import { compileUnit } from '../compile-design.ts';
 import { kindOf } from '../design-facts.ts';
 import { readDesign } from '../read-design.ts';
 import { designFromStart } from '../starts.ts';
@@ -26,7 +26,7 @@ describe('start points', () => {
   });
 
   it('print flat gingham in the tones of the formulas: c·c/255, c and white', () => {
-    const { content } = compile(designFromStart('plaid', 'flat-gingham'));
+    const { content } = compileUnit(designFromStart('plaid', 'flat-gingham'));
     expect(content.shades.map((shade) => shade.hex)).toEqual(['#b95d64', '#d99aa0', '#d99aa0', '#ffffff']);
   });
 

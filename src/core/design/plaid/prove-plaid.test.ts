@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sampleDesign, someDesign } from '../../../../tests/sample-design.ts';
-import { compile } from '../compile-design.ts';
+import { compileUnit } from '../compile-design.ts';
 import { missesOfPlaid } from './prove-plaid.ts';
 
 function missed(text: string, ends: number, picks: number): readonly [number, number] {
@@ -13,7 +13,7 @@ describe('missesOfPlaid', () => {
   it('finds none for the repeat that any plaid is compiled to', () => {
     fc.assert(
       fc.property(someDesign, (design) => {
-        const { width, height } = compile(design).content;
+        const { width, height } = compileUnit(design).content;
         const misses = missesOfPlaid(design.construction, design.shades, { ends: width, picks: height });
         expect(misses).toEqual([0, 0]);
       }),

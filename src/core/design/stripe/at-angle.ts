@@ -1,13 +1,14 @@
 import { CoreError } from '../../error.ts';
 import { exactDecimal } from '../../exact/exact-decimal.ts';
 import { divide, multiply, type Rational, rational, toNumber } from '../../exact/rational.ts';
+import { readDegrees } from '../../exact/read-degrees.ts';
 import { slope } from '../../exact/slope.ts';
 import { readWidth, unitMillimetres } from '../../units/band-width.ts';
 import type { StripeDesign } from '../design-schema.ts';
-import { bandScale } from '../lay.ts';
+import { bandScale } from '../lay/lay-schema.ts';
 import { layWidths, periodOf } from './compile-stripe.ts';
 import { type SlopeOffer, slopeOffers, squareScale } from './slope-offers.ts';
-import { readDegrees, type Stripe } from './stripe-schema.ts';
+import type { Stripe } from './stripe-schema.ts';
 
 /** Longest side of a square repeat that is offered, in millimetres: 10 m. */
 const MOST_SQUARE = rational(10_000);

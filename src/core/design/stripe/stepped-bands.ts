@@ -4,7 +4,7 @@ import { compare, divide, multiply, type Rational, rational, round } from '../..
 import type { Band } from '../../thread/band.ts';
 import type { Mirror, Sequence } from '../../thread/sequence.ts';
 import { widthIn } from '../../units/band-width.ts';
-import { bandScale, type Lay } from '../lay.ts';
+import { bandScale, type Lay } from '../lay/lay-schema.ts';
 import type { Stripe, WideBand } from './stripe-schema.ts';
 
 /** What the widths of a stripe's bands follow from. */

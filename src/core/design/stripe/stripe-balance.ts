@@ -1,7 +1,7 @@
 import type { Shade } from '../../colour/shade.ts';
 import { add, compare, divide, equals, type Rational, rational } from '../../exact/rational.ts';
 import type { StripeDesign } from '../design-schema.ts';
-import { bandScale } from '../lay.ts';
+import { bandScale } from '../lay/lay-schema.ts';
 import { type LaidWidth, layWidths, periodOf } from './compile-stripe.ts';
 
 /** What there is of each shade of a stripe, and what is the same as what. Widths in millimetres. */

@@ -1,7 +1,7 @@
 import type { ConstructionKind } from '../construction.ts';
 import { stripeToCsv } from '../exchange/stripe-csv.ts';
 import { stripeToText } from '../exchange/write-stripe-text.ts';
-import { bandScale } from '../lay.ts';
+import { bandScale } from '../lay/lay-schema.ts';
 import { mapBands } from '../map-bands.ts';
 import { compileStripe } from './compile-stripe.ts';
 import { missesOfStripe } from './prove-stripe.ts';

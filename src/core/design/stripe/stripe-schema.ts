@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { SHADE_KEY } from '../../colour/shade.ts';
-import { CoreError } from '../../error.ts';
-import { parseExact } from '../../exact/parse-exact.ts';
-import { gcd, type Rational } from '../../exact/rational.ts';
+import { gcd } from '../../exact/rational.ts';
+import { readDegrees } from '../../exact/read-degrees.ts';
 import { MAX_SLOPE } from '../../exact/slope.ts';
 import { MAX_BANDS } from '../../thread/band.ts';
 import { MIRRORS } from '../../thread/sequence.ts';
@@ -17,21 +16,6 @@ const wideBandSchema = z.strictObject({
   shade: z.string().regex(SHADE_KEY),
   width: exactText(readWidth),
 });
-
-/** Largest angle either way, in degrees; lines at 90 and at −90 are the same. */
-const MAX_DEGREES = 90;
-
-/**
- * Reads an angle in degrees, such as "35" or "45/2".
- * @throws CoreError as `parseExact`, "slope/degrees" {text, most} beyond a right angle
- */
-export function readDegrees(text: string): Rational {
-  const degrees = parseExact(text);
-  const most = BigInt(MAX_DEGREES) * degrees.d;
-  if (degrees.n > most || degrees.n < -most)
-    throw new CoreError('slope/degrees', { text, most: MAX_DEGREES });
-  return degrees;
-}
 
 /** Bands side by side, in widths, running upright, level or at a slope. Printed or painted, not woven. */
 export const stripeSchema = z.strictObject({

@@ -8,7 +8,7 @@ import { checkPartition } from '../../faces/check-partition.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';
 import type { StripeDesign } from '../design-schema.ts';
-import { bandScale } from '../lay.ts';
+import { bandScale } from '../lay/lay-schema.ts';
 import { newStripe, type StripeOrder } from '../new-design.ts';
 import { readDesign } from '../read-design.ts';
 import { missesOfStripe } from './prove-stripe.ts';

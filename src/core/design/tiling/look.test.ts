@@ -4,7 +4,7 @@ import { surdToNumber } from '../../exact/surd.ts';
 import { parseSurd, surdText } from '../../exact/surd-text.ts';
 import { partitionIn } from '../../repeat/contents.ts';
 import { checkDesign } from '../check-design.ts';
-import { compile } from '../compile-design.ts';
+import { compileUnit } from '../compile-design.ts';
 import type { TilingDesign } from '../design-schema.ts';
 import { tilingGeometry, tilingToCsv } from '../exchange/tiling-geometry.ts';
 import { newTiling, type TilingOrder } from '../new-design.ts';
@@ -60,7 +60,7 @@ const FULL = tiling(OCTAGONS, {
 });
 
 describe('sizes of tilings', () => {
-  const widthOf = (design: TilingDesign) => surdText(compile(design).pitch.x);
+  const widthOf = (design: TilingDesign) => surdText(compileUnit(design).pitch.x);
 
   it.each<[string, FormSpec, Partial<TilingOrder>, string]>([
     // A hexagon 30 across its flats has sides of 10√3; the repeat is three sides wide.
@@ -73,7 +73,7 @@ describe('sizes of tilings', () => {
   });
 
   it('say where a width cannot be exact', () => {
-    expect(() => compile(tiling(OCTAGONS, { size: '30', measured: 'corners' }))).toThrow('tiling/across');
+    expect(() => compileUnit(tiling(OCTAGONS, { size: '30', measured: 'corners' }))).toThrow('tiling/across');
   });
 });
 
@@ -85,7 +85,7 @@ describe('tilings stretched, leant and turned until level', () => {
     ['turned and stretched: 3:4 diamonds', SQUARES, { turn: 3, stretch: '4/3' }, ['20√2', '80√2/3']],
   ])('%s', (_, form, more, size) => {
     const design = tiling(form, { colours: 'sides', ...more });
-    const { pitch } = compile(design);
+    const { pitch } = compileUnit(design);
     expect([surdText(pitch.x), surdText(pitch.y)]).toEqual(size);
     expect(checkDesign({ ...design, resolution: '50' })).toMatchObject({
       numbers: { closed: true },
@@ -94,10 +94,10 @@ describe('tilings stretched, leant and turned until level', () => {
   });
 
   it('say why there is no repeat', () => {
-    expect(() => compile(tiling({ kind: 'regular', name: '3.3.3.4.4' }, { diagonal: '1' }))).toThrow(
+    expect(() => compileUnit(tiling({ kind: 'regular', name: '3.3.3.4.4' }, { diagonal: '1' }))).toThrow(
       'tiling/level',
     );
-    expect(() => compile(tiling(OCTAGONS, { turn: 1, shear: '1/2' }))).toThrow('tiling/shear');
+    expect(() => compileUnit(tiling(OCTAGONS, { turn: 1, shear: '1/2' }))).toThrow('tiling/shear');
   });
 });
 
@@ -106,7 +106,7 @@ describe('colours in rows, by hand and scattered', () => {
     'rows along the %s way take their shades in turn',
     (way) => {
       const design = tiling(HEXAGONS, { colours: { by: 'rows', way, count: 3 } });
-      const base = partitionIn(compile(design));
+      const base = partitionIn(compileUnit(design));
       const counts = [0, 1, 2].map((shade) => base.faces.filter((face) => face.fill.shade === shade).length);
       expect(new Set(counts).size).toBe(1);
       expect(counts[0]).toBeGreaterThan(0);
@@ -117,14 +117,14 @@ describe('colours in rows, by hand and scattered', () => {
   it('by hand repeat after their block', () => {
     const shades = ['A', 'B', 'C', 'D', 'A', 'B'];
     const design = tiling(SQUARES, { colours: { by: 'hand', across: 3, up: 2, shades } });
-    const { pitch, content } = compile(design);
+    const { pitch, content } = compileUnit(design);
     expect([surdText(pitch.x), surdText(pitch.y)]).toEqual(['60', '40']);
     expect(partitionIn({ content }).faces.map(({ fill }) => fill.shade)).toEqual([0, 1, 2, 3, 0, 1]);
   });
 
   it('scattered by a seed are the same each time, other by another, and repeat over so many cells', () => {
     const scattered = (seed: number) =>
-      compile(
+      compileUnit(
         tiling(SQUARES, {
           colours: 'faces',
           faces: ['A'],

@@ -24,7 +24,7 @@ import { keptOneOf, MOST_FACES, planeSymmetry } from '../../tiling/symmetry.ts';
 import type { Tiling } from '../../tiling/tiling-form.ts';
 import { type FaceColours, MAX_FACES } from '../../tiling/upright-partition.ts';
 import type { TilingDesign } from '../design-schema.ts';
-import { pixelOf } from '../lay.ts';
+import { pixelOf } from '../lay/lay-schema.ts';
 import { compileLaid, compileTiling } from './compile-tiling.ts';
 import { layTiling } from './lay-tiling.ts';
 import { parsePart, parseProportion, parseSize } from './tiling-numbers.ts';

@@ -1,6 +1,6 @@
 import type { ConstructionKind } from '../construction.ts';
 import { tilingGeometry, tilingToCsv } from '../exchange/tiling-geometry.ts';
-import { pixelOf } from '../lay.ts';
+import { pixelOf } from '../lay/lay-schema.ts';
 import { compileTiling } from './compile-tiling.ts';
 import { missesOfTiling, symmetryReport } from './tiling-facts.ts';
 import { type TilingSpec, tilingSchema } from './tiling-schema.ts';

@@ -4,7 +4,7 @@ import { checkSequence } from '../../thread/sequence.ts';
 import { widthMillimetres } from '../../units/band-width.ts';
 import { parseDensity, threadPitch } from '../../units/density.ts';
 import type { Lay, PlaidDesign, StripeDesign } from '../design-schema.ts';
-import { bandScale } from '../lay.ts';
+import { bandScale } from '../lay/lay-schema.ts';
 import { newPlaid } from '../new-design.ts';
 
 /**

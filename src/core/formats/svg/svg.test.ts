@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../../tests/sample-design.ts';
-import { compile } from '../../design/compile-design.ts';
+import { compileUnit } from '../../design/compile-design.ts';
 import { rational } from '../../exact/rational.ts';
 import { cellAt } from '../../thread/cells.ts';
 import { sizeOfSheet } from '../picture-order.ts';
@@ -10,7 +10,7 @@ import { unitToSvg } from './unit-svg.ts';
 /** Millimetres of a pixel at 300 dpi, each way. */
 const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
 
-const UNIT = compile(sampleDesign(SAMPLE));
+const UNIT = compileUnit(sampleDesign(SAMPLE));
 
 describe('unitToSvg', () => {
   it('covers every cell exactly once, in its own shade', () => {
@@ -45,7 +45,7 @@ describe('unitToSvg', () => {
 
   it('refuses a drawing of more boxes than a reader would open', () => {
     const counts = Array.from({ length: 1999 }, (_, at) => `${'AB'[at % 2]}${1 + (at % 3)}`).join(' ');
-    const unit = compile(sampleDesign(`warp: ${counts}\nweave: 2/2Z`));
+    const unit = compileUnit(sampleDesign(`warp: ${counts}\nweave: 2/2Z`));
     expect(() => unitToSvg(unit, 'Dense')).toThrow('svg/too-many');
     expect(() => unitToSvg({ ...UNIT, repeat: null }, 'None')).toThrow('svg/no-repeat');
   });

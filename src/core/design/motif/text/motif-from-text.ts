@@ -8,11 +8,10 @@ import { readMotifText } from './read-motif-text.ts';
 
 /** A new design of a motif that is told as text, in the colours of its letters. @throws CoreError as `readMotifText` */
 export function motifFromText(text: string): MotifDesign {
-  const motif = readMotifText(text);
+  const { motif, arrangement } = readMotifText(text);
   const shades = lettersOf(motif).map(shadeOfLetter);
-  const { lay: boxes, ...order } = motif;
   const card = shades.length === 0 ? [shadeOfLetter('A')] : shades;
-  return newMotif({ name: 'Motif', shades: card, boxes, ...order });
+  return newMotif({ name: 'Motif', shades: card, lay: { arrangement }, ...motif });
 }
 
 /** A card with a shade for each letter of a motif that it lacks, in the colour that the letter means. */

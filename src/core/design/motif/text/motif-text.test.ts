@@ -13,24 +13,29 @@ import { writeMotifText } from './write-motif-text.ts';
 
 describe('a motif as text', () => {
   it.each(MOTIF_STARTS.map(({ key }) => key))('%s is read as it was written', (key) => {
-    const { construction } = asKind('motif', readDesign(designFromStart('motif', key, 2)));
-    const text = writeMotifText(construction);
+    const { construction, lay } = asKind('motif', readDesign(designFromStart('motif', key, 2)));
+    const { arrangement } = lay;
+    const text = writeMotifText(construction, arrangement);
     expect(text.trimEnd().split('\n')).toHaveLength(1 + construction.pieces.length);
-    expect(readMotifText(text)).toEqual(construction);
+    expect(readMotifText(text)).toEqual({ motif: construction, arrangement });
   });
 
   it('any motif is', () => {
     fc.assert(
       fc.property(someMotif, (design) => {
-        const { construction } = asKind('motif', readDesign(design));
-        expect(readMotifText(writeMotifText(construction))).toEqual(construction);
+        const { construction, lay } = asKind('motif', readDesign(design));
+        const { arrangement } = lay;
+        expect(readMotifText(writeMotifText(construction, arrangement))).toEqual({
+          motif: construction,
+          arrangement,
+        });
       }),
       { numRuns: 60 },
     );
   });
 
   it('is short, and may have notes, blank lines and names with blanks and quotes', () => {
-    const motif = readMotifText(`
+    const { motif, arrangement } = readMotifText(`
 # Scales
 motif box.width=8 box.height=4 ground=C overlap=down | brick by=1/2
 
@@ -41,7 +46,6 @@ disc shade=B
     expect(motif).toMatchObject({
       box: { width: '8', height: '4' },
       ground: 'C',
-      lay: { kind: 'brick', by: '1/2' },
       pieces: [
         { id: 1, name: 'The "outer" one', shape: { across: '8' }, outline: { width: '1/4', shade: 'C' } },
         {
@@ -60,7 +64,8 @@ disc shade=B
         { id: 8, shape: { across: '4' } },
       ],
     });
-    expect(writeMotifText(motif).split('\n')[1]).toBe(
+    expect(arrangement).toEqual({ kind: 'brick', by: '1/2' });
+    expect(writeMotifText(motif, arrangement).split('\n')[1]).toBe(
       '1: disc across=8 name="The \\"outer\\" one" x=4 y=2 shade=B outline.shade=C',
     );
   });
@@ -70,6 +75,7 @@ disc shade=B
     expect(design.shades.map(({ key }) => key)).toEqual(['C', 'G']);
     const unit = compileMotif(design.construction, {
       shades: design.shades,
+      arrangement: design.lay.arrangement,
       pixel: { n: 1n, d: 10n } as never,
     });
     expect(unit.content.marks).toHaveLength(1);

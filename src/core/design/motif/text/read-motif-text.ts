@@ -1,5 +1,7 @@
+import { z } from 'zod';
 import { CoreError } from '../../../error.ts';
 import { fieldFacts } from '../../field-facts.ts';
+import { type Arrangement, arrangementSchema } from '../../lay/lay-schema.ts';
 import { type Motif, motifSchema } from '../motif-schema.ts';
 import { type Word, wordsOf } from './motif-words-of.ts';
 import {
@@ -22,11 +24,19 @@ export const MAX_MOTIF_TEXT = 500_000;
 /** Where each thing that was read stands, by its path in the motif. */
 type Places = Map<string, Word>;
 
+/** A motif that was told as text, and how its boxes lie. */
+export interface ToldMotif {
+  readonly motif: Motif;
+  readonly arrangement: Arrangement;
+}
+
+const toldSchema = z.strictObject({ motif: motifSchema, lay: arrangementSchema });
+
 /**
  * Reads a motif as `writeMotifText` writes it; without a line of its own it is one of the usual box.
  * @throws CoreError "motif-text/…" with {line, column, at, length} of what is wrong; "motif-text/long" {length, most}
  */
-export function readMotifText(text: string): Motif {
+export function readMotifText(text: string): ToldMotif {
   if (text.length > MAX_MOTIF_TEXT) {
     throw new CoreError('motif-text/long', { length: text.length, most: MAX_MOTIF_TEXT });
   }
@@ -39,10 +49,11 @@ export function readMotifText(text: string): Motif {
     const free = 1 + Math.max(0, ...pieces.map(({ id }) => Number(id)));
     pieces.push(readPiece(words, free, `pieces.${pieces.length}`, places));
   }
-  const result = motifSchema.safeParse({ kind: 'motif', ...head, lay, pieces });
-  if (result.success) return result.data;
+  const result = toldSchema.safeParse({ motif: { kind: 'motif', ...head, pieces }, lay });
+  if (result.success) return { motif: result.data.motif, arrangement: result.data.lay };
   const facts = fieldFacts(result.error);
-  throw new CoreError('motif-text/field', { ...facts, ...spot(placeOf(facts.path as string, places)) });
+  const path = (facts.path as string).replace(/^motif\./, '');
+  throw new CoreError('motif-text/field', { ...facts, path, ...spot(placeOf(path, places)) });
 }
 
 function spot(word: Word | undefined) {

@@ -1,5 +1,6 @@
+import type { Arrangement } from '../../lay/lay-schema.ts';
 import type { Making, MakingKind } from '../making-schema.ts';
-import type { LineShape, MotifLay, Piece, PieceShape } from '../motif-schema.ts';
+import type { LineShape, Piece, PieceShape } from '../motif-schema.ts';
 import { isNumberShape, SHAPES, type ShapeName, usualShape } from '../shapes.ts';
 import { usualPiece } from '../usual-piece.ts';
 
@@ -34,7 +35,7 @@ const MAKINGS: { readonly [K in MakingKind]: Extract<Making, { kind: K }> } = {
   divide: { kind: 'divide', with: [], shade: null },
 };
 
-const LAYS: { readonly [K in MotifLay['kind']]: Extract<MotifLay, { kind: K }> } = {
+const LAYS: { readonly [K in Arrangement['kind']]: Extract<Arrangement, { kind: K }> } = {
   straight: { kind: 'straight' },
   'half-drop': { kind: 'half-drop', by: '1/2' },
   brick: { kind: 'brick', by: '1/2' },

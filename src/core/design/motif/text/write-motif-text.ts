@@ -1,3 +1,4 @@
+import type { Arrangement } from '../../lay/lay-schema.ts';
 import type { Motif, Piece } from '../motif-schema.ts';
 import {
   LISTS,
@@ -11,7 +12,7 @@ import {
 } from './templates.ts';
 
 /** A motif as text: a line of its own, and one for each piece. What is usual is left out. */
-export function writeMotifText({ kind, lay, pieces, ...rest }: Motif): string {
+export function writeMotifText({ kind, pieces, ...rest }: Motif, lay: Arrangement): string {
   const laid = lay.kind === 'straight' ? [] : part(lay, PART_TEMPLATES.motif[lay.kind]);
   const head = [kind, ...fields(rest, MOTIF_TEMPLATE), ...laid];
   return `${[head.join(' '), ...pieces.map(writePiece)].join('\n')}\n`;

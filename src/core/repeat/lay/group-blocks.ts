@@ -1,7 +1,4 @@
-import { type Motion, mirrorIn, STILL, shiftBy, thenMotion, turnAbout } from '../../shape/contour.ts';
-import type { Place } from '../../shape/places.ts';
-
-/** Plane groups that boxes can be copied by; those with third and sixth turns need a lattice that a box cannot have. */
+/** Plane groups that upright boxes can be copied by; for those with third and sixth turns see `sixty-groups.ts`. */
 export const BOX_GROUPS = [
   'pm',
   'pg',
@@ -34,6 +31,8 @@ export interface GroupBlock {
   readonly copies: readonly BlockCopy[];
   /** Whether its copies are turned by quarters, or mirrored in a diagonal: the box has to be a square. */
   readonly square: boolean;
+  /** Whether the edges of all its boxes are mirrors: the upright ones, the level ones. */
+  readonly mirrors: { readonly upright: boolean; readonly level: boolean };
 }
 
 const at = (right: number, up: number, ...stands: readonly BoxStand[]): readonly BlockCopy[] =>
@@ -42,8 +41,8 @@ const at = (right: number, up: number, ...stands: readonly BoxStand[]): readonly
 const block = (
   ways: GroupBlock['ways'],
   copies: readonly (readonly BlockCopy[])[],
-  square = false,
-): GroupBlock => ({ ways, copies: copies.flat(), square });
+  { upright = false, level = false, square = false } = {},
+): GroupBlock => ({ ways, copies: copies.flat(), square, mirrors: { upright, level } });
 
 /** So many boxes across and up. */
 const whole = (across: number, up: number): GroupBlock['ways'] => [
@@ -57,7 +56,7 @@ const whole = (across: number, up: number): GroupBlock['ways'] => [
  * 439–450, fundamental regions; from memory.
  */
 const BLOCKS: Readonly<Record<BoxGroup, GroupBlock>> = {
-  pm: block(whole(2, 1), [at(0, 0, 'same'), at(1, 0, 'across')]),
+  pm: block(whole(2, 1), [at(0, 0, 'same'), at(1, 0, 'across')], { upright: true }),
   pg: block(whole(1, 2), [at(0, 0, 'same'), at(0, 1, 'across')]),
   cm: block(
     [
@@ -65,10 +64,16 @@ const BLOCKS: Readonly<Record<BoxGroup, GroupBlock>> = {
       [0, 2],
     ],
     [at(0, 0, 'same'), at(1, 0, 'across')],
+    { upright: true },
   ),
   p2: block(whole(2, 1), [at(0, 0, 'same'), at(1, 0, 'half')]),
-  p2mm: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'across'), at(0, 1, 'down'), at(1, 1, 'half')]),
-  p2mg: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'across'), at(0, 1, 'half'), at(1, 1, 'down')]),
+  p2mm: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'across'), at(0, 1, 'down'), at(1, 1, 'half')], {
+    upright: true,
+    level: true,
+  }),
+  p2mg: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'across'), at(0, 1, 'half'), at(1, 1, 'down')], {
+    upright: true,
+  }),
   p2gg: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'down'), at(0, 1, 'across'), at(1, 1, 'half')]),
   c2mm: block(
     [
@@ -76,8 +81,11 @@ const BLOCKS: Readonly<Record<BoxGroup, GroupBlock>> = {
       [0, 2],
     ],
     [at(0, 0, 'same'), at(1, 0, 'half'), at(0, 1, 'down'), at(1, 1, 'across')],
+    { level: true },
   ),
-  p4: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'left'), at(1, 1, 'half'), at(0, 1, 'right')], true),
+  p4: block(whole(2, 2), [at(0, 0, 'same'), at(1, 0, 'left'), at(1, 1, 'half'), at(0, 1, 'right')], {
+    square: true,
+  }),
   p4mm: block(
     whole(2, 2),
     [
@@ -86,7 +94,7 @@ const BLOCKS: Readonly<Record<BoxGroup, GroupBlock>> = {
       at(0, 1, 'down', 'right'),
       at(1, 1, 'half', 'other'),
     ],
-    true,
+    { square: true, upright: true, level: true },
   ),
   p4gm: block(
     whole(2, 2),
@@ -96,7 +104,7 @@ const BLOCKS: Readonly<Record<BoxGroup, GroupBlock>> = {
       at(1, 1, 'half', 'diagonal'),
       at(0, 1, 'right', 'across'),
     ],
-    true,
+    { square: true },
   ),
 };
 
@@ -119,45 +127,11 @@ export function groupBlock(group: BoxGroup, way: 'across' | 'up'): GroupBlock {
   const [[a, b], [c, d]] = found.ways;
   return {
     ...found,
+    mirrors: { upright: found.mirrors.level, level: found.mirrors.upright },
     ways: [
       [b, a],
       [d, c],
     ],
     copies: found.copies.map(({ right, up, stand }) => ({ right: up, up: right, stand: TRANSPOSED[stand] })),
   };
-}
-
-const MIDDLE: Place = { x: 0, y: 0 };
-
-const MOTIONS: Readonly<Record<BoxStand, Motion>> = {
-  same: STILL,
-  across: mirrorIn(MIDDLE, 90),
-  down: mirrorIn(MIDDLE, 0),
-  half: turnAbout(MIDDLE, 180),
-  left: turnAbout(MIDDLE, 90),
-  right: turnAbout(MIDDLE, 270),
-  diagonal: mirrorIn(MIDDLE, 45),
-  other: mirrorIn(MIDDLE, 135),
-};
-
-/** The stand that takes another back. */
-const BACK: Readonly<Record<BoxStand, BoxStand>> = {
-  same: 'same',
-  across: 'across',
-  down: 'down',
-  half: 'half',
-  left: 'right',
-  right: 'left',
-  diagonal: 'diagonal',
-  other: 'other',
-};
-
-/** How a stand carries what lies in a box, about its middle. @param size  of the box */
-export function standMotion(stand: BoxStand, size: Place): Motion {
-  const middle = { x: size.x / 2, y: size.y / 2 };
-  return thenMotion(thenMotion(shiftBy(-middle.x, -middle.y), MOTIONS[stand]), shiftBy(middle.x, middle.y));
-}
-
-export function standBack(stand: BoxStand): BoxStand {
-  return BACK[stand];
 }

@@ -1,0 +1,40 @@
+import { CoreError } from '../../error.ts';
+import { divide, rational } from '../../exact/rational.ts';
+import { equalSurds, scaleSurd, surdToNumber } from '../../exact/surd.ts';
+import type { Vector } from '../../exact/vector.ts';
+import type { Lattice, RepeatUnit } from '../repeat-unit.ts';
+import { type Arranged, coversOnce, isStraight } from './arranged.ts';
+import { placesOf } from './box-places.ts';
+import { layCells, type Pivots } from './lay-cells.ts';
+import { layPartition } from './lay-faces.ts';
+import { layMarks } from './lay-marks.ts';
+
+/**
+ * Sets one repeat of a pattern, as a box, side by side with itself as a lay says. Threads are laid whole: where they
+ * cannot be, the lattice says what was asked, and the repeat check what does not close.
+ *
+ * @param pivots  how threads meet their mirror images
+ * @throws CoreError "lay/no-repeat" for a pattern without one; "lay/sixty" for third and sixth turns; "lay/square" for
+ * quarter turns of what is none; "lay/gaps" where boxes overlap or leave gaps; as `stepsOf`; "repeat/too-large" for
+ * threads, "lay/faces" for faces
+ */
+export function layUnit(unit: RepeatUnit, lay: Arranged, pivots: Pivots = 'doubled'): RepeatUnit {
+  if (isStraight(lay)) return unit;
+  if (unit.repeat === null) throw new CoreError('lay/no-repeat', {});
+  if (lay.kind === 'sixty') throw new CoreError('lay/sixty', {});
+  if (!coversOnce(lay)) throw new CoreError('lay/gaps', {});
+  const { content, pitch } = unit;
+  if (content.kind === 'cells') return layCells({ ...unit, content }, lay, pivots);
+  if (lay.square && !equalSurds(pitch.x, pitch.y)) throw new CoreError('lay/square', {});
+  const { across, up } = placesOf(lay);
+  const near = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
+  const inRepeats = ({ x, y }: Vector): Vector => ({ x: divide(x, across), y: divide(y, up) });
+  const lattice: Lattice = [inRepeats(lay.ways[0]), inRepeats(lay.ways[1])];
+  return {
+    ...unit,
+    lattice,
+    repeat: { width: rational(1), height: rational(1) },
+    pitch: { x: scaleSurd(pitch.x, across), y: scaleSurd(pitch.y, up) },
+    content: content.kind === 'marks' ? layMarks(content, lay, near) : layPartition(content, lay),
+  };
+}
