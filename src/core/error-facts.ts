@@ -112,6 +112,7 @@ export interface ErrorFacts {
   'lay/sixty': None;
   'lay/square': None;
   'lay/turned-fade': None;
+  'lay/unwoven': None;
 
   'length/negative': Of<'text'>;
   'length/not-positive': Of<'text'>;

@@ -12,10 +12,10 @@ export const LAY_NAMES: Readonly<Record<Arrangement['kind'], string>> = {
 };
 
 export const OFFER_NAMES: Readonly<Record<LayOffers['kind'], string>> = {
-  stepped: 'As drawn, straight or in steps',
-  mirrored: 'Flipped and mirrored',
+  stepped: 'In steps',
+  mirrored: 'Mirrored',
   turned: 'Turned',
-  sixty: 'Turned by thirds and sixths',
+  sixty: 'Sixths',
 };
 
 /** "Brick 1/2", "Mirrored both ways". */

@@ -22,7 +22,7 @@ export function ArrangementPart({ lay, counted }: ArrangementPartProps) {
     <div className="flex flex-col gap-3">
       <p className="text-[14px]">
         <b className="font-semibold">{layText(arrangement)}</b>
-        {arrangement.kind === 'group' && <span className="number text-ash"> {arrangement.group}</span>}
+        {arrangement.kind === 'group' && <span className="numbers text-ash"> {arrangement.group}</span>}
       </p>
       {'by' in arrangement && (
         <NumberField

@@ -1,7 +1,8 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Design } from '../../core/design/design-schema.ts';
-import { ALL_LAYS, isSameLay, LAY_OFFERS } from '../../core/design/lay/lay-offers.ts';
+import { ALL_LAYS, isSameLay, LAY_OFFERS, type LayOffers } from '../../core/design/lay/lay-offers.ts';
 import type { Arrangement } from '../../core/design/lay/lay-schema.ts';
+import { Choice } from '../../kit/fields/choice.tsx';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
 import { layText, OFFER_NAMES } from '../../wording/lay-words.ts';
 import { type LayThumbnail, useLayThumbnails } from './use-lay-thumbnails.ts';
@@ -33,26 +34,35 @@ export function LayCards({ design, boxWidth, onChoose }: LayCardsProps) {
     room: { width: Math.round(WIDTH * ratio), height: Math.round(HEIGHT * ratio) },
     perMillimetre: (WIDTH * ratio) / (BOXES * boxWidth),
   });
+  const [kind, setKind] = useState(() => kindOf(arrangement));
+  const { lays } = LAY_OFFERS.find((each) => each.kind === kind)!;
   return (
-    <div className="flex flex-col gap-4">
-      {LAY_OFFERS.map(({ kind, lays }) => (
-        <fieldset key={kind} className="m-0 border-0 p-0">
-          <legend className="label">{OFFER_NAMES[kind]}</legend>
-          <div className="grid grid-cols-2 gap-1">
-            {lays.map((each) => (
-              <LayCard
-                key={JSON.stringify(each)}
-                lay={each}
-                chosen={isSameLay(each, arrangement)}
-                shown={thumbnails[ALL_LAYS.indexOf(each)]}
-                onChoose={onChoose}
-              />
-            ))}
-          </div>
-        </fieldset>
-      ))}
+    <div className="flex flex-col gap-2">
+      <Choice
+        label="Set side by side"
+        value={kind}
+        options={LAY_OFFERS.map((each) => ({ value: each.kind, text: OFFER_NAMES[each.kind] }))}
+        onChange={setKind}
+      />
+      <div className="-mx-1.5 grid max-h-[336px] grid-cols-2 gap-1 overflow-y-auto">
+        {lays.map((each) => (
+          <LayCard
+            key={JSON.stringify(each)}
+            lay={each}
+            chosen={isSameLay(each, arrangement)}
+            shown={thumbnails[ALL_LAYS.indexOf(each)]}
+            onChoose={onChoose}
+          />
+        ))}
+      </div>
     </div>
   );
+}
+
+/** Among which lays one is found. */
+function kindOf(arrangement: Arrangement): LayOffers['kind'] {
+  const found = LAY_OFFERS.find(({ lays }) => lays.some((each) => isSameLay(each, arrangement)));
+  return found?.kind ?? 'stepped';
 }
 
 interface LayCardProps {
@@ -76,11 +86,11 @@ function LayCard({ lay, chosen, shown, onChoose }: LayCardProps) {
     >
       <Thumbnail shown={shown} />
       <span>
-        {layText(lay)} {lay.kind === 'group' && <span className="number text-ash">{lay.group}</span>}
+        {layText(lay)} {lay.kind === 'group' && <span className="numbers text-ash">{lay.group}</span>}
       </span>
       {isOpen && <span className="text-madder">Open: threads are not whole</span>}
       {problem === undefined ? (
-        <span className="number hint">{sizeLines(shown)}</span>
+        <span className="numbers hint">{sizeLines(shown)}</span>
       ) : (
         <span className="hint">{problem}</span>
       )}

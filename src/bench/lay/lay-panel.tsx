@@ -20,7 +20,7 @@ import { LayCards } from './lay-cards.tsx';
 import { putLay } from './lay-edits.ts';
 import { ScalePart } from './scale-part.tsx';
 import { SlopePart } from './slope-part.tsx';
-import { type ShownBox, useBuiltBox } from './use-built-box.ts';
+import { useBuiltBox } from './use-built-box.ts';
 
 const PER = { in: 'inch', cm: 'cm' } as const;
 
@@ -34,6 +34,13 @@ export function LayPanel() {
   const box = useBuiltBox(design);
   return (
     <Panel title="Lay" purpose="How what was built comes again: side by side, how large, on which slope.">
+      {box !== undefined && (
+        <LayCards
+          design={design}
+          boxWidth={box.millimetres}
+          onChoose={(arrangement) => putLay({ arrangement })}
+        />
+      )}
       {box !== undefined && <ArrangementPart lay={lay} counted={box.counted} />}
       {Lay !== undefined && <Lay />}
       {problem === undefined && <Measures design={design} />}
@@ -46,20 +53,7 @@ export function LayPanel() {
         options={LENGTH_UNITS.map((unit) => ({ value: unit, text: unit }))}
         onChange={(unit) => putLay({ unit })}
       />
-      {box !== undefined && <Cards design={design} box={box} />}
     </Panel>
-  );
-}
-
-function Cards({ design, box }: { readonly design: Design; readonly box: ShownBox }) {
-  return (
-    <section aria-label="All lays" className="border-rule border-t pt-3">
-      <LayCards
-        design={design}
-        boxWidth={box.millimetres}
-        onChoose={(arrangement) => putLay({ arrangement })}
-      />
-    </section>
   );
 }
 

@@ -43,7 +43,7 @@ export function SlopePart() {
       {turns !== undefined && (
         <DataTable
           small
-          head={['Turn', 'Error', `Repeat, ${unit}`, 'Holds']}
+          head={['Turn', 'Error', `Repeat, ${unit}`, 'Repeats']}
           rows={turns.map((turn) => ({
             key: `${turn.slope.up}/${turn.slope.across}`,
             title: `${turn.slope.up} repeats up on ${turn.slope.across} across`,

@@ -3,7 +3,7 @@ import { turnSequence } from '../thread/turn.ts';
 import { buildWeave } from '../thread/weaves/build-weave.ts';
 import { draftSize } from '../thread/weaves/draft.ts';
 import { editMatrix, matrixRows } from '../thread/weaves/matrix.ts';
-import { wovenOf } from './design-facts.ts';
+import { asWoven, wovenOf } from './design-facts.ts';
 import type { Design, PlaidDesign } from './design-schema.ts';
 import { turnOf, weftOf } from './plaid/compile-plaid.ts';
 import type { Weave } from './plaid/weave-schema.ts';
@@ -13,9 +13,9 @@ import type { Weave } from './plaid/weave-schema.ts';
  * stripes have no back.
  */
 export function seenFromBehind(design: Design): Design {
-  const woven = wovenOf(design);
-  if (woven === undefined) return design;
-  const { construction } = woven;
+  if (wovenOf(design) === undefined) return design;
+  const woven = asWoven(design);
+  const { construction, lay } = woven;
   const laid = layOut(construction.warp).map(({ shade, count }) => ({ shade, count }));
   const weft = turnSequence(weftOf(construction), turnOf(construction));
   const own = { bands: weft.bands.map((band) => ({ ...band })), mirror: weft.mirror };
@@ -25,7 +25,7 @@ export function seenFromBehind(design: Design): Design {
     weft: { follows: false, turn: 0, own },
     weave: weaveBehind(construction.weave),
   };
-  return { ...design, construction: behind };
+  return { ...design, lay, construction: behind };
 }
 
 function weaveBehind(weave: Weave): Weave {

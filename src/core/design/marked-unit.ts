@@ -1,12 +1,12 @@
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import { type ClothMarks, markCells } from '../thread/mark-cells.ts';
-import { buildWeave } from '../thread/weaves/build-weave.ts';
 import { wovenOf } from './design-facts.ts';
 import type { Design } from './design-schema.ts';
+import { laidStructure } from './plaid/laid-plaid.ts';
 
 /** A woven design's unit with long floats and loose threads marked; any other unit as it is. */
 export function markedUnit(unit: RepeatUnit, design: Design, marks: ClothMarks): RepeatUnit {
   const woven = wovenOf(design);
   if (woven === undefined || unit.content.kind !== 'cells') return unit;
-  return { ...unit, content: markCells(unit.content, buildWeave(woven.construction.weave), marks) };
+  return { ...unit, content: markCells(unit.content, laidStructure(woven), marks) };
 }

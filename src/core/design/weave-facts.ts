@@ -1,9 +1,9 @@
 import { type Rational, rational } from '../exact/rational.ts';
-import { buildWeave } from '../thread/weaves/build-weave.ts';
 import { type FloatCounts, faceFacts, floatCounts } from '../thread/weaves/float-counts.ts';
 import { type Layer, layersOf } from '../thread/weaves/layers.ts';
 import { threadKinds } from '../thread/weaves/thread-kinds.ts';
 import type { PlaidDesign } from './design-schema.ts';
+import { laidStructure } from './plaid/laid-plaid.ts';
 
 /** What there is to know of a structure. */
 export interface WeaveFacts {
@@ -21,11 +21,11 @@ export interface WeaveFacts {
 }
 
 /**
- * The facts of a woven design's structure.
- * @throws CoreError as `buildWeave`
+ * The facts of a woven design's structure, as it is laid.
+ * @throws CoreError as `laidStructure`
  */
-export function weaveFacts({ construction }: PlaidDesign): WeaveFacts {
-  const structure = buildWeave(construction.weave);
+export function weaveFacts(design: PlaidDesign): WeaveFacts {
+  const structure = laidStructure(design);
   const { shafts, treadles } = threadKinds(structure);
   const { warpUp, alongPicks, alongEnds } = faceFacts(structure);
   return {

@@ -21,6 +21,8 @@ export const LAYS = {
     'Third and sixth turns need a lattice of 60°, which an upright repeat of threads or faces does not have. Take the pieces of a motif.',
   'lay/square': () =>
     'Quarter turns and mirrors in a diagonal need a square. Make it as high as it is wide, threads as dense each way.',
+  'lay/unwoven': () =>
+    'Laid so, threads change their shade inside the cloth: it can be printed, not woven. Files of threads need another lay, such as mirrored across or down.',
   'lay/turned-fade': () =>
     'A fade over the whole repeat cannot be turned with it. Let it go over its piece, or take the slope away.',
 } satisfies Partial<Sentences>;

@@ -8,6 +8,7 @@ import { plaidToWif } from '../exchange/write-wif-design.ts';
 import { pitchOf } from '../lay/lay-schema.ts';
 import { mapBands } from '../map-bands.ts';
 import { compilePlaid, weftOf } from './compile-plaid.ts';
+import { laidPlaid } from './laid-plaid.ts';
 import { PLAID_BANDS } from './plaid-bands.ts';
 import { type Plaid, plaidSchema } from './plaid-schema.ts';
 import { PLAID_STARTS } from './plaid-starts.ts';
@@ -46,9 +47,9 @@ export const PLAID: ConstructionKind<Plaid> = {
     'counts.txt': plaidToText,
     'counts.csv': plaidToCsv,
     ...(crossing === 'woven' && {
-      'draft.wif': plaidToWif,
-      'draft.svg': plaidToDraftSvg,
-      'paper.svg': plaidToPaperSvg,
+      'draft.wif': (design) => plaidToWif(laidPlaid(design)),
+      'draft.svg': (design) => plaidToDraftSvg(laidPlaid(design)),
+      'paper.svg': (design) => plaidToPaperSvg(laidPlaid(design)),
     }),
   }),
   partsOf: ({ crossing, weave, print }) => (crossing === 'woven' ? { crossing, weave } : { crossing, print }),

@@ -5,16 +5,18 @@ import { leastWeave } from '../../thread/weaves/least-repeat.ts';
 import type { DirectionFacts, ThreadFacts } from '../construction.ts';
 import type { PlaidDesign } from '../design-schema.ts';
 import { threadsOfPlaid } from './compile-plaid.ts';
+import { laidStructure } from './laid-plaid.ts';
 
-/** Why a plaid's repeat is as long as it is, and the longest float; a print has none. */
-export function plaidThreads({ construction, shades }: PlaidDesign): ThreadFacts {
+/** Why a plaid's repeat is as long as it is before it is laid, and the longest float after; a print has none. */
+export function plaidThreads(design: PlaidDesign): ThreadFacts {
+  const { construction, shades } = design;
   const threads = threadsOfPlaid(construction, shades);
   const woven = construction.crossing === 'woven' ? leastWeave(construction.weave) : undefined;
   const direction = (sequence: Uint16Array, weave: number): DirectionFacts => {
     const period = smallestPeriod(sequence);
     return { laidOut: sequence.length, period, weave, repeat: commonMultiple(period, weave) };
   };
-  const floats = woven && floatCounts(woven);
+  const floats = woven && floatCounts(laidStructure(design));
   return {
     warp: direction(threads.warp, woven?.ends ?? 1),
     weft: direction(threads.weft, woven?.picks ?? 1),
