@@ -4,8 +4,10 @@ import type { Design } from '../core/design/design-schema.ts';
 import { toDecimal } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { wordsFor } from '../wording/construction-words.ts';
+import { wholeLayText } from '../wording/lay-words.ts';
 import { ppmText, sizeText } from '../wording/measures.ts';
 import {
+  groupTest,
   hairlineTest,
   numbersTest,
   offerSentence,
@@ -40,10 +42,11 @@ function wordReport(design: Design, report: RepeatReport): string {
     ...wordsFor(design.construction)
       .checked(design)
       .map(([name, words]) => `${name}: ${words}`),
+    `Lay: ${wholeLayText(design.lay)}`,
     size && `Size: ${sizeText(size, unit)}`,
     fit &&
       `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${inThreads(design) ? `, ${perThreadText(pixels)}` : ''}`,
-    ...[numbersTest, seamTest, hairlineTest]
+    ...[numbersTest, groupTest, seamTest, hairlineTest]
       .map((test) => test(report))
       .map((words) => words && `${words.meaning} ${words.details}`),
     ...report.offers.map((offer) => `Offer: ${offerSentence(offer)}`),

@@ -1,6 +1,8 @@
+import { compile } from '../core/design/compile-design.ts';
 import { kindFor } from '../core/design/constructions.ts';
 import { inThreads } from '../core/design/design-facts.ts';
 import type { Design } from '../core/design/design-schema.ts';
+import { symmetryOf } from '../core/design/lay/lay-symmetry.ts';
 import { toNumber, toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
 import { exactSideText } from '../wording/measures.ts';
@@ -8,7 +10,7 @@ import { exactSideText } from '../wording/measures.ts';
 /** The report as docs/formats.md describes it. Exact numbers travel as text; ratios are also given as doubles. */
 export function jsonReport(
   design: Design,
-  { verdict, repeat, size, pixels, painted, offers, dpi }: RepeatReport,
+  { verdict, repeat, size, pixels, painted, laid, offers, dpi }: RepeatReport,
 ) {
   const { lay } = design;
   const fit = pixels.fits[0];
@@ -32,6 +34,14 @@ export function jsonReport(
       perThread: inThreads(design) && { x: toText(pixels.perStep.x), y: toText(pixels.perStep.y) },
       errorPpm: fit === undefined ? null : { x: toNumber(fit.errorX) * 1e6, y: toNumber(fit.errorY) * 1e6 },
     },
+    lay: {
+      arrangement: lay.arrangement,
+      scale: lay.scale,
+      slope: lay.slope,
+      asked: laid?.asked ?? null,
+      images: laid?.images ?? null,
+    },
+    group: laid?.found ?? symmetryOf(compile(design))?.group ?? null,
     ...kindFor(design.construction).reportOf?.(design),
     painted: painted && {
       width: painted.width,

@@ -3,6 +3,10 @@ import { LOOM_PORT } from '../contracts/loom-port.ts';
 import { density } from './density-option.ts';
 import { EXIT, run } from './run.ts';
 
+/** Options that each say how boxes are set side by side; a design takes one of them. */
+const ARRANGEMENTS = ['straight', 'halfDrop', 'brick', 'mirror', 'flip', 'group', 'vectors'] as const;
+const othersThan = (own: (typeof ARRANGEMENTS)[number]) => ARRANGEMENTS.filter((each) => each !== own);
+
 // What a command needs is loaded when it runs: help and mistakes are answered at once.
 const program = new Command('vetro')
   .description('Repeats from exact numbers: make, check and render designs.')
@@ -66,6 +70,61 @@ program
   .action((path, options) =>
     run(async () => (await import('./render-command.ts')).renderCommand(path, options)),
   );
+
+program
+  .command('lay')
+  .description('lay a design another way: side by side, larger or smaller, on a slope')
+  .argument('<design>', 'design document, thread-count text or CSV')
+  .addOption(new Option('--straight', 'side by side as it was built'))
+  .addOption(
+    new Option('--half-drop <part>', 'each column higher by a part, such as 1/2').conflicts(
+      othersThan('halfDrop'),
+    ),
+  )
+  .addOption(
+    new Option('--brick <part>', 'each row further right by a part, such as 1/3').conflicts(
+      othersThan('brick'),
+    ),
+  )
+  .addOption(
+    new Option('--mirror <way>', 'mirrored')
+      .choices(['across', 'down', 'both'])
+      .conflicts(othersThan('mirror')),
+  )
+  .addOption(
+    new Option('--flip <what>', 'every second row or column mirrored')
+      .choices(['rows', 'columns'])
+      .conflicts(othersThan('flip')),
+  )
+  .addOption(
+    new Option('--group <symbol>', 'copied by a plane group, such as p4gm').conflicts(othersThan('group')),
+  )
+  .addOption(new Option('--way <way>', 'mirrors and rows of a group').choices(['across', 'up']))
+  .addOption(
+    new Option('--vectors <ways>', 'two ways, such as "3,1 0,4": steps, threads or repeats').conflicts(
+      othersThan('vectors'),
+    ),
+  )
+  .addOption(
+    new Option('--pivots <how>', 'threads on a mirror stand once, or beside themselves').choices([
+      'shared',
+      'doubled',
+    ]),
+  )
+  .addOption(new Option('--scale <factor>', 'such as 30% or 1/3').conflicts(['width', 'count']))
+  .addOption(new Option('--width <length>', 'one repeat so wide').conflicts(['scale', 'count']))
+  .addOption(
+    new Option('--count <count>', 'so many repeats in a length, such as "5 in 1m"').conflicts([
+      'scale',
+      'width',
+    ]),
+  )
+  .option('--no-lines', 'lines and outlines keep their width when it is scaled')
+  .addOption(new Option('--slope <slope>', 'turned by a slope, such as 7/10').conflicts('turn'))
+  .addOption(new Option('--turn <degrees>', 'turned by the nearest angle that repeats').conflicts('slope'))
+  .option('--list', 'print every lay with its repeat, and the turns near the angle, and make nothing')
+  .option('-o, --output <file>', 'design document; left out, it is printed')
+  .action((path, options) => run(async () => (await import('./lay-command.ts')).layCommand(path, options)));
 
 program
   .command('geometry')

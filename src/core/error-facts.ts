@@ -102,6 +102,7 @@ export interface ErrorFacts {
 
   'lay/boxes': Of<'most'>;
   'lay/count': Of<'text' | 'most'>;
+  'lay/count-in': Of<'text'>;
   'lay/faces': Of<'most'>;
   'lay/gaps': None;
   'lay/no-repeat': None;
@@ -113,6 +114,7 @@ export interface ErrorFacts {
   'lay/square': None;
   'lay/turned-fade': None;
   'lay/unwoven': None;
+  'lay/vectors': Of<'text'>;
 
   'length/negative': Of<'text'>;
   'length/not-positive': Of<'text'>;

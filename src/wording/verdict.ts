@@ -1,8 +1,9 @@
 import type { DirectionFacts } from '../core/design/construction.ts';
-import { equals, toDecimal } from '../core/exact/rational.ts';
-import type { OpenReason, RepeatReport } from '../core/repeat/check-repeat.ts';
+import { equals, toDecimal, toText } from '../core/exact/rational.ts';
+import type { OpenReason, RepeatReport, ThreadCut } from '../core/repeat/check-repeat.ts';
 import type { NumberProof } from '../core/repeat/close-numbers.ts';
 import type { FittingResolution } from '../core/repeat/fitting-resolutions.ts';
+import { groupText } from './group-words.ts';
 import { perMetreText, plural } from './measures.ts';
 import { grouped } from './sentences.ts';
 
@@ -23,6 +24,7 @@ export function verdictSentence(report: RepeatReport): string {
 
 const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
   numbers: ({ numbers }) => `It does not repeat: ${proofWords(numbers).open(numbers)}`,
+  threads: ({ cuts }) => cuts.map(cutSentence).join(' '),
   'no-repeat': () => 'It has no upright repeat.',
   'pixels-vanish': ({ dpi }) =>
     `At ${toDecimal(dpi, 3)} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
@@ -33,6 +35,11 @@ const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
   leaks: ({ painted }) =>
     `The ground shows between faces, in ${grouped(painted?.leakingPixels ?? 0)} pixels.`,
 };
+
+/** "A step of 11/2 picks would cut a pick. 10 or 12 picks close." */
+export function cutSentence({ of, step, closing }: ThreadCut): string {
+  return `A step of ${toText(step)} ${of} would cut ${of === 'ends' ? 'an end' : 'a pick'}. ${closing.join(' or ')} ${of} close.`;
+}
 
 /** What a test found: first what that means, then the numbers that it rests on. */
 export interface TestWords {
@@ -104,6 +111,28 @@ export function seamTest({ painted }: RepeatReport): TestWords | undefined {
   return {
     meaning: `Seam test: ${differingBytes === 0 ? 'no visible join.' : 'the join can be seen.'}`,
     details: `Painted twice at ${width} × ${height} px, half a repeat apart, and rolled back: ${grouped(differingBytes)} of ${grouped(comparedBytes)} bytes differ.`,
+  };
+}
+
+/** Whether what is copied by a plane group has it; undefined where nothing is. */
+export function groupTest({ laid }: RepeatReport): (TestWords & { readonly holds: boolean }) | undefined {
+  if (laid === null) return undefined;
+  const { asked, found, images } = laid;
+  const isPainted = images === null || images.differingBytes === 0;
+  const meaning =
+    found === null
+      ? 'too much of it to be looked at.'
+      : found === asked
+        ? `${groupText(found)}, as it was asked for.`
+        : `${groupText(found)} is what is seen; ${asked} was asked for.`;
+  const painted =
+    images === null
+      ? 'None of its motions keeps the pixels.'
+      : `Painted at ${images.width} × ${images.height} px and compared with its image under ${plural(images.motions, 'mirror or turn', 'mirrors and turns')}: ${grouped(images.differingBytes)} of ${grouped(images.comparedBytes)} bytes differ by more than rounding.`;
+  return {
+    holds: isPainted && (found === null || found === asked),
+    meaning: `Symmetry: ${meaning}`,
+    details: painted,
   };
 }
 

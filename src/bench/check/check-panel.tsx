@@ -12,6 +12,7 @@ import { VerdictMark } from '../../kit/verdict-mark.tsx';
 import { exactSideText, perMetreText, ppmText, sizeText } from '../../wording/measures.ts';
 import {
   directionSentence,
+  groupTest,
   hairlineTest,
   numbersTest,
   offerSentence,
@@ -60,6 +61,7 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
       </div>
       <ul className="m-0 flex list-none flex-col gap-2 p-0 text-[13px]">
         <Test holds={report.numbers.closed} words={numbersTest(report)} />
+        <Test holds={groupTest(report)?.holds === true} words={groupTest(report)} />
         <Test holds={painted?.differingBytes === 0} words={seamTest(report)} />
         <Test holds={painted?.leakingPixels === 0} words={hairlineTest(report)} />
         {facts && (

@@ -18,6 +18,7 @@ import { useBenchState, useDesign } from '../state/bench-store.ts';
 import { ArrangementPart } from './arrangement-part.tsx';
 import { LayCards } from './lay-cards.tsx';
 import { putLay } from './lay-edits.ts';
+import { OpenPart } from './open-part.tsx';
 import { ScalePart } from './scale-part.tsx';
 import { SlopePart } from './slope-part.tsx';
 import { useBuiltBox } from './use-built-box.ts';
@@ -31,6 +32,7 @@ export function LayPanel() {
   const { density } = kindFor(construction);
   const { Lay } = viewFor(design);
   const problem = useBenchState(problemOf);
+  const cuts = useBenchState((state) => state.report?.cuts);
   const box = useBuiltBox(design);
   return (
     <Panel title="Lay" purpose="How what was built comes again: side by side, how large, on which slope.">
@@ -42,6 +44,7 @@ export function LayPanel() {
         />
       )}
       {box !== undefined && <ArrangementPart lay={lay} counted={box.counted} />}
+      {cuts !== undefined && cuts.length > 0 && <OpenPart design={design} cuts={cuts} />}
       {Lay !== undefined && <Lay />}
       {problem === undefined && <Measures design={design} />}
       <ScalePart hasLines={density === 'nothing'} />

@@ -1,7 +1,11 @@
+import { ONE } from '../exact/rational.ts';
+import { surdToNumber } from '../exact/surd.ts';
+import { paintMotions } from '../paint/paint-motions.ts';
 import { paintRoll } from '../paint/paint-roll.ts';
-import { checkRepeat, type RepeatReport } from '../repeat/check-repeat.ts';
+import { checkRepeat, type LaidProof, type RepeatReport } from '../repeat/check-repeat.ts';
 import { type NumberProof, withMisses } from '../repeat/close-numbers.ts';
 import { closeNumbers } from '../repeat/contents.ts';
+import { gridMotions } from '../repeat/lay/grid-motions.ts';
 import { missesOfLay } from '../repeat/lay/lay-proof.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Pictures } from '../shape/picture.ts';
@@ -10,7 +14,9 @@ import { compile, compileUnit } from './compile-design.ts';
 import { kindFor } from './constructions.ts';
 import type { Design } from './design-schema.ts';
 import { arrange } from './lay/arrange.ts';
+import { builtBox } from './lay/laid-box.ts';
 import { inUnits } from './lay/lay-design.ts';
+import { symmetryOf } from './lay/lay-symmetry.ts';
 
 /** How a design is checked. */
 interface CheckWish {
@@ -27,7 +33,29 @@ export function checkDesign(
   { resolution = design.resolution, roll = paintRoll, pictures }: CheckWish = {},
 ): RepeatReport {
   const unit = compile(design, pictures);
-  return checkRepeat(unit, parseResolution(resolution), roll, proveNumbers(design, unit));
+  const report = checkRepeat(unit, parseResolution(resolution), roll, proveNumbers(design, unit));
+  return { ...report, laid: proveLay(design, pictures) };
+}
+
+/** Whether what is copied by a plane group has it; null where nothing is. */
+function proveLay(design: Design, pictures: Pictures | undefined): LaidProof | null {
+  const { arrangement, pivots } = design.lay;
+  if (arrangement.kind !== 'group') return null;
+  const level = { ...design, lay: { ...design.lay, scale: null, slope: null } };
+  const laid = compile(level, pictures);
+  const box = builtBox(level)!;
+  const { grid } = compileUnit(level);
+  const built =
+    grid.step === 'thread'
+      ? { width: grid.ends, height: grid.picks }
+      : { width: surdToNumber(box.width), height: surdToNumber(box.height) };
+  const arranged = arrange(arrangement, () => ONE);
+  const motions = gridMotions(arranged, built, laid, pivots);
+  return {
+    asked: arrangement.group,
+    found: symmetryOf(laid)?.group ?? null,
+    images: motions === undefined ? null : paintMotions(laid, motions),
+  };
 }
 
 /**

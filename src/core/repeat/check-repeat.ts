@@ -1,7 +1,7 @@
-import type { Rational } from '../exact/rational.ts';
-import { isWhole } from '../exact/rational.ts';
+import { divide, isWhole, type Rational, rational } from '../exact/rational.ts';
 import { isRational, nearFraction } from '../exact/surd.ts';
 import type { Rectangle } from '../exact/vector.ts';
+import type { PlaneGroup } from '../tiling/plane-group.ts';
 import { pixelsIn } from '../units/resolution.ts';
 import type { NumberProof } from './close-numbers.ts';
 import { closeNumbers } from './contents.ts';
@@ -30,13 +30,42 @@ export interface PaintedProof {
 /** Paints one repeat at the given pixels twice, half a tile apart, and compares. */
 export type PaintRoll = (unit: RepeatUnit, tile: { width: number; height: number }) => PaintedProof;
 
-export type OpenReason = 'no-repeat' | 'numbers' | 'pixels-vanish' | 'pixels-too-many' | 'painted' | 'leaks';
+export type OpenReason =
+  | 'no-repeat'
+  | 'threads'
+  | 'numbers'
+  | 'pixels-vanish'
+  | 'pixels-too-many'
+  | 'painted'
+  | 'leaks';
+
+/** What came of looking for the group that a lay copies by. */
+export interface LaidProof {
+  readonly asked: PlaneGroup;
+  /** Found by looking at what was laid; null where it was not looked for. */
+  readonly found: PlaneGroup | null;
+  /** A painted tile compared with its images; null where no motion keeps its pixels. */
+  readonly images: ImagesProof | null;
+}
+
+/** What comparing a painted tile with its images under motions showed. */
+export interface ImagesProof {
+  readonly width: number;
+  readonly height: number;
+  /** Motions beside shifts that keep the pixels. */
+  readonly motions: number;
+  readonly comparedBytes: number;
+  /** Bytes that differ by more than rounding does. */
+  readonly differingBytes: number;
+}
 
 export interface RepeatReport {
   readonly verdict: Verdict;
   /** The first thing that keeps the design open; undefined when nothing does. */
   readonly open: OpenReason | undefined;
   readonly dpi: Rational;
+  /** Steps of its lattice that would cut a thread. */
+  readonly cuts: readonly ThreadCut[];
   /** In steps of the grid: threads. */
   readonly repeat: Rectangle | null;
   readonly size: TrueSize | null;
@@ -52,8 +81,32 @@ export interface RepeatReport {
     readonly fits: readonly PixelFit[];
   };
   readonly painted: PaintedProof | null;
+  /** Of designs that are copied by a plane group. */
+  readonly laid: LaidProof | null;
   /** Resolutions at which threads or repeat come out whole; empty when they do already. */
   readonly offers: readonly FittingResolution[];
+}
+
+/** A step that is no whole number of threads, and the numbers of threads nearest to those there are of which it is one. */
+export interface ThreadCut {
+  readonly of: 'ends' | 'picks';
+  readonly step: Rational;
+  readonly threads: number;
+  /** What a number of threads has to be a multiple of. */
+  readonly part: number;
+  readonly closing: readonly number[];
+}
+
+function threadCuts({ grid, lattice }: RepeatUnit): readonly ThreadCut[] {
+  if (grid.step === 'mm') return [];
+  return (['ends', 'picks'] as const).flatMap((of): readonly ThreadCut[] => {
+    const step = lattice.map(({ x, y }) => (of === 'ends' ? x : y)).find((each) => !isWhole(each));
+    if (step === undefined) return [];
+    const threads = grid[of];
+    const part = Number(divide(step, rational(threads)).d);
+    const below = Math.floor(threads / part) * part;
+    return [{ of, step, threads, part, closing: [below, below + part].filter((count) => count > 0) }];
+  });
 }
 
 /** How many whole-pixel sizes a report lists. */
@@ -82,28 +135,33 @@ export function checkRepeat(
   const tile = fits[0];
   const paintable = tile !== undefined && tile.width <= MAX_PIXELS && tile.height <= MAX_PIXELS;
   const painted = paintable ? roll(unit, tile) : null;
-  const open = openReason({ numbers, exact, tile, painted });
+  const cuts = threadCuts(unit);
+  const open = openReason({ numbers, cuts, exact, tile, painted });
   return {
     verdict: open !== undefined ? 'Open' : whole ? 'Exact' : 'Fitted',
     open,
     dpi,
+    cuts,
     repeat: unit.repeat,
     size,
     numbers,
     pixels: { exact, perStep, crisp, fits },
     painted,
+    laid: null,
     offers: crisp ? [] : fittingResolutions(unit, dpi),
   };
 }
 
 interface Findings {
   readonly numbers: NumberProof;
+  readonly cuts: readonly ThreadCut[];
   readonly exact: Rectangle | null;
   readonly tile: PixelFit | undefined;
   readonly painted: PaintedProof | null;
 }
 
-function openReason({ numbers, exact, tile, painted }: Findings): OpenReason | undefined {
+function openReason({ numbers, cuts, exact, tile, painted }: Findings): OpenReason | undefined {
+  if (cuts.length > 0) return 'threads';
   if (!numbers.closed) return 'numbers';
   if (exact === null) return 'no-repeat';
   if (tile === undefined) return 'pixels-vanish';

@@ -5,6 +5,7 @@ export const LAYS = {
   'lay/boxes': ({ most }) =>
     `One repeat would hold more than ${most} boxes. Take ways of simpler fractions, such as halves and thirds.`,
   'lay/count': ({ text, most }) => `So many repeats are above 0 and at most ${most}; got “${text}”.`,
+  'lay/count-in': ({ text }) => `So many repeats in a length are written as “5 in 1m”; got “${text}”.`,
   'lay/faces': ({ most }) =>
     `One repeat laid so would hold more than ${most} faces. Take a simpler slope, or a smaller repeat.`,
   'lay/gaps': () =>
@@ -25,4 +26,5 @@ export const LAYS = {
     'Laid so, threads change their shade inside the cloth: it can be printed, not woven. Files of threads need another lay, such as mirrored across or down.',
   'lay/turned-fade': () =>
     'A fade over the whole repeat cannot be turned with it. Let it go over its piece, or take the slope away.',
+  'lay/vectors': ({ text }) => `Two ways are written as “3,1 0,4”: across and up, twice; got “${text}”.`,
 } satisfies Partial<Sentences>;

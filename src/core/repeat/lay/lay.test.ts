@@ -84,7 +84,7 @@ describe('every lay of every construction', () => {
     const { x, y } = compile(wanted).lattice[1];
     const { grid } = compile(wanted);
     const isWhole = grid.step === 'mm' || (x.d === 1n && y.d === 1n && compile(wanted).lattice[0].y.d === 1n);
-    expect(report.verdict === 'Open' ? report.open : 'closed').toBe(isWhole ? 'closed' : 'numbers');
+    expect(report.verdict === 'Open' ? report.open : 'closed').toBe(isWhole ? 'closed' : 'threads');
   });
 });
 
@@ -135,7 +135,11 @@ describe('threads', () => {
       by: '1/2',
     });
     expect(toText(compile(open).lattice[0].y)).toBe('11/2');
-    expect(checkDesign(open)).toMatchObject({ verdict: 'Open', open: 'numbers' });
+    expect(checkDesign(open)).toMatchObject({
+      verdict: 'Open',
+      open: 'threads',
+      cuts: [{ of: 'picks', part: 2, closing: [10, 12] }],
+    });
     expect(checkDesign(laid(open, { kind: 'half-drop', by: '1/11' })).verdict).not.toBe('Open');
   });
 
