@@ -1,4 +1,3 @@
-import { checkDesign } from '../core/design/check-design.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { ALL_LAYS } from '../core/design/lay/lay-offers.ts';
@@ -10,12 +9,14 @@ import { multiply, rational, toNumber } from '../core/exact/rational.ts';
 import { readDegrees } from '../core/exact/read-degrees.ts';
 import { parseSlope } from '../core/exact/slope.ts';
 import { divideSurds, rationalOf } from '../core/exact/surd.ts';
+import { threadCuts } from '../core/repeat/check-repeat.ts';
 import { repeatSize } from '../core/repeat/repeat-unit.ts';
 import { valueIfAny } from '../wording/attempt.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { layText } from '../wording/lay-words.ts';
 import { degreesText, missText } from '../wording/lines.ts';
 import { sizeText } from '../wording/measures.ts';
+import { cutSentence } from '../wording/verdict.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT, tell, writeText } from './run.ts';
 
@@ -107,10 +108,11 @@ function readCount(text: string): { readonly count: string; readonly length: str
  */
 function slopeOf(level: Design, { slope, turn }: LayOptions): Lay['slope'] | undefined {
   if (slope === undefined && turn === undefined) return undefined;
-  const size = repeatSize(compile(level));
+  const unit = compile(level);
+  const size = repeatSize(unit);
   if (size === null) throw new CoreError('lay/no-repeat', {});
   if (turn !== undefined) {
-    const found = nearestTurn(size, toNumber(readDegrees(turn)));
+    const found = nearestTurn(unit, toNumber(readDegrees(turn)));
     tell(
       `Turned by ${degreesText(found.degrees)}, ${missText(found.error)}; it holds ${found.repeats} repeats.`,
     );
@@ -134,8 +136,10 @@ function laysOf(design: Design): readonly string[] {
     const group = arrangement.kind === 'group' ? ` (${arrangement.group})` : '';
     const name = `${layText(arrangement)}${group}`;
     try {
-      const { verdict, size } = checkDesign(laid);
-      return `${name}: ${size === null ? 'no repeat' : sizeText(size, unit)}, ${verdict}`;
+      const made = compile(laid);
+      const size = repeatSize(made);
+      const cuts = threadCuts(made).map(cutSentence);
+      return [`${name}: ${size === null ? 'no repeat' : sizeText(size, unit)}`, ...cuts].join('. ');
     } catch (error) {
       const problem = errorSentence(error);
       if (problem === undefined) throw error;
@@ -151,8 +155,7 @@ function turnsOf(design: Design, { turn, slope }: LayOptions): readonly string[]
     turn === undefined
       ? (Math.atan2(parseSlope(slope!).rise, parseSlope(slope!).run) * 180) / Math.PI
       : toNumber(readDegrees(turn));
-  const size = repeatSize(compile(design));
-  const offers = size === null ? [] : (valueIfAny(() => turnOffers(size, degrees)) ?? []);
+  const offers = valueIfAny(() => turnOffers(compile(design), degrees)) ?? [];
   return offers.map(
     (offer) =>
       `Turned by ${degreesText(offer.degrees)} (${missText(offer.error)}): ${sizeText(offer.size, design.lay.unit)}, ${offer.repeats} repeats`,

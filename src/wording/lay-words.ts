@@ -33,7 +33,11 @@ export function layText(arrangement: Arrangement): string {
 export function wholeLayText({ arrangement, scale, slope }: Lay): string {
   const parts = [layText(arrangement)];
   if (scale !== null) parts.push(scaleText(scale));
-  if (slope !== null && slope.up !== 0) parts.push(`turned, ${slope.up}/${slope.across}`);
+  if (slope !== null && slope.up !== 0) {
+    parts.push(
+      slope.asked === null ? `turned by ${slope.up}/${slope.across}` : `turned by about ${slope.asked}°`,
+    );
+  }
   return parts.join(', ');
 }
 

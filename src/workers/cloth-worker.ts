@@ -225,7 +225,7 @@ const api = {
   turns: (design: Design, degrees: number): Attempt<readonly ShownTurn[]> =>
     attempt(() => {
       const level = compile({ ...design, lay: { ...design.lay, slope: null } });
-      return turnOffers(repeatSize(level)!, degrees).map(({ slope, degrees: met, error, repeats, size }) => ({
+      return turnOffers(level, degrees).map(({ slope, degrees: met, error, repeats, size }) => ({
         slope,
         degrees: met,
         error,

@@ -18,13 +18,14 @@ export function SlopePart() {
   const { slope, unit } = design.lay;
   const [asked, setAsked] = useState(slope?.asked ?? '0');
   const typed = useRef(false);
-  const { turns, problem } = useTurns(design, toNumber(readDegrees(asked)));
+  const wished = toNumber(readDegrees(asked));
+  const { degrees, turns, problem } = useTurns(design, wished);
   useEffect(() => {
-    if (!typed.current || turns === undefined) return;
+    if (!typed.current || turns === undefined || degrees !== wished) return;
     typed.current = false;
     const chosen = turns.find(({ error }) => Math.abs(error) <= NEAR_ENOUGH) ?? turns.at(-1);
     if (chosen !== undefined) choose(chosen, asked);
-  }, [turns, asked]);
+  }, [turns, asked, degrees, wished]);
   const isChosen = (turn: ShownTurn) =>
     turn.slope.up === (slope?.up ?? 0) && (turn.slope.up === 0 || turn.slope.across === slope?.across);
   return (

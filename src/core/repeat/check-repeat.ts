@@ -97,7 +97,8 @@ export interface ThreadCut {
   readonly closing: readonly number[];
 }
 
-function threadCuts({ grid, lattice }: RepeatUnit): readonly ThreadCut[] {
+/** Where a unit's lattice would cut threads. */
+export function threadCuts({ grid, lattice }: RepeatUnit): readonly ThreadCut[] {
   if (grid.step === 'mm') return [];
   return (['ends', 'picks'] as const).flatMap((of): readonly ThreadCut[] => {
     const step = lattice.map(({ x, y }) => (of === 'ends' ? x : y)).find((each) => !isWhole(each));

@@ -32,7 +32,9 @@ export function shiftsInto(places: readonly Place[], size: Place, reach: number)
 
 /** Multiples of a size by which a range comes into 0 … size, or within a reach of it. */
 function multiplesInto(values: readonly number[], size: number, reach: number): readonly number[] {
-  const first = -Math.floor((Math.max(...values) + reach) / size);
-  const last = -Math.floor((Math.min(...values) - reach) / size);
+  const most = values.reduce((high, value) => Math.max(high, value), -Infinity);
+  const least = values.reduce((low, value) => Math.min(low, value), Infinity);
+  const first = -Math.floor((most + reach) / size);
+  const last = -Math.floor((least - reach) / size);
   return Array.from({ length: last - first + 1 }, (_, at) => (first + at) * size);
 }

@@ -28,6 +28,7 @@ import type { Mark, PlacedFigure, TorusShape } from '../../shape/shape.ts';
 import { type Content, type Marks, type RepeatUnit, repeatSize, type TrueSize } from '../repeat-unit.ts';
 import { cellsAsFaces } from './cells-as-faces.ts';
 import { MAX_LAID_FACES, mapFill } from './lay-faces.ts';
+import { partsOf } from './parts-of.ts';
 
 /** A turn counterclockwise by the angle of the diagonal of so many repeats up on so many across. */
 export interface RepeatSlope {
@@ -213,8 +214,14 @@ function motionsOf({ turn, lattice, steps }: TurnRoom) {
   });
 }
 
+/** Most parts of the figures of a turned repeat. */
+const MAX_FIGURES = 40_000;
+
 function turnedMarks({ base, marks, rows }: Marks, room: TurnRoom): Marks {
   const placed = motionsOf(room);
+  if (partsOf({ kind: 'marks', base, marks }) * placed.length > MAX_FIGURES) {
+    throw new CoreError('lay/faces', { most: MAX_FIGURES });
+  }
   return {
     kind: 'marks',
     base: turnedPartition(base, room),
