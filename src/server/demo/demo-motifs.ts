@@ -1,4 +1,5 @@
 import type { MotifDesign } from '../../core/design/design-schema.ts';
+import type { Lay } from '../../core/design/lay/lay-schema.ts';
 import type { Motif } from '../../core/design/motif/motif-schema.ts';
 import { readDesign } from '../../core/design/read-design.ts';
 import { shadesUsed, withShadeReplaced } from '../../core/design/shades-used.ts';
@@ -15,6 +16,7 @@ interface DemoMotif {
   /** The line's letter for each of the start point's, "B>L". */
   readonly shades: string;
   readonly step: string;
+  readonly lay?: Partial<Lay>;
 }
 
 const MOTIFS: readonly DemoMotif[] = [
@@ -90,26 +92,38 @@ const MOTIFS: readonly DemoMotif[] = [
     shades: 'C>C B>S',
     step: '1 mm',
   },
+  {
+    number: 'LLR 065',
+    name: 'Lamp-room rosettes',
+    range: 'Stations',
+    start: 'four-corners',
+    shades: 'C>C B>B R>R G>G O>Y',
+    step: '8 mm',
+    lay: { arrangement: { kind: 'group', group: 'p6mm', way: 'across' } },
+  },
 ];
 
-export const DEMO_MOTIFS: readonly Demo[] = MOTIFS.map(({ number, name, range, start, shades, step }) => ({
-  number,
-  name,
-  range,
-  design: () => {
-    const begun = designFromStart('motif', start);
-    const construction = inLineShades(begun.construction, shades);
-    const card = lineShades(shadesUsed(construction).map(({ key }) => ({ shade: key })));
-    const made: MotifDesign = {
-      ...begun,
-      name,
-      number,
-      shades: [...card],
-      construction: { ...construction, step },
-    };
-    return readDesign(made);
-  },
-}));
+export const DEMO_MOTIFS: readonly Demo[] = MOTIFS.map(
+  ({ number, name, range, start, shades, step, lay }) => ({
+    number,
+    name,
+    range,
+    design: () => {
+      const begun = designFromStart('motif', start);
+      const construction = inLineShades(begun.construction, shades);
+      const card = lineShades(shadesUsed(construction).map(({ key }) => ({ shade: key })));
+      const made: MotifDesign = {
+        ...begun,
+        name,
+        number,
+        shades: [...card],
+        construction: { ...construction, step },
+        lay: { ...begun.lay, ...lay },
+      };
+      return readDesign(made);
+    },
+  }),
+);
 
 /** Letters are replaced by ones that no shade has first, so that none is taken for another. */
 function inLineShades(motif: Motif, shades: string): Motif {

@@ -1,6 +1,7 @@
 import type { Design } from '../../core/design/design-schema.ts';
 import { parsePrint } from '../../core/design/exchange/counts-text.ts';
 import { parseDensityPair } from '../../core/design/exchange/text-parts.ts';
+import type { Lay } from '../../core/design/lay/lay-schema.ts';
 import { newPlaid } from '../../core/design/new-design.ts';
 import { readDesign } from '../../core/design/read-design.ts';
 import { parseThreadCount } from '../../core/formats/thread-count.ts';
@@ -21,6 +22,7 @@ interface DemoDesign {
   readonly print?: string;
   readonly pivots?: 'doubled';
   readonly density: string;
+  readonly lay?: Partial<Lay>;
 }
 
 const PLAIDS: readonly DemoDesign[] = [
@@ -199,10 +201,29 @@ const PLAIDS: readonly DemoDesign[] = [
     weave: 'honeycomb 5',
     density: '24/in',
   },
+  {
+    number: 'LLR 061',
+    name: 'Observation-car lozenge',
+    range: 'Carriages',
+    warp: 'G10 Y2 G8 C2 R8',
+    weave: '2/2Z',
+    density: '24/in',
+    lay: { arrangement: { kind: 'group', group: 'p2mm', way: 'across' } },
+  },
+  {
+    number: 'LLR 062',
+    name: 'Cake-box paper',
+    range: 'Tea room',
+    warp: 'C12 R3 C3 B6',
+    weave: 'plain',
+    print: 'normal 1/2',
+    density: '16/in',
+    lay: { arrangement: { kind: 'half-drop', by: '1/2' } },
+  },
 ];
 
 /** The document of one demo design; it lists the shades that it uses, in order of appearance. */
-function designOf({ name, number, warp, weft, weave, print, pivots, density }: DemoDesign): Design {
+function designOf({ name, number, warp, weft, weave, print, pivots, density, lay }: DemoDesign): Design {
   const read = (text: string) => parseThreadCount(text, { card: undefined, pivots: pivots ?? 'shared' });
   const sequences = [read(warp), ...(weft === undefined ? [] : [read(weft)])] as const;
   const shades = lineShades(sequences.flatMap(({ bands }) => bands));
@@ -215,7 +236,7 @@ function designOf({ name, number, warp, weft, weave, print, pivots, density }: D
       weft: sequences[1],
       weave: parseWeave(weave),
       print: print === undefined ? undefined : parsePrint(print),
-      lay: parseDensityPair(density),
+      lay: { ...parseDensityPair(density), ...lay },
     }),
   );
 }

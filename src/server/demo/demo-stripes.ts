@@ -1,5 +1,6 @@
 import type { Design } from '../../core/design/design-schema.ts';
 import { parseBandWidths, parseDirection } from '../../core/design/exchange/stripe-text.ts';
+import type { Lay } from '../../core/design/lay/lay-schema.ts';
 import { newStripe } from '../../core/design/new-design.ts';
 import { readDesign } from '../../core/design/read-design.ts';
 import type { Demo } from './demo.ts';
@@ -15,6 +16,7 @@ interface DemoStripe {
   /** The angle that was asked for, in degrees. */
   readonly asked?: string;
   readonly measured: 'across' | 'edge';
+  readonly lay?: Partial<Lay>;
 }
 
 const STRIPES: readonly DemoStripe[] = [
@@ -44,10 +46,19 @@ const STRIPES: readonly DemoStripe[] = [
     asked: '45',
     measured: 'edge',
   },
+  {
+    number: 'LLR 063',
+    name: 'Dining-car marquetry',
+    range: 'Carriages',
+    bands: 'R12 C3 B6 C3',
+    slope: '3/4',
+    measured: 'edge',
+    lay: { arrangement: { kind: 'group', group: 'p2mm', way: 'across' } },
+  },
 ];
 
 /** The document of one demo stripe. */
-function stripeOf({ name, number, bands, slope, asked, measured }: DemoStripe): Design {
+function stripeOf({ name, number, bands, slope, asked, measured, lay }: DemoStripe): Design {
   const read = parseBandWidths(bands, { card: undefined, pivots: 'shared' });
   return readDesign(
     newStripe({
@@ -58,6 +69,7 @@ function stripeOf({ name, number, bands, slope, asked, measured }: DemoStripe): 
       slope: parseDirection(slope),
       asked: asked ?? null,
       measured,
+      lay,
     }),
   );
 }

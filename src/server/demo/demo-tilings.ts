@@ -127,6 +127,16 @@ const TILINGS: readonly DemoTiling[] = [
     colours: 'directions',
     faces: 'C Y R',
   },
+  {
+    number: 'LLR 064',
+    name: 'Luggage-hall floor',
+    range: 'Stations',
+    form: { kind: 'regular', name: '4.8.8' },
+    size: '80 mm',
+    colours: 'sides',
+    faces: 'S C',
+    lay: { slope: { up: 1, across: 2, asked: null } },
+  },
 ];
 
 /** The document of one demo tiling. */

@@ -10,6 +10,8 @@ export interface MarkPlaces {
   /** Of its outlines, of its fade and of its picture, in millimetres. */
   readonly places: readonly Place[];
   readonly paint: string;
+  /** Whether it is another at each place, so that it matters which of its places is which. */
+  readonly varied: boolean;
 }
 
 /** A mark's parts: what goes on is one figure of many, each of which is carried onto another. */
@@ -20,7 +22,11 @@ export function markPlaces({ shape, shade, fade, picture, soft }: Mark): readonl
   const parts: readonly Figure[] =
     shape.endless && shape.figure.kind === 'join' ? shape.figure.parts : [shape.figure];
   const painted = [...fadePlaces(fade?.way), ...picturePlaces(picture?.place)];
-  return parts.map((part) => ({ places: [...placesOfFigure(part), ...painted], paint }));
+  return parts.map((part) => ({
+    places: [...placesOfFigure(part), ...painted],
+    paint,
+    varied: painted.length > 0,
+  }));
 }
 
 /** Where a fade lies; one over the whole repeat lies in the same place of each. */
@@ -41,7 +47,7 @@ function picturePlaces(place: PicturePlace | undefined): readonly Place[] {
 const SAME = 1e6;
 
 /** The same for marks that lie in the same place of any repeat, their places in the same order. */
-export function signature({ places, paint }: MarkPlaces, size: Place): string {
+export function signature({ places, paint }: Omit<MarkPlaces, 'varied'>, size: Place): string {
   const [first] = places;
   if (first === undefined) return paint;
   const rest = places.map(({ x, y }) => `${near(x - first.x)} ${near(y - first.y)}`).join(' ');
@@ -49,7 +55,7 @@ export function signature({ places, paint }: MarkPlaces, size: Place): string {
 }
 
 /** The same for marks that are alike, in whichever order their places come. */
-export function unorderedSignature({ places, paint }: MarkPlaces, size: Place): string {
+export function unorderedSignature({ places, paint }: Omit<MarkPlaces, 'varied'>, size: Place): string {
   const middle = { x: middleOf(places.map(({ x }) => x)), y: middleOf(places.map(({ y }) => y)) };
   const rest = [...new Set(places.map(({ x, y }) => `${near(x - middle.x)} ${near(y - middle.y)}`))].sort();
   return `${paint} ${wrapped(middle.x, size.x)} ${wrapped(middle.y, size.y)} ${rest.join(' ')}`;

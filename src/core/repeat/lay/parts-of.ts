@@ -22,7 +22,7 @@ export function partsOf(content: Content): number {
     case 'marks':
       return content.marks.reduce(
         (sum, { shape }) =>
-          sum + (shape.kind === 'figure' && shape.figure.kind === 'join' ? shape.figure.parts.length : 1),
+          sum + (shape.kind === 'figure' && shape.endless ? ENDLESS * piecesOf(shape.figure) : 1),
         content.base.faces.length,
       );
     default:
