@@ -76,10 +76,10 @@ async function takeBench() {
   await step('Send');
   await page.getByRole('radio', { name: 'Whole repeats' }).click();
   await shot('bench-send');
-  await open('Sleeping-car blanket');
-  await page.getByRole('button', { name: 'Rework…' }).click();
-  await page.getByRole('radio', { name: 'An overcheck line' }).click();
-  await shot('bench-rework');
+  await open('Dining-car marquetry');
+  await step('Lay');
+  await page.getByRole('button', { name: /^Mirrored both ways.*px$/ }).waitFor();
+  await shot('bench-lay');
   await open('Compartment blind');
   await page.getByRole('heading', { name: '45° in a square' }).scrollIntoViewIfNeeded();
   await shot('bench-angle');

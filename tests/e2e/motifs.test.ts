@@ -26,12 +26,15 @@ async function box(page: Page, across: string, up: string): Promise<void> {
 }
 
 /** The design on the bench, as the server has it. */
-async function construction(page: Page): Promise<Record<string, unknown>> {
+async function documentOf(page: Page): Promise<Record<'construction' | 'lay', Record<string, unknown>>> {
   await saved(page);
   const id = page.url().split('/').at(-1)!;
   const answer = await page.request.get(`/api/designs/${id}`);
-  const { document } = (await answer.json()) as { document: { construction: Record<string, unknown> } };
-  return document.construction;
+  return ((await answer.json()) as { document: Awaited<ReturnType<typeof documentOf>> }).document;
+}
+
+async function construction(page: Page): Promise<Record<string, unknown>> {
+  return (await documentOf(page)).construction;
 }
 
 async function expectRepeats(page: Page): Promise<void> {
@@ -53,14 +56,17 @@ test('a fish scale is built from an empty box by its numbers', async ({ page }) 
   }
   await expect(pieces(page)).toHaveCount(3);
   await step(page, 'Lay');
-  await page.getByRole('radio', { name: 'Brick' }).click();
+  await page.getByRole('button', { name: /^Brick 1\/2 / }).click();
   await page.getByLabel('On top where they overlap').selectOption('Lower rows');
   await expect(page.getByRole('navigation', { name: 'Steps' })).toContainText('Brick 1/2');
   await expectRepeats(page);
   const motif = page.getByRole('region', { name: 'Motif' });
   await expect(motif).toContainText('top, bottom');
   await expect(page.getByRole('region', { name: 'Measures' })).toContainText('40 × 40 mm');
-  expect(await construction(page)).toMatchObject({ lay: { kind: 'brick', by: '1/2' }, overlap: 'down' });
+  expect(await documentOf(page)).toMatchObject({
+    lay: { arrangement: { kind: 'brick', by: '1/2' } },
+    construction: { overlap: 'down' },
+  });
 });
 
 test('bars lock into each other: a bar down and a foot to the right, turned by half', async ({ page }) => {
@@ -79,7 +85,7 @@ test('bars lock into each other: a bar down and a foot to the right, turned by h
   await expect(round.getByLabel('Middle, across')).toHaveValue('1');
   await expect(pieces(page).first()).toContainText('another is made with it');
   await step(page, 'Lay');
-  await page.getByRole('radio', { name: 'Half-drop' }).click();
+  await page.getByRole('button', { name: /^Half-drop 1\/2 / }).click();
   await expectRepeats(page);
   // Two bars of 4 squares less their gaps, in a box of 8: most of it.
   await expect(page.getByRole('region', { name: 'Motif' })).toContainText(/7\d\.\d %/);
@@ -240,20 +246,25 @@ test('a box is mirrored and turned by a plane group, chosen by its picture', asy
   await page.getByRole('button', { name: 'Sector', exact: true }).click();
   await fill(page, { 'From, degrees': '0', 'To, degrees': '70', 'Place, across': '1', 'Place, up': '1' });
   await step(page, 'Lay');
-  await page.getByRole('radio', { name: 'Mirrored or turned' }).click();
-  const both = page.getByRole('button', { name: /^Mirrored both ways \(p2mm\)/ });
+  await page.getByRole('radio', { name: 'Mirrored' }).click();
+  const both = page.getByRole('button', { name: /^Mirrored both ways p2mm/ });
+  await both.click();
   await expect(both).toHaveAttribute('aria-pressed', 'true');
   // The trade's rule: mirrored both ways, twice the box each way.
   await expect(both).toContainText('60 × 40 mm');
   await expect(page.getByRole('region', { name: 'Measures' })).toContainText('60 × 40 mm');
+  await page.getByRole('radio', { name: 'Turned' }).click();
   await expect(page.getByRole('button', { name: /^Four turned about a corner/ })).toBeDisabled();
+  await page.getByRole('radio', { name: 'Mirrored' }).click();
   await page.getByRole('button', { name: /^Every second row flipped/ }).click();
   await expect(page.getByRole('region', { name: 'Measures' })).toContainText('30 × 40 mm');
-  await page.getByRole('radio', { name: 'Upward' }).click();
+  await page.getByRole('button', { name: /^Every second column flipped/ }).click();
   await expect(page.getByRole('region', { name: 'Measures' })).toContainText('60 × 20 mm');
   await expectRepeats(page);
   await expect(page.getByRole('region', { name: 'Motif' })).toContainText('Mirrored and slid, one way (pg)');
-  expect(await construction(page)).toMatchObject({ lay: { kind: 'group', group: 'pg', way: 'up' } });
+  expect(await documentOf(page)).toMatchObject({
+    lay: { arrangement: { kind: 'group', group: 'pg', way: 'up' } },
+  });
 });
 
 test('a piece is dragged in a mirrored box, where it goes the other way', async ({ page }) => {
@@ -261,7 +272,8 @@ test('a piece is dragged in a mirrored box, where it goes the other way', async 
   await page.getByRole('button', { name: 'Disc', exact: true }).click();
   await fill(page, { Across: '2', 'Place, across': '2', 'Place, up': '2' });
   await step(page, 'Lay');
-  await page.getByRole('radio', { name: 'Mirrored or turned' }).click();
+  await page.getByRole('radio', { name: 'Mirrored' }).click();
+  await page.getByRole('button', { name: /^Mirrored both ways p2mm/ }).click();
   await step(page, 'Build');
   const knob = (await page.getByRole('button', { name: 'Move Disc 1 on the cloth' }).boundingBox())!;
   const edge = (await page.getByRole('button', { name: 'Across of Disc 1 on the cloth' }).boundingBox())!;
@@ -420,7 +432,7 @@ test('boxes are laid by any two ways', async ({ page }) => {
   await openEmpty(page);
   await page.getByRole('button', { name: 'Disc', exact: true }).click();
   await step(page, 'Lay');
-  await page.getByRole('radio', { name: 'By two ways' }).click();
+  await page.getByRole('button', { name: 'By two ways of your own' }).click();
   await fill(page, {
     'Next box, across': '6',
     'Next box, up': '2',

@@ -178,7 +178,7 @@ describe('boxes copied by a group', () => {
 
   it('need a square where they are turned by quarters', () => {
     const box = { width: '8', height: '6' };
-    expect(() => compileUnit(motifOf([HOOK], { box, ...laid('p4') }))).toThrow('motif/square');
+    expect(() => compileUnit(motifOf([HOOK], { box, ...laid('p4') }))).toThrow('lay/square');
     expect(groupOf([HOOK], { box, ...laid('p2gg') })).toBe('p2gg');
   });
 });

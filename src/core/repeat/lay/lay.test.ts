@@ -75,7 +75,7 @@ describe('every lay of every construction', () => {
     const wanted = laid(design, lay);
     let report: ReturnType<typeof checkDesign>;
     try {
-      report = checkDesign(wanted, { resolution: '60' });
+      report = checkDesign(wanted, { resolution: '40' });
     } catch (error) {
       expect(error).toBeInstanceOf(CoreError);
       expect((error as CoreError).code).toMatch(/^lay\/(sixty|square)$/);
