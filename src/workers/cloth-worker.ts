@@ -23,7 +23,7 @@ import {
 import type { Sheet } from '../core/formats/sheet.ts';
 import { type Look, paintRows, preparePainting } from '../core/paint/painting.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
-import type { RepeatSlope } from '../core/repeat/lay/turn-unit.ts';
+import type { RepeatSlope } from '../core/repeat/lay/exact-turn.ts';
 import { pixelFits } from '../core/repeat/pixel-fit.ts';
 import { proofed } from '../core/repeat/proofed.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../core/repeat/repeat-unit.ts';

@@ -1,7 +1,7 @@
 import { cellArea } from '../../exact/lattice.ts';
 import type { Point } from '../../exact/plane.ts';
 import { divideSurds, multiplySurds, type Surd, scaleSurd, surdToNumber } from '../../exact/surd.ts';
-import { turnOf } from '../../repeat/lay/turn-unit.ts';
+import { turnOf } from '../../repeat/lay/exact-turn.ts';
 import { type RepeatUnit, repeatSize, type TrueSize } from '../../repeat/repeat-unit.ts';
 import type { Place } from '../../shape/places.ts';
 import { compile, compileUnit } from '../compile-design.ts';

@@ -1,8 +1,8 @@
 import { CoreError } from '../../error.ts';
 import { nearSlopes } from '../../exact/near-slopes.ts';
 import { surdToNumber } from '../../exact/surd.ts';
+import { type RepeatSlope, type Turn, turnOf } from '../../repeat/lay/exact-turn.ts';
 import { partsOf } from '../../repeat/lay/parts-of.ts';
-import { type RepeatSlope, type Turn, turnOf } from '../../repeat/lay/turn-unit.ts';
 import { type RepeatUnit, repeatSize, type TrueSize } from '../../repeat/repeat-unit.ts';
 import { MAX_SLOPE_REPEATS } from './lay-schema.ts';
 
