@@ -16,6 +16,7 @@ const BENCHMARKS = [
   'weaves',
   'tilings',
   'motifs',
+  'lays',
   'server',
   'command-line',
 ];

@@ -441,7 +441,7 @@ test('boxes are laid by any two ways', async ({ page }) => {
   });
   await expect(page.getByText('100 × 100 mm').first()).toBeVisible();
   await page.getByRole('textbox', { name: 'Next row, across' }).fill('18');
-  await expect(page.getByRole('alert')).toContainText('Boxes set side by side so have no upright repeat');
+  await expect(page.getByRole('alert')).toContainText('The two ways lie along one line');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expectRepeats(page);
 });

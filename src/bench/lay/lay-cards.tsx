@@ -36,6 +36,13 @@ export function LayCards({ design, boxWidth, onChoose }: LayCardsProps) {
   });
   const [kind, setKind] = useState(() => kindOf(arrangement));
   const { lays } = LAY_OFFERS.find((each) => each.kind === kind)!;
+  const cards = useRef<HTMLDivElement>(null);
+  // What is chosen is in sight when its kind is shown.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the kind is what is waited for
+  useEffect(() => {
+    const chosen = cards.current?.querySelector<HTMLElement>('[aria-pressed="true"]');
+    if (chosen) cards.current!.scrollTop = chosen.offsetTop;
+  }, [kind]);
   return (
     <div className="flex flex-col gap-2">
       <Choice
@@ -44,7 +51,10 @@ export function LayCards({ design, boxWidth, onChoose }: LayCardsProps) {
         options={LAY_OFFERS.map((each) => ({ value: each.kind, text: OFFER_NAMES[each.kind] }))}
         onChange={setKind}
       />
-      <div className="-mx-1.5 grid max-h-[336px] grid-cols-2 gap-1 overflow-y-auto">
+      <div
+        ref={cards}
+        className="-mx-1.5 relative grid max-h-[336px] grid-cols-2 gap-1 overflow-y-auto overflow-x-hidden"
+      >
         {lays.map((each) => (
           <LayCard
             key={JSON.stringify(each)}
@@ -81,7 +91,7 @@ function LayCard({ lay, chosen, shown, onChoose }: LayCardProps) {
       aria-pressed={chosen}
       disabled={problem !== undefined && !chosen}
       title={problem}
-      className={`flex flex-col gap-1 rounded-lg p-1.5 text-left text-[12.5px] leading-tight enabled:hover:bg-linen ${chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
+      className={`flex min-w-0 flex-col gap-1 rounded-lg p-1.5 text-left text-[12.5px] leading-tight enabled:hover:bg-linen ${chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
       onClick={() => onChoose(lay)}
     >
       <Thumbnail shown={shown} />
@@ -136,8 +146,8 @@ function Thumbnail({ shown }: { readonly shown: LayThumbnail | undefined }) {
     <canvas
       ref={canvas}
       aria-hidden="true"
-      className="block rounded border border-rule bg-linen"
-      style={{ width: WIDTH, height: HEIGHT }}
+      className="block w-full rounded border border-rule bg-linen"
+      style={{ aspectRatio: `${WIDTH} / ${HEIGHT}` }}
     />
   );
 }

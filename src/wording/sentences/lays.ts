@@ -19,7 +19,7 @@ export const LAYS = {
   'lay/scale': ({ text, most }) =>
     `A design is scaled by more than 0, at most ${most} times larger or smaller; got “${text}”.`,
   'lay/sixty': () =>
-    'Third and sixth turns need a lattice of 60°, which an upright repeat of threads or faces does not have. Take the pieces of a motif.',
+    'Third and sixth turns need a lattice of 60°: the pieces of a motif, or a tiling whose repeat is √3 times as high as it is wide.',
   'lay/square': () =>
     'Quarter turns and mirrors in a diagonal need a square. Make it as high as it is wide, threads as dense each way.',
   'lay/unwoven': () =>

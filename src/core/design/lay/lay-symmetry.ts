@@ -3,7 +3,7 @@ import type { Point } from '../../exact/plane.ts';
 import { multiplySurds, ZERO_SURD } from '../../exact/surd.ts';
 import { cornerAt } from '../../faces/check-partition.ts';
 import type { Partition } from '../../faces/partition.ts';
-import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
+import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import { isVaried } from '../../shape/fill.ts';
 import { cellsSymmetry } from '../../tiling/cells-symmetry.ts';
 import type { PlaneSymmetry } from '../../tiling/plane-group.ts';
@@ -22,12 +22,20 @@ export function symmetryOf(unit: RepeatUnit): PlaneSymmetry | undefined {
     case 'partition':
       return facesSymmetry({ ...unit, content });
     case 'marks':
-      return content.marks.every(({ shape }) => shape.kind === 'figure')
-        ? motifSymmetry({ ...unit, content })
-        : undefined;
+      return isFew(content) ? motifSymmetry({ ...unit, content }) : undefined;
     default:
       return content satisfies never;
   }
+}
+
+/** Most figures that are looked at: each that may be carried onto another is tried on all of the cloth. */
+const MOST_FIGURES = 130;
+
+function isFew({ marks }: Marks): boolean {
+  return (
+    marks.length <= MOST_FIGURES &&
+    marks.every(({ shape, soft }) => shape.kind === 'figure' && !shape.endless && soft === undefined)
+  );
 }
 
 function facesSymmetry({ content, pitch }: RepeatUnit<Partition>): PlaneSymmetry | undefined {

@@ -21,7 +21,7 @@ export interface GridMotions {
 }
 
 /** Most pixels of a tile that is painted for them. */
-const MOST_PIXELS = 1 << 18;
+const MOST_PIXELS = 1 << 17;
 
 /**
  * The motions of a lay beside its shifts, on a tile whose pixels they keep.

@@ -7,7 +7,10 @@ import type { Mark } from '../../shape/shape.ts';
 import type { Marks } from '../repeat-unit.ts';
 import type { BoxLay } from './arranged.ts';
 import { placesOf } from './box-places.ts';
+import { copiedPart } from './copied-part.ts';
 import { layPartition } from './lay-faces.ts';
+import { laySixty } from './lay-sixty.ts';
+import { type SixtyGroup, sixtyMotions } from './sixty-groups.ts';
 import { standMotion } from './stands.ts';
 
 /**
@@ -32,6 +35,32 @@ export function layMarks({ base, marks }: Marks, lay: BoxLay, pitch: Place): Mar
   };
 }
 
+/** The same by third and sixth turns, of what lies in the part that is copied. */
+export function laySixtyMarks({ base, marks }: Marks, group: SixtyGroup, pitch: Place): Marks {
+  const part = polygon(copiedPart({ kind: 'sixty', group }, pitch));
+  const motions = sixtyMotions(group).flatMap((motion) => [
+    motion,
+    thenMotion(motion, shiftBy(pitch.x / 2, pitch.y / 2)),
+  ]);
+  return {
+    kind: 'marks',
+    base: laySixty(base, group),
+    marks: marks.map(({ shape, ...paint }, piece): Mark => {
+      const drawn = shape.kind === 'figure' ? inRepeat([shape.figure], pitch) : figureInRepeat(shape, pitch);
+      // The part reaches below the repeat, where the cloth is as it is at its top.
+      const around: Figure = { kind: 'join', parts: [drawn, moveFigure(drawn, shiftBy(0, -pitch.y))] };
+      const copied: Figure = { kind: 'overlap', parts: [around, part] };
+      const figure: Figure = { kind: 'join', parts: motions.map((motion) => moveFigure(copied, motion)) };
+      return { ...paint, shape: { kind: 'figure', figure, row: 0, piece, endless: true } };
+    }),
+  };
+}
+
+function polygon([start, ...others]: readonly Place[]): Figure {
+  const segments = others.map((to) => ({ kind: 'line', to }) as const);
+  return { kind: 'outline', contours: [{ start: start!, segments, closed: true }] };
+}
+
 /** What of a figure lies below a diagonal of the box, and its image in it. */
 function mirroredHalf(figure: Figure, mirror: 'diagonal' | 'other', { x, y }: Place): Figure {
   const corners =
@@ -46,11 +75,7 @@ function mirroredHalf(figure: Figure, mirror: 'diagonal' | 'other', { x, y }: Pl
           { x, y: 0 },
           { x: 0, y },
         ];
-  const [start, ...others] = corners as [Place, Place, Place];
-  const triangle: Figure = {
-    kind: 'outline',
-    contours: [{ start, segments: others.map((to) => ({ kind: 'line', to })), closed: true }],
-  };
+  const triangle = polygon(corners);
   const drawn: Figure = { kind: 'overlap', parts: [figure, triangle] };
   return { kind: 'join', parts: [drawn, moveFigure(drawn, standMotion(mirror, { x, y }))] };
 }

@@ -2,12 +2,14 @@ import { CoreError } from '../../error.ts';
 import { divide, rational } from '../../exact/rational.ts';
 import { equalSurds, scaleSurd, surdToNumber } from '../../exact/surd.ts';
 import type { Vector } from '../../exact/vector.ts';
+import { blockUnit } from '../block-unit.ts';
 import type { Lattice, RepeatUnit } from '../repeat-unit.ts';
-import { type Arranged, coversOnce, isStraight } from './arranged.ts';
+import { type Arranged, coversOnce, isStraight, type SixtyLay } from './arranged.ts';
 import { placesOf } from './box-places.ts';
 import { layCells, type Pivots } from './lay-cells.ts';
 import { layPartition } from './lay-faces.ts';
-import { layMarks } from './lay-marks.ts';
+import { layMarks, laySixtyMarks } from './lay-marks.ts';
+import { isOnSixty, laySixty } from './lay-sixty.ts';
 
 /**
  * Sets one repeat of a pattern, as a box, side by side with itself as a lay says. Threads are laid whole: where they
@@ -21,7 +23,7 @@ import { layMarks } from './lay-marks.ts';
 export function layUnit(unit: RepeatUnit, lay: Arranged, pivots: Pivots = 'doubled'): RepeatUnit {
   if (isStraight(lay)) return unit;
   if (unit.repeat === null) throw new CoreError('lay/no-repeat', {});
-  if (lay.kind === 'sixty') throw new CoreError('lay/sixty', {});
+  if (lay.kind === 'sixty') return laidSixty(unit, lay);
   if (!coversOnce(lay)) throw new CoreError('lay/gaps', {});
   const { content, pitch } = unit;
   if (content.kind === 'cells') return layCells({ ...unit, content }, lay, pivots);
@@ -36,5 +38,29 @@ export function layUnit(unit: RepeatUnit, lay: Arranged, pivots: Pivots = 'doubl
     repeat: { width: rational(1), height: rational(1) },
     pitch: { x: scaleSurd(pitch.x, across), y: scaleSurd(pitch.y, up) },
     content: content.kind === 'marks' ? layMarks(content, lay, near) : layPartition(content, lay),
+  };
+}
+
+/** Third and sixth turns of faces on a lattice of 60°; a repeat holds two cells of it. @throws CoreError "lay/sixty" */
+function laidSixty(built: RepeatUnit, { group }: SixtyLay): RepeatUnit {
+  // Of a lattice that stands upright three repeats above each other are as high as they have to be.
+  const { x, y } = built.pitch;
+  const unit = isOnSixty({ width: y, height: x }) ? blockUnit(built, { across: 1, down: 3 }) : built;
+  const { content, pitch } = unit;
+  if (content.kind === 'cells' || !isOnSixty({ width: pitch.x, height: pitch.y })) {
+    throw new CoreError('lay/sixty', {});
+  }
+  const half = rational(1, 2);
+  const zero = rational(0);
+  return {
+    ...unit,
+    lattice: [
+      { x: rational(1), y: zero },
+      { x: half, y: half },
+    ],
+    content:
+      content.kind === 'partition'
+        ? laySixty(content, group)
+        : laySixtyMarks(content, group, { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) }),
   };
 }

@@ -20,10 +20,25 @@ const ABOUT: Readonly<Record<SixtyGroup, { readonly turn: number; readonly mirro
 
 const CORNER: Place = { x: 0, y: 0 };
 
-/** How the copies of one cell are carried, about the lattice's corner at the lower left. */
-export function sixtyMotions(group: SixtyGroup): readonly Motion[] {
+/** A copy of one cell: mirrored in the level line or not, then turned by so many steps of 15°, about the lattice's corner. */
+export interface SixtyStep {
+  readonly turn: number;
+  readonly mirrored: boolean;
+}
+
+export function sixtySteps(group: SixtyGroup): readonly SixtyStep[] {
   const { turn, mirror } = ABOUT[group];
-  const turns = Array.from({ length: 360 / turn }, (_, at) => turnAbout(CORNER, at * turn));
-  if (mirror === null) return turns;
-  return [...turns, ...turns.map((each) => thenMotion(mirrorIn(CORNER, mirror), each))];
+  const turns = Array.from({ length: 360 / turn }, (_, at) => at * (turn / 15));
+  const plain = turns.map((each) => ({ turn: each, mirrored: false }));
+  if (mirror === null) return plain;
+  // A mirror that rises by an angle is the level one, then a turn by twice that.
+  return [...plain, ...turns.map((each) => ({ turn: (each + (2 * mirror) / 15) % 24, mirrored: true }))];
+}
+
+/** The same as motions. */
+export function sixtyMotions(group: SixtyGroup): readonly Motion[] {
+  return sixtySteps(group).map(({ turn, mirrored }) => {
+    const turned = turnAbout(CORNER, turn * 15);
+    return mirrored ? thenMotion(mirrorIn(CORNER, 0), turned) : turned;
+  });
 }
