@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Design } from '../../core/design/design-schema.ts';
-import { ALL_LAYS, isSameLay, LAY_OFFERS, type LayOffers } from '../../core/design/lay/lay-offers.ts';
+import { isSameLay, LAY_OFFERS, type LayOffers } from '../../core/design/lay/lay-offers.ts';
 import type { Arrangement } from '../../core/design/lay/lay-schema.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
@@ -28,14 +28,14 @@ export function LayCards({ design, boxWidth, onChoose }: LayCardsProps) {
   const key = JSON.stringify({ ...seen, plain });
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key holds all of it that counts
   const built = useMemo(() => ({ ...design, lay: { ...lay, scale: null, slope: null } }), [key]);
+  const [kind, setKind] = useState(() => kindOf(arrangement));
+  const { lays } = LAY_OFFERS.find((each) => each.kind === kind)!;
   const thumbnails = useLayThumbnails({
     design: built,
-    lays: ALL_LAYS,
+    lays,
     room: { width: Math.round(WIDTH * ratio), height: Math.round(HEIGHT * ratio) },
     perMillimetre: (WIDTH * ratio) / (BOXES * boxWidth),
   });
-  const [kind, setKind] = useState(() => kindOf(arrangement));
-  const { lays } = LAY_OFFERS.find((each) => each.kind === kind)!;
   const cards = useRef<HTMLDivElement>(null);
   // What is chosen is in sight when its kind is shown.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the kind is what is waited for
@@ -60,7 +60,7 @@ export function LayCards({ design, boxWidth, onChoose }: LayCardsProps) {
             key={JSON.stringify(each)}
             lay={each}
             chosen={isSameLay(each, arrangement)}
-            shown={thumbnails[ALL_LAYS.indexOf(each)]}
+            shown={thumbnails.get(each)}
             onChoose={onChoose}
           />
         ))}

@@ -8,6 +8,9 @@ import { openClothWorker } from '../../workers/open-worker.ts';
 /** This design laid another way, small, or why it cannot be laid so. */
 export type LayThumbnail = Swatch | { readonly problem: string };
 
+/** Thumbnails of one design, by the lays that they show. */
+type Thumbnails = ReadonlyMap<Arrangement, LayThumbnail>;
+
 interface Ask {
   /** Neither scaled nor turned. */
   readonly design: Design;
@@ -18,36 +21,45 @@ interface Ask {
 }
 
 /** How many thumbnails are painted before those that are there are shown. */
-const AT_ONCE = 6;
+const AT_ONCE = 3;
 
-/** Paints a design in several lays one after another, in a worker; the newest design first. */
-export function useLayThumbnails({ design, lays, room, perMillimetre }: Ask): readonly LayThumbnail[] {
-  const [shown, setShown] = useState<readonly LayThumbnail[]>([]);
+const NONE: Thumbnails = new Map();
+
+/**
+ * Paints a design in several lays one after another, in a worker; the newest design first. What was painted of a design stays
+ * while other lays of it are asked for.
+ */
+export function useLayThumbnails({ design, lays, room, perMillimetre }: Ask): Thumbnails {
+  const [shown, setShown] = useState<{ readonly of: Design; readonly made: Thumbnails }>();
   const request = useRef<(ask: Ask) => void>(undefined);
   const newest = useRef<Ask>(undefined);
+  const kept = useRef<{ readonly of: Design; readonly made: Thumbnails }>(undefined);
   useEffect(() => {
     const worker = openClothWorker();
+    const show = (of: Design, made: Thumbnails) => {
+      kept.current = { of, made };
+      setShown(kept.current);
+    };
     const paintAll = async (ask: Ask) => {
-      const made: LayThumbnail[] = [];
-      for (const arrangement of ask.lays) {
+      const made = new Map(kept.current?.of === ask.design ? kept.current.made : NONE);
+      const lacking = ask.lays.filter((lay) => !made.has(lay));
+      for (const [at, arrangement] of lacking.entries()) {
         // A newer design is waited for: what is left of this one is not worth painting.
         if (newest.current !== ask) break;
         const laid = { ...ask.design, lay: { ...ask.design.lay, arrangement } };
         const answer = await worker.ask(async (api) => api.swatch(laid, ask.room, ask.perMillimetre));
-        made.push('value' in answer ? answer.value : answer);
-        if (made.length % AT_ONCE === 0 && newest.current === ask) setShown([...made]);
+        made.set(arrangement, 'value' in answer ? answer.value : answer);
+        if ((at + 1) % AT_ONCE === 0 && newest.current?.design === ask.design)
+          show(ask.design, new Map(made));
       }
       return made;
     };
     request.current = latest(
       paintAll,
       (made, ask) => {
-        if (newest.current === ask) setShown(made);
+        if (newest.current?.design === ask.design) show(ask.design, made);
       },
-      (error) => {
-        console.error(error);
-        setShown([]);
-      },
+      (error) => console.error(error),
     );
     return worker.close;
   }, []);
@@ -57,5 +69,5 @@ export function useLayThumbnails({ design, lays, room, perMillimetre }: Ask): re
     newest.current = ask;
     request.current?.(ask);
   }, [design, lays, width, height, perMillimetre]);
-  return shown;
+  return shown?.made ?? NONE;
 }
