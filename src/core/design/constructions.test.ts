@@ -49,7 +49,7 @@ describe.each(Object.keys(KINDS) as (keyof typeof KINDS)[])('any %s', (kind) => 
       } catch (error) {
         if (!(error instanceof CoreError)) throw error;
       }
-    }, 25);
+    }, 15);
   });
 
   it('names only shades of its card, and none of a shade that was replaced', () => {
