@@ -103,6 +103,7 @@ export interface ErrorFacts {
   'lay/boxes': Of<'most'>;
   'lay/count': Of<'text' | 'most'>;
   'lay/count-in': Of<'text'>;
+  'lay/crossings': Of<'ends' | 'picks' | 'most'>;
   'lay/faces': Of<'most'>;
   'lay/gaps': None;
   'lay/no-repeat': None;

@@ -2,6 +2,7 @@ import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import type { PlaidDesign } from '../../core/design/design-schema.ts';
 import { warpingToCsv, yarnToCsv } from '../../core/design/exchange/yarn-csv.ts';
+import { laidPlaid } from '../../core/design/plaid/laid-plaid.ts';
 import { type SettingFacts, settingFacts } from '../../core/design/setting-facts.ts';
 import { type YarnNeed, yarnNeeds } from '../../core/design/yarn.ts';
 import { parseMetres, parsePercent, type YarnPlan } from '../../core/design/yarn-schema.ts';
@@ -30,7 +31,15 @@ const BARS = ['Warp', 'Weft'];
 /** What a piece of this cloth takes in yarn. */
 export function YarnPart({ design }: { design: PlaidDesign }) {
   const { yarn } = design;
-  const needs = useMemo(() => attempt(() => yarnNeeds(design)), [design]);
+  // Mirrored, a sett has other shares of its shades, and is warped in another order.
+  const needs = useMemo(
+    () =>
+      attempt(() => {
+        const laid = laidPlaid(design);
+        return { laid, yarns: yarnNeeds(laid) };
+      }),
+    [design],
+  );
   const set = (change: Partial<YarnPlan>) =>
     dispatch({
       kind: 'edit',
@@ -75,7 +84,7 @@ export function YarnPart({ design }: { design: PlaidDesign }) {
         <p className="text-madder">{needs.problem}</p>
       ) : (
         <>
-          <Needs needs={needs.value} />
+          <Needs needs={needs.value.yarns} />
           <Setting design={design} />
           <div className="flex flex-wrap gap-2">
             <button
@@ -84,7 +93,7 @@ export function YarnPart({ design }: { design: PlaidDesign }) {
               onClick={() =>
                 downloadText(
                   fileNameOf({ name: `${design.name} yarn`, file: 'table.csv' }),
-                  yarnToCsv(design),
+                  yarnToCsv(needs.value.laid),
                 )
               }
             >
@@ -96,7 +105,7 @@ export function YarnPart({ design }: { design: PlaidDesign }) {
               onClick={() =>
                 downloadText(
                   fileNameOf({ name: `${design.name} warping`, file: 'table.csv' }),
-                  warpingToCsv(design),
+                  warpingToCsv(needs.value.laid),
                 )
               }
             >

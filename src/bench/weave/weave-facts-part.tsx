@@ -5,6 +5,7 @@ import { toDecimal, toText } from '../../core/exact/rational.ts';
 import { BarChart } from '../../kit/bar-chart.tsx';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Measure } from '../../kit/panel.tsx';
+import { attempt } from '../../wording/attempt.ts';
 import { plural } from '../../wording/measures.ts';
 import { loosenessText } from '../../wording/weave-words.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
@@ -12,7 +13,11 @@ import { FloatMarks } from './float-marks.tsx';
 
 /** What the structure is like as cloth: floats, soundness, what a loom needs. */
 export function WeaveFactsPart({ design }: { design: PlaidDesign }) {
-  const facts = useMemo(() => weaveFacts(design), [design]);
+  const facts = useMemo(() => attempt(() => weaveFacts(design)), [design]);
+  return 'problem' in facts ? <p className="hint">{facts.problem}</p> : <Facts facts={facts.value} />;
+}
+
+function Facts({ facts }: { readonly facts: WeaveFacts }) {
   const showsLayers = useCloth((cloth) => cloth.marks.layers);
   const chart = useMemo(() => chartOf(facts.floats), [facts]);
   const { layers, warpShare, intersections, shafts, treadles, ends, picks } = facts;

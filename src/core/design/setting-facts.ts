@@ -1,9 +1,9 @@
 import { rational, toNumber } from '../exact/rational.ts';
 import { clothCover, coverFactor, diametersPerInch, firmnessOf, settingShare } from '../thread/setting.ts';
+import { buildWeave } from '../thread/weaves/build-weave.ts';
 import { parseDensity } from '../units/density.ts';
 import { fromTex, parseYarnCount, toTex } from '../units/yarn-count.ts';
 import type { PlaidDesign } from './design-schema.ts';
-import { laidStructure } from './plaid/laid-plaid.ts';
 
 /** Thinnest thread that is drawn, as a share of its space. */
 const THINNEST = 0.08;
@@ -23,7 +23,7 @@ export function settingFacts(design: PlaidDesign): {
   readonly weft: SettingFacts;
   readonly cloth: number;
 } {
-  const firmness = firmnessOf(laidStructure(design));
+  const firmness = firmnessOf(buildWeave(design.construction.weave));
   const direction = (way: 'warp' | 'weft'): SettingFacts => {
     const { cotton, perInch } = settingOf(design, way);
     const share = toNumber(settingShare(way === 'warp' ? firmness.ends : firmness.picks));

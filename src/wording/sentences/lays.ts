@@ -6,6 +6,8 @@ export const LAYS = {
     `One repeat would hold more than ${most} boxes. Take ways of simpler fractions, such as halves and thirds.`,
   'lay/count': ({ text, most }) => `So many repeats are above 0 and at most ${most}; got “${text}”.`,
   'lay/count-in': ({ text }) => `So many repeats in a length are written as “5 in 1m”; got “${text}”.`,
+  'lay/crossings': ({ ends, picks, most }) =>
+    `Laid so, one repeat has ${ends} × ${picks} threads; structures are looked at up to ${most} crossings.`,
   'lay/faces': ({ most }) =>
     `One repeat laid so would hold more than ${most} faces. Take a simpler slope, or a smaller repeat.`,
   'lay/gaps': () =>

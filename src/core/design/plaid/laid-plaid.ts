@@ -9,16 +9,30 @@ import { compile } from '../compile-design.ts';
 import type { PlaidDesign } from '../design-schema.ts';
 import { structuredWeave } from '../new-design.ts';
 
-/** How the threads of a woven design interlace as it is laid. @throws CoreError as `compile` */
+/** Most crossings of a laid cloth whose structure is looked at: a sett of 500 threads, mirrored both ways. */
+const MOST_CROSSINGS = 1_000_000;
+
+/**
+ * How the threads of a woven design interlace as it is laid.
+ * @throws CoreError as `compile`, or "lay/crossings" {ends, picks, most} where another lay than straight has too many
+ */
 export function laidStructure(design: PlaidDesign): Interlacing {
   const cells = laidCells(design);
-  return cells === undefined ? buildWeave(design.construction.weave) : structureOf(cells);
+  if (cells === undefined) return buildWeave(design.construction.weave);
+  const { width: ends, height: picks } = cells;
+  if (ends * picks > MOST_CROSSINGS)
+    throw new CoreError('lay/crossings', { ends, picks, most: MOST_CROSSINGS });
+  return structureOf(cells);
+}
+
+/** Whether a woven design is laid as it was built. */
+export function isLaidStraight({ lay }: PlaidDesign): boolean {
+  return lay.arrangement.kind === 'straight';
 }
 
 /** The cells of a woven design that is laid another way than straight. */
 function laidCells(design: PlaidDesign): (Cells & Required<Pick<Cells, 'over'>>) | undefined {
-  const { arrangement } = design.lay;
-  if (arrangement.kind === 'straight') return undefined;
+  if (isLaidStraight(design)) return undefined;
   const { content } = compile({ ...design, lay: { ...design.lay, slope: null, scale: null } });
   if (content.kind !== 'cells' || content.over === undefined) return undefined;
   return { ...content, over: content.over };
