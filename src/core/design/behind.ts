@@ -1,20 +1,21 @@
+import { CoreError } from '../error.ts';
 import { layOut } from '../thread/sequence.ts';
 import { turnSequence } from '../thread/turn.ts';
 import { buildWeave } from '../thread/weaves/build-weave.ts';
 import { draftSize } from '../thread/weaves/draft.ts';
 import { editMatrix, matrixRows } from '../thread/weaves/matrix.ts';
-import { asWoven, wovenOf } from './design-facts.ts';
+import { asWoven } from './design-facts.ts';
 import type { Design, PlaidDesign } from './design-schema.ts';
 import { turnOf, weftOf } from './plaid/compile-plaid.ts';
 import type { Weave } from './plaid/weave-schema.ts';
 
 /**
- * A woven design as it is seen from behind: left and right are exchanged, and what lies on top lies below. Prints and
- * stripes have no back.
+ * A woven design as it is seen from behind: left and right are exchanged, and what lies on top lies below. Prints, stripes
+ * and what is laid so that it cannot be woven have no back.
  */
 export function seenFromBehind(design: Design): Design {
-  if (wovenOf(design) === undefined) return design;
-  const woven = asWoven(design);
+  const woven = wovenAsLaid(design);
+  if (woven === undefined) return design;
   const { construction, lay } = woven;
   const laid = layOut(construction.warp).map(({ shade, count }) => ({ shade, count }));
   const weft = turnSequence(weftOf(construction), turnOf(construction));
@@ -26,6 +27,15 @@ export function seenFromBehind(design: Design): Design {
     weave: weaveBehind(construction.weave),
   };
   return { ...design, lay, construction: behind };
+}
+
+function wovenAsLaid(design: Design): PlaidDesign | undefined {
+  try {
+    return asWoven(design);
+  } catch (error) {
+    if (error instanceof CoreError) return undefined;
+    throw error;
+  }
 }
 
 function weaveBehind(weave: Weave): Weave {

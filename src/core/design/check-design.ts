@@ -34,21 +34,20 @@ export function checkDesign(
 ): RepeatReport {
   const unit = compile(design, pictures);
   const report = checkRepeat(unit, parseResolution(resolution), roll, proveNumbers(design, unit));
-  return { ...report, laid: proveLay(design, pictures) };
+  return { ...report, laid: proveLay(design, unit, pictures) };
 }
 
 /** Whether what is copied by a plane group has it; null where nothing is. */
-function proveLay(design: Design, pictures: Pictures | undefined): LaidProof | null {
-  const { arrangement, pivots } = design.lay;
+function proveLay(design: Design, unit: RepeatUnit, pictures: Pictures | undefined): LaidProof | null {
+  const { arrangement, pivots, scale, slope } = design.lay;
   if (arrangement.kind !== 'group') return null;
   const level = { ...design, lay: { ...design.lay, scale: null, slope: null } };
-  const laid = compile(level, pictures);
-  const box = builtBox(level)!;
-  const { grid } = compileUnit(level);
+  const laid = scale === null && slope === null ? unit : compile(level, pictures);
+  const { width, height, counted } = builtBox(level)!;
   const built =
-    grid.step === 'thread'
-      ? { width: grid.ends, height: grid.picks }
-      : { width: surdToNumber(box.width), height: surdToNumber(box.height) };
+    counted.by === 'threads'
+      ? { width: Number(counted.across), height: Number(counted.up) }
+      : { width: surdToNumber(width), height: surdToNumber(height) };
   const arranged = arrange(arrangement, () => ONE);
   const motions = gridMotions(arranged, built, laid, pivots);
   return {
