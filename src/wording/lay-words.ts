@@ -35,7 +35,7 @@ export function wholeLayText({ arrangement, scale, slope }: Lay): string {
   if (scale !== null) parts.push(scaleText(scale));
   if (slope !== null && slope.up !== 0) {
     parts.push(
-      slope.asked === null ? `turned by ${slope.up}/${slope.across}` : `turned by about ${slope.asked}°`,
+      slope.asked === null ? `on a slope of ${slope.up}/${slope.across}` : `turned by about ${slope.asked}°`,
     );
   }
   return parts.join(', ');

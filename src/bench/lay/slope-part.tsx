@@ -1,30 +1,34 @@
 import { useEffect, useRef, useState } from 'react';
-import { toNumber } from '../../core/exact/rational.ts';
+import { nearEnough } from '../../core/design/lay/turn-offers.ts';
+import { rational, toNumber } from '../../core/exact/rational.ts';
 import { readDegrees } from '../../core/exact/read-degrees.ts';
+import { type LengthUnit, toMillimetres } from '../../core/units/length.ts';
 import { DataTable } from '../../kit/data-table.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { degreesText, missText } from '../../wording/lines.ts';
 import type { ShownTurn } from '../../workers/cloth-worker.ts';
+import { useCloth } from '../cloth/cloth-store.ts';
 import { useDesign } from '../state/bench-store.ts';
 import { putLay } from './lay-edits.ts';
 import { useTurns } from './use-turns.ts';
-
-/** Degrees within which an angle that is typed is met, before a larger repeat is taken for it. */
-const NEAR_ENOUGH = 0.05;
 
 /** The slope on which the whole is laid: typed, or chosen among the turns after which it repeats. */
 export function SlopePart() {
   const design = useDesign();
   const { slope, unit } = design.lay;
-  const [asked, setAsked] = useState(slope?.asked ?? '0');
+  const degreesNow = useDegrees();
+  const now = slope === null ? '0' : (slope.asked ?? degreesNow);
+  const [asked, setAsked] = useState(now);
   const typed = useRef(false);
+  // Undone or chosen elsewhere, it is another angle.
+  useEffect(() => setAsked(now), [now]);
   const wished = toNumber(readDegrees(asked));
   const { degrees, turns, problem } = useTurns(design, wished);
   useEffect(() => {
     if (!typed.current || turns === undefined || degrees !== wished) return;
     typed.current = false;
-    const chosen = turns.find(({ error }) => Math.abs(error) <= NEAR_ENOUGH) ?? turns.at(-1);
-    if (chosen !== undefined) choose(chosen, asked);
+    const chosen = nearEnough(turns);
+    if (chosen !== undefined) choose(chosen, asked, 'slope');
   }, [turns, asked, degrees, wished]);
   const isChosen = (turn: ShownTurn) =>
     turn.slope.up === (slope?.up ?? 0) && (turn.slope.up === 0 || turn.slope.across === slope?.across);
@@ -76,14 +80,19 @@ export function SlopePart() {
   );
 }
 
-function choose({ slope: { up, across } }: ShownTurn, asked: string): void {
-  putLay({ slope: up === 0 ? null : { up, across, asked } });
+function choose({ slope: { up, across } }: ShownTurn, asked: string, tag?: string): void {
+  putLay({ slope: up === 0 ? null : { up, across, asked } }, tag);
 }
 
-/** Millimetres of the unit that lengths are shown in. */
-const MILLIMETRES = { mm: 1, cm: 10, m: 1000, in: 25.4 } as const;
+/** How far the box on the cloth is turned, to thousandths of a degree. */
+function useDegrees(): string {
+  const [from, to] = useCloth((cloth) => cloth.repeat?.box) ?? [];
+  if (from === undefined || to === undefined) return '0';
+  return String(Number(((Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI).toFixed(3)));
+}
 
-function sizeOf({ size }: ShownTurn, unit: keyof typeof MILLIMETRES): string {
-  const side = (millimetres: number) => Number((millimetres / MILLIMETRES[unit]).toFixed(1));
+function sizeOf({ size }: ShownTurn, unit: LengthUnit): string {
+  const one = toNumber(toMillimetres(rational(1), unit));
+  const side = (millimetres: number) => Number((millimetres / one).toFixed(1));
   return `${side(size.width)} × ${side(size.height)}`;
 }

@@ -1,10 +1,11 @@
 import { kindOf } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { wordsFor } from '../../wording/construction-words.ts';
+import { wholeLayText } from '../../wording/lay-words.ts';
 
 /** Everything that the shelf's search looks at, in small letters. */
 export function searchText(design: Design, size: string): string {
-  const { construction, name, number, notes, shades } = design;
+  const { construction, lay, name, number, notes, shades } = design;
   const words = [
     name,
     number,
@@ -14,6 +15,7 @@ export function searchText(design: Design, size: string): string {
     size,
     size.replaceAll(' × ', 'x'),
     ...wordsFor(construction).found(construction),
+    wholeLayText(lay),
   ];
   return words.join(' ').toLowerCase();
 }

@@ -65,6 +65,12 @@ const NEAR_ENOUGH = 0.05;
 
 /** The smallest turn that is near enough an angle, else the nearest. @throws CoreError as `turnOffers` */
 export function nearestTurn(unit: RepeatUnit, degrees: number): TurnOffer {
-  const offers = turnOffers(unit, degrees);
-  return offers.find(({ error }) => Math.abs(error) <= NEAR_ENOUGH) ?? offers.at(-1)!;
+  return nearEnough(turnOffers(unit, degrees))!;
+}
+
+/** Of offers, the smallest first, the first that is near enough, else the nearest. */
+export function nearEnough<Offer extends { readonly error: number }>(
+  offers: readonly Offer[],
+): Offer | undefined {
+  return offers.find(({ error }) => Math.abs(error) <= NEAR_ENOUGH) ?? offers.at(-1);
 }

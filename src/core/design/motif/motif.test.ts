@@ -258,37 +258,6 @@ describe('what is made further', () => {
   });
 });
 
-describe('lays', () => {
-  it.each([
-    [{ kind: 'straight' }, [40, 40], 1],
-    [{ kind: 'half-drop', by: '1/2' }, [80, 40], 2],
-    [{ kind: 'half-drop', by: '2/5' }, [200, 40], 5],
-    [{ kind: 'brick', by: '1/3' }, [40, 120], 3],
-    [{ kind: 'free', across: { x: '6', y: '2' }, up: { x: '-2', y: '6' } }, [100, 100], 10],
-  ] as const)('%o repeats in %o mm with %i boxes', (lay, [width, height], boxes) => {
-    const design = motifOf([{ shape: disc('2') }], { lay });
-    const { repeat, size } = checkDesign(design, { resolution: '100' });
-    expect(repeat).toMatchObject({ width: { n: 1n }, height: { n: 1n } });
-    expect(size).toMatchObject({
-      width: { terms: [{ coefficient: { n: BigInt(width) } }] },
-      height: { terms: [{ coefficient: { n: BigInt(height) } }] },
-    });
-    expect(compileUnit(design).content.marks).toHaveLength(boxes);
-  });
-
-  it('that are not what the numbers say are found out', () => {
-    const unit = compileUnit(motifOf([{ shape: disc('2') }], { lay: { kind: 'half-drop', by: '1/2' } }));
-    expect(missesOfMotif(unit)).toBe(0);
-    const { content } = unit;
-    expect(
-      missesOfMotif({ ...unit, content: { ...content, marks: content.marks.slice(1) } }),
-    ).toBeGreaterThan(0);
-    const [first, ...others] = content.marks;
-    const recoloured = [{ ...first!, shade: 2 }, ...others];
-    expect(missesOfMotif({ ...unit, content: { ...content, marks: recoloured } })).toBeGreaterThan(0);
-  });
-});
-
 /** Levels of 255 that a subpixel more or less along an edge may come to in a dark shade. */
 const MOST_LEVELS = 6;
 
