@@ -290,6 +290,7 @@ const someShape: fc.Arbitrary<PieceShape> = fc.oneof(
       width: fc.constantFrom('1/2', '1/4'),
       ends: fc.constantFrom('round' as const, 'sharp' as const, 'flat' as const),
       dashes: fc.constantFrom(null, { length: '1/2', gap: '1/3' }),
+      strap: fc.constant(null),
     })
     .map(({ points, ...line }) => ({
       kind: 'line' as const,

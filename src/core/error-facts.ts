@@ -100,6 +100,10 @@ export interface ErrorFacts {
   'growth/side': Of<'face'>;
   'growth/taken': Of<'face'>;
 
+  'knot/break': Of<'x' | 'y'>;
+  'knot/breaks': Of<'text'>;
+  'knot/closed': Of<'column' | 'row'>;
+  'knot/size': Of<'columns' | 'rows' | 'most'>;
   'lay/boxes': Of<'most'>;
   'lay/count': Of<'text' | 'most'>;
   'lay/count-in': Of<'text'>;
@@ -250,6 +254,12 @@ export interface ErrorFacts {
   'start/unknown': Of<'key' | 'known'>;
   'start/weave': Of<'ways'>;
 
+  'straps/crossings': Of<'most'>;
+  'straps/families': None;
+  'straps/links': Of<'links' | 'most'>;
+  'straps/made': Of<'piece' | 'making'>;
+  'straps/narrow': Of<'piece'>;
+  'straps/rank': None;
   'stripe/measured': Of<'text'>;
   'stripe/too-large': Of<'width' | 'height' | 'most'>;
   'stripe/unit': Of<'text' | 'known'>;

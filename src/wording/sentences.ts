@@ -11,6 +11,7 @@ import { NUMBERS } from './sentences/numbers.ts';
 import { PICTURES } from './sentences/pictures.ts';
 import { SCHEMA_SENTENCES } from './sentences/schema.ts';
 import { SERVER_SENTENCES } from './sentences/server.ts';
+import { STRAPS } from './sentences/straps.ts';
 import { THREADS } from './sentences/threads.ts';
 import { TILINGS } from './sentences/tilings.ts';
 import { WEAVE_FILES } from './sentences/weave-files.ts';
@@ -27,6 +28,7 @@ const SENTENCES: Sentences = {
   ...THREADS,
   ...TILINGS,
   ...LAYS,
+  ...STRAPS,
   ...MOTIFS,
   ...COMMAND_LINE,
   ...PICTURES,

@@ -91,6 +91,7 @@ describe('the plane groups', () => {
       width: null,
       ends: 'round',
       dashes: null,
+      strap: null,
     },
   };
 

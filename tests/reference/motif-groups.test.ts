@@ -76,6 +76,7 @@ function triangles(motions: readonly Motion[]): readonly SomePiece[] {
       width: null,
       ends: 'round',
       dashes: null,
+      strap: null,
     },
   }));
 }
@@ -120,6 +121,7 @@ const HOOK: SomePiece = {
     width: '1/2',
     ends: 'round',
     dashes: null,
+    strap: null,
   },
 };
 
@@ -212,6 +214,7 @@ describe('a motif', () => {
       width: '1',
       ends: 'round',
       dashes: null,
+      strap: null,
     } as const;
     expect(groupOf([{ shape, x: '0' }])).toBe('p2mg');
   });

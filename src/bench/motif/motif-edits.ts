@@ -35,7 +35,7 @@ function usualLine(): LineShape {
     ['0', '1'],
     ['2', '0'],
   ].map(([x, y]) => ({ x: x!, y: y!, bend: 'curve' as const, radius: '0' }));
-  return { kind: 'line', points, run: 'open', width: '1/2', ends: 'round', dashes: null };
+  return { kind: 'line', points, run: 'open', width: '1/2', ends: 'round', dashes: null, strap: null };
 }
 
 /** A sensible piece of a shape in the middle of the box. */

@@ -16,7 +16,7 @@ import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 13;
+export const DESIGN_VERSION = 14;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;

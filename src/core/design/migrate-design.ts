@@ -1,5 +1,6 @@
 import { CoreError } from '../error.ts';
 import { DESIGN_FORMAT, DESIGN_VERSION } from './design-schema.ts';
+import { USUAL_STRAPS } from './strap/strap-schema.ts';
 import { USUAL_YARN } from './yarn-schema.ts';
 
 /** One step up: takes a document of version n, gives one of version n + 1. Fields are checked afterwards. */
@@ -18,6 +19,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   10: addMotifs,
   11: addPictures,
   12: addLays,
+  13: addStraps,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -168,6 +170,22 @@ function addLays(document: Readonly<Record<string, unknown>>): Record<string, un
     version: 13,
     construction: isMotif ? construction : document['construction'],
     lay: { arrangement: isMotif ? boxes : { kind }, pivots: 'shared', scale: null, slope: null, ...lay },
+  };
+}
+
+/** Version 13 knew no straps. */
+function addStraps(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const construction = Object(document['construction']) as Record<string, unknown>;
+  const { kind, pieces, vary, ...rest } = construction;
+  if (kind !== 'motif' || !Array.isArray(pieces)) return { ...document, version: 14 };
+  const newer = pieces.map((piece: unknown) => {
+    const shape = Object(Object(piece).shape) as Record<string, unknown>;
+    return shape['kind'] === 'line' ? { ...Object(piece), shape: { ...shape, strap: null } } : piece;
+  });
+  return {
+    ...document,
+    version: 14,
+    construction: { kind, pieces: newer, ...rest, straps: USUAL_STRAPS, vary },
   };
 }
 

@@ -18,6 +18,7 @@ import type { Motif } from './motif/motif-schema.ts';
 import type { CarriedPictures } from './picture-schema.ts';
 import type { PrintChoice } from './plaid/plaid-schema.ts';
 import type { Weave } from './plaid/weave-schema.ts';
+import { USUAL_STRAPS } from './strap/strap-schema.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
 import type { LinesSpec, TilingColours, TilingSpec } from './tiling/tiling-schema.ts';
 import { USUAL_YARN } from './yarn-schema.ts';
@@ -133,7 +134,7 @@ export function newTiling(order: TilingOrder): TilingDesign {
 /** What a new motif is made of; what is left out takes the usual value: steps of 5 mm, straight, later pieces on top. */
 export type MotifOrder = CommonOrder &
   Pick<Motif, 'box' | 'pieces'> &
-  Partial<Pick<Motif, 'step' | 'ground' | 'overlap' | 'vary'>>;
+  Partial<Pick<Motif, 'step' | 'ground' | 'overlap' | 'straps' | 'vary'>>;
 
 /** A motif's design document, checked later where it is read. */
 export function newMotif(order: MotifOrder): MotifDesign {
@@ -146,6 +147,7 @@ export function newMotif(order: MotifOrder): MotifDesign {
       ground: order.ground ?? null,
       pieces: JSON.parse(JSON.stringify(order.pieces)) as Motif['pieces'],
       overlap: order.overlap ?? 'pieces',
+      straps: order.straps ?? USUAL_STRAPS,
       vary: { ...(order.vary ?? { boxes: 1, seed: 1 }) },
     },
   };

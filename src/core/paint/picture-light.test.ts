@@ -113,6 +113,7 @@ describe('a picture', () => {
       width: '1',
       ends: 'round',
       dashes: null,
+      strap: null,
     };
     expect(() => compileUnit(motifOf([{ shape: wave, picture: named(four) }]))).toThrow('motif/picture');
   });

@@ -1,3 +1,4 @@
+import { type Contour, traceContour } from './contour.ts';
 import type { Grid } from './grid.ts';
 import type { Place } from './places.ts';
 import { onArc, type Sink } from './sink.ts';
@@ -13,33 +14,52 @@ export interface Flattened extends Sink {
 /** Takes outlines in the unit of a grid's lengths; arcs and curves become chords. */
 export function flattenTo({ scale, height }: Grid): Flattened {
   const polygons: Place[][] = [];
-  const most = Math.max(scale.x, scale.y);
+  const put = ({ x, y }: Place) =>
+    polygons.at(-1)!.push({ x: Math.round(x * scale.x), y: height - Math.round(y * scale.y) });
+  const sink = chordSink(SAGITTA / Math.max(scale.x, scale.y), put, () => polygons.push([]));
+  return { polygons, ...sink };
+}
+
+/** The ends of a contour's lines and chords, its start first. @param sagitta  most that a chord may lie beside its curve */
+export function chordsOf(contour: Contour, sagitta: number): readonly Place[] {
+  const places: Place[] = [];
+  traceContour(
+    contour,
+    chordSink(
+      sagitta,
+      (place) => places.push(place),
+      () => {},
+    ),
+  );
+  return places;
+}
+
+/** Hands on the ends of lines and chords. @param begin  is told that another outline begins */
+function chordSink(sagitta: number, put: (place: Place) => void, begin: () => void): Sink {
   let here: Place = { x: 0, y: 0 };
-  const put = (place: Place) => {
+  const go = (place: Place) => {
     here = place;
-    polygons.at(-1)!.push({ x: Math.round(place.x * scale.x), y: height - Math.round(place.y * scale.y) });
+    put(place);
   };
   return {
-    polygons,
     move: (place) => {
-      polygons.push([]);
-      put(place);
+      begin();
+      go(place);
     },
-    line: put,
+    line: go,
     arc: (arc) => {
       const radius = Math.max(Math.hypot(arc.across.x, arc.across.y), Math.hypot(arc.up.x, arc.up.y));
-      const size = Math.max(SAGITTA, radius * most);
-      const step = 2 * Math.acos(Math.max(0, 1 - SAGITTA / size));
+      const step = 2 * Math.acos(Math.max(0, 1 - sagitta / Math.max(sagitta, radius)));
       const turn = arc.to - arc.from;
       const chords = Math.max(1, Math.ceil(Math.abs(turn) / step));
-      for (let chord = 0; chord <= chords; chord += 1) put(onArc(arc, arc.from + (turn * chord) / chords));
+      for (let chord = 0; chord <= chords; chord += 1) go(onArc(arc, arc.from + (turn * chord) / chords));
     },
     curve: ({ leave, arrive, to }) => {
       const from = here;
       // Wang's bound: a cubic in n even pieces lies within 6/8 of its greatest second difference over n² of its chords.
       const bend = Math.max(secondDifference(from, leave, arrive), secondDifference(leave, arrive, to));
-      const chords = Math.max(1, Math.ceil(Math.sqrt((0.75 * bend * most) / SAGITTA)));
-      for (let chord = 1; chord <= chords; chord += 1) put(onCurve(from, leave, arrive, to, chord / chords));
+      const chords = Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / sagitta)));
+      for (let chord = 1; chord <= chords; chord += 1) go(onCurve(from, leave, arrive, to, chord / chords));
     },
     close: () => {},
   };

@@ -12,15 +12,21 @@ import type { Fill } from '../../shape/fill.ts';
 import type { Pictures } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark, Softness } from '../../shape/shape.ts';
+import type { StrapFigures } from '../../shape/straps/strap-figures.ts';
 import type { Arrangement } from '../lay/lay-schema.ts';
+import { strapMarks } from '../strap/strap-marks.ts';
 import { indexOf } from '../tiling/index-of.ts';
 import { checkReach } from './check-reach.ts';
 import { goesOn } from './goes-on.ts';
 import { type BoxPlace, layBox, nearRepeat, scaleOf, variesIn } from './lay-box.ts';
 import { isOverRepeat, type Layer, type LayerPaint, moveLayer, type OverRepeat } from './layer.ts';
 import { madePieces, shownPieces } from './made-pieces.ts';
+import type { MotifScale } from './motif-numbers.ts';
 import type { Motif } from './motif-schema.ts';
 import { onceEach } from './once-each.ts';
+import { outlineFigure } from './piece-layers.ts';
+import { figuresOfStraps } from './straps/motif-straps.ts';
+import { isStrapPiece, type StrapPiece } from './straps/strap-pieces.ts';
 import { type LightPaint, lightPaints } from './vary-copies.ts';
 
 /** Most figures of one repeat. */
@@ -51,6 +57,7 @@ export function compileMotif(
   if (figures > MAX_FIGURES) throw new CoreError('motif/too-many', { figures, most: MAX_FIGURES });
   const light = variesIn(motif) ? lightPaints(motif, shades) : { shades, of: () => 0 };
   const size = nearRepeat(laid);
+  const straps = figuresOfStraps(motif, laid, scale);
   const marks = shown.flatMap(([piece, { layers }], at) => {
     const room: MarkRoom = {
       piece: at,
@@ -58,6 +65,7 @@ export function compileMotif(
       shades,
       light: (layer, box) => light.of(piece, layer.copy, box),
     };
+    if (isStrapPiece(piece)) return marksOfStrap(piece, layers, straps.get(piece)!, { ...room, scale });
     for (const layer of layers) checkReach(layer, size, piece);
     if (goesOn(piece.shape)) return endlessMarks(layers, places, room);
     const copies = places.map((place, index) =>
@@ -129,6 +137,34 @@ function endlessMarks(
     } as const;
     return [{ shape, ...paintMark(paint, 0, room) }];
   });
+}
+
+/** A strap is cut where it goes under others; what is seen of it may have an outline and a shadow as any piece has. */
+function marksOfStrap(
+  piece: StrapPiece,
+  layers: readonly Layer[],
+  figures: StrapFigures,
+  room: MarkRoom & { readonly scale: MotifScale },
+): readonly Mark[] {
+  const paints = layers.flatMap(({ paint }) => paint ?? []);
+  const shade = paints.find(({ shadow }) => shadow === undefined);
+  const shadow = paints.find((paint) => paint.shadow !== undefined);
+  if (shade === undefined) return [];
+  const marks = strapMarks(
+    figures,
+    piece.shape.strap,
+    {
+      body: paintMark(shade, 0, room),
+      shadow: shadow && { paint: paintMark(shadow, 0, room), ...shadow.shadow! },
+      shadeOf: (key) => indexOf(key, room.shades),
+    },
+    room.piece,
+  );
+  if (piece.outline === null) return marks;
+  const seen: Figure = { kind: 'join', parts: figures.body };
+  const figure = outlineFigure(seen, piece.outline, room.scale);
+  const shape = { kind: 'figure', figure, row: 0, piece: room.piece, endless: true } as const;
+  return [...marks, { shape, shade: indexOf(piece.outline.shade, room.shades) }];
 }
 
 function shadowed(figure: Figure, { shadow }: LayerPaint): Figure {

@@ -1,5 +1,5 @@
 import { toNumber } from '../../exact/rational.ts';
-import { mirrorIn, STILL, shiftBy, turnAbout } from '../../shape/contour.ts';
+import type { Motion } from '../../shape/contour.ts';
 import type { Figure } from '../../shape/figure.ts';
 import {
   copied,
@@ -10,8 +10,9 @@ import {
   movePiece,
   oneLayer,
 } from './layer.ts';
+import { motionsOf } from './making-motions.ts';
 import type { Making } from './making-schema.ts';
-import { type MotifScale, parseDegrees, parseSteps, parseStepsOrNone, parseWay } from './motif-numbers.ts';
+import { type MotifScale, parseSteps, parseStepsOrNone } from './motif-numbers.ts';
 
 /** What is made further is made with. */
 export interface MakingContext {
@@ -25,37 +26,12 @@ export interface MakingContext {
 /** What is made of a piece by one making. @throws CoreError of its numbers, and as `copied` and `figureOf` */
 export function further(made: MadePiece, making: Making, context: MakingContext): MadePiece {
   const { scale, figureOf, paintOf } = context;
-  const way = (text: string) => toNumber(parseWay(text, scale));
   switch (making.kind) {
-    case 'copies': {
-      const { count, x, y } = making;
-      return copied(
-        made,
-        Array.from({ length: count }, (_, at) => shiftBy(at * way(x), at * way(y))),
-      );
-    }
-    case 'round': {
-      const { count, x, y, by } = making;
-      const middle = { x: way(x), y: way(y) };
-      const angle = by === null ? 360 / count : toNumber(parseDegrees(by));
-      return copied(
-        made,
-        Array.from({ length: count }, (_, at) => turnAbout(middle, at * angle)),
-      );
-    }
-    case 'mirror': {
-      const { x, y, angle } = making;
-      return copied(made, [STILL, mirrorIn({ x: way(x), y: way(y) }, toNumber(parseDegrees(angle)))]);
-    }
-    case 'grid': {
-      const { across, up, x, y } = making;
-      return copied(
-        made,
-        Array.from({ length: across * up }, (_, at) =>
-          shiftBy((at % across) * way(x), Math.floor(at / across) * way(y)),
-        ),
-      );
-    }
+    case 'copies':
+    case 'round':
+    case 'mirror':
+    case 'grid':
+      return copied(made, movedBy(making, scale));
     case 'bands':
       return withBands(made, making, scale);
     case 'rounded': {
@@ -63,7 +39,7 @@ export function further(made: MadePiece, making: Making, context: MakingContext)
       return mapFigures(made, (of) => ({ kind: 'rounded', of, radius }));
     }
     case 'moved':
-      return movePiece(made, shiftBy(way(making.x), way(making.y)));
+      return movePiece(made, movedBy(making, scale)[0]!);
     case 'join': {
       const others = making.with.map(figureOf);
       const figure: Figure = { kind: 'join', parts: [made.figure, ...others] };
@@ -80,6 +56,10 @@ export function further(made: MadePiece, making: Making, context: MakingContext)
     default:
       return making satisfies never;
   }
+}
+
+function movedBy(making: Making, scale: MotifScale): readonly Motion[] {
+  return motionsOf(making, scale)!.map(({ motion }) => motion);
 }
 
 /**

@@ -16,8 +16,8 @@ import {
 } from '../../exact/surd.ts';
 import type { Vector } from '../../exact/vector.ts';
 import { type Arranged, latticeOf, stepsOf } from '../../repeat/lay/arranged.ts';
-import { sixtyMotions } from '../../repeat/lay/sixty-groups.ts';
-import { standMotion } from '../../repeat/lay/stands.ts';
+import { sixtyMotions, sixtySteps } from '../../repeat/lay/sixty-groups.ts';
+import { standExactly, standMotion } from '../../repeat/lay/stands.ts';
 import type { Lattice, TrueSize } from '../../repeat/repeat-unit.ts';
 import { type Motion, STILL, shiftBy, thenMotion } from '../../shape/contour.ts';
 import type { Place } from '../../shape/places.ts';
@@ -26,8 +26,10 @@ import { arrange } from '../lay/arrange.ts';
 import type { Arrangement } from '../lay/lay-schema.ts';
 import { fadesOverRepeat, goesOn } from './goes-on.ts';
 import { shownPieces } from './made-pieces.ts';
+import { PIECE_STILL, type PieceMotion } from './making-motions.ts';
 import { type MotifScale, parseSteps, parseWay } from './motif-numbers.ts';
 import type { Motif } from './motif-schema.ts';
+import { strapPieces } from './straps/strap-pieces.ts';
 
 /** Longest side of a repeat in millimetres. */
 const MAX_REPEAT = 100_000;
@@ -41,6 +43,10 @@ export interface LaidBox {
   /** What carries the whole onto itself, in repeats: the same, but where copies vary or the whole repeat fades. */
   readonly carries: Lattice;
   readonly repeat: TrueSize;
+  /** What carries the box to its copies in one cell of the lattice. */
+  readonly copies: readonly PieceMotion[];
+  /** What leads from the origin to each cell in the repeat, in vectors of the lattice. */
+  readonly steps: readonly (readonly [i: number, j: number])[];
   /** Where each box of the repeat lies, which of those that vary it is, and how its pieces are carried there. */
   readonly places: readonly BoxPlace[];
 }
@@ -56,7 +62,7 @@ export function scaleOf({ step }: Pick<Motif, 'step'>, pixel: Rational): MotifSc
   return { step: parseLength(step, 'mm', pixel), pixel };
 }
 
-type BoxedMotif = Pick<Motif, 'box' | 'pieces' | 'vary'>;
+type BoxedMotif = Pick<Motif, 'box' | 'pieces' | 'straps' | 'vary'>;
 
 /** @throws CoreError as `arrange`, `stepsOf`; "lay/square"; "motif/too-large" {width, height, most} */
 export function layBox(motif: BoxedMotif, arrangement: Arrangement, scale: MotifScale): LaidBox {
@@ -67,14 +73,17 @@ export function layBox(motif: BoxedMotif, arrangement: Arrangement, scale: Motif
   );
   const lattice = latticeOf(arranged, { width: surd(width), height: surd(height) });
   const boxes = variesIn(motif) ? motif.vary.boxes : 1;
-  const [across, up] = lattice.map((way) => scalePoint(way, surd(boxes))) as [Point, Point];
+  const [across, up] = cellsTogether(motif, lattice).map((way) => scalePoint(way, surd(boxes))) as [
+    Point,
+    Point,
+  ];
   const { upright: repeat, steps } = stepsOf(lattice, [across, up]);
   checkSize(repeat);
   const copies = copiesOf(arranged, { width, height });
   const places = steps.flatMap(([i, j]) => {
     const at = latticePoint(lattice, [i, j]);
     const box = modulo(i, boxes) * boxes + modulo(j, boxes);
-    return copies.map(({ by, motion }): BoxPlace => {
+    return copies.map(({ by, stand: { motion } }): BoxPlace => {
       const { x, y } = addPoints(at, by);
       const place = { x: wrapped(x, repeat.width), y: wrapped(y, repeat.height) };
       const shift = shiftBy(surdToNumber(place.x), surdToNumber(place.y));
@@ -90,7 +99,21 @@ export function layBox(motif: BoxedMotif, arrangement: Arrangement, scale: Motif
     y: rationalOf(divideSurds(y, repeat.height))!,
   });
   const carries = fadesOverAll(motif) ? whole : ([parts(across), parts(up)] as const);
-  return { width, height, lattice, carries, repeat, places };
+  const carried = copies.map(({ by, stand }): PieceMotion => {
+    const { motion, exact } = stand;
+    return {
+      motion: thenMotion(motion, shiftBy(surdToNumber(by.x), surdToNumber(by.y))),
+      exact: exact && { ...exact, by: addPoints(exact.by, by) },
+    };
+  });
+  return { width, height, lattice, carries, repeat, copies: carried, steps, places };
+}
+
+/** The lattice of as many boxes as the order of straps takes. */
+function cellsTogether(motif: BoxedMotif, lattice: PlaneLattice): PlaneLattice {
+  const { across, shift, up } = motif.straps.cells;
+  if (strapPieces(motif).length === 0 || across * up === 1) return lattice;
+  return [latticePoint(lattice, [across, 0]), latticePoint(lattice, [shift, up])];
 }
 
 /** Millimetres of a repeat, in doubles. */
@@ -128,7 +151,7 @@ function wrapped(value: Surd, size: Surd): Surd {
 /** A copy of what is drawn, that comes again with each step of the lattice. */
 interface BoxCopy {
   readonly by: Point;
-  readonly motion: Motion;
+  readonly stand: PieceMotion;
 }
 
 /** @throws CoreError "lay/square" */
@@ -138,12 +161,18 @@ function copiesOf(
 ): readonly BoxCopy[] {
   if (arranged.kind === 'sixty') {
     const by = { x: ZERO_SURD, y: ZERO_SURD };
-    return sixtyMotions(arranged.group).map((motion) => ({ by, motion }));
+    return sixtySteps(arranged.group).map(({ turn, mirrored }, at) => ({
+      by,
+      stand: { motion: sixtyMotions(arranged.group)[at]!, exact: { turn, mirrored, by } },
+    }));
   }
   if (arranged.square && !equals(width, height)) throw new CoreError('lay/square', {});
   const size = { x: toNumber(width), y: toNumber(height) };
   return arranged.copies.map(({ right, up, stand }) => ({
     by: { x: scaleSurd(surd(width), rational(right)), y: scaleSurd(surd(height), rational(up)) },
-    motion: stand === 'same' ? STILL : standMotion(stand, size),
+    stand:
+      stand === 'same'
+        ? PIECE_STILL
+        : { motion: standMotion(stand, size), exact: standExactly(stand, surd(width), surd(height)) },
   }));
 }

@@ -1,12 +1,13 @@
 import { surd } from '../../exact/surd.ts';
 import type { ConstructionKind, ShadePath } from '../construction.ts';
 import { pixelOf } from '../lay/lay-schema.ts';
+import { mapStrap } from '../strap/map-strap.ts';
 import { compileMotif } from './compile-motif.ts';
 import { scaleOf } from './lay-box.ts';
 import type { Making } from './making-schema.ts';
 import { motifReport } from './motif-facts.ts';
 import { parseSteps } from './motif-numbers.ts';
-import { type Motif, motifSchema, type Piece } from './motif-schema.ts';
+import { type Motif, motifSchema, type Piece, type PieceShape } from './motif-schema.ts';
 import { MOTIF_STARTS } from './motif-starts.ts';
 import { missesOfMotif } from './prove-motif.ts';
 
@@ -44,6 +45,7 @@ function mapPiece(piece: Piece, index: number, to: Map): Piece {
   const { shade, fade, outline, shadow } = piece;
   return {
     ...piece,
+    shape: mapShape(piece.shape, (key, path) => to(key, at(['shape', ...path]))),
     made: piece.made.map((making, place) =>
       mapMaking(making, (key, path) => to(key, at(['made', place, ...path]))),
     ),
@@ -55,6 +57,11 @@ function mapPiece(piece: Piece, index: number, to: Map): Piece {
     outline: outline && { ...outline, shade: to(outline.shade, at(['outline', 'shade'])) },
     shadow: shadow && { ...shadow, shade: to(shadow.shade, at(['shadow', 'shade'])) },
   };
+}
+
+function mapShape(shape: PieceShape, to: Map): PieceShape {
+  if (shape.kind !== 'line' || shape.strap === null) return shape;
+  return { ...shape, strap: mapStrap(shape.strap, (key, path) => to(key, ['strap', ...path])) };
 }
 
 function mapMaking(making: Making, to: Map): Making {

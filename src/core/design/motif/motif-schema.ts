@@ -4,6 +4,7 @@ import { cleanText } from '../../formats/clean-text.ts';
 import { parseLength } from '../../units/length.ts';
 import { exactText } from '../exact-text.ts';
 import { pictureSchema } from '../picture-schema.ts';
+import { strapSchema, strapsSchema } from '../strap/strap-schema.ts';
 import { makingSchema } from './making-schema.ts';
 import {
   parseDegrees,
@@ -42,6 +43,8 @@ const lineSchema = z.strictObject({
   width: steps.nullable(),
   ends: z.enum(['round', 'sharp', 'flat']),
   dashes: dashesSchema.nullable(),
+  /** Given, with a width: it goes over and under other straps. */
+  strap: strapSchema({ size: steps, sizeOrNone: stepsOrNone }).nullable(),
 });
 
 export type LineShape = z.infer<typeof lineSchema>;
@@ -128,6 +131,7 @@ export const motifSchema = z.strictObject({
     }),
   overlap: z.enum(OVERLAPS),
   /** Copies that vary come again after so many boxes each way. */
+  straps: strapsSchema,
   vary: z.strictObject({ boxes: z.int().min(1).max(MAX_VARIED), seed: z.int().min(0).max(MAX_SEED) }),
 });
 

@@ -3,49 +3,14 @@ import { randomNumbers } from '../../exact/random-numbers.ts';
 import type { StartPoint } from '../construction.ts';
 import type { MotifDesign } from '../design-schema.ts';
 import { LAKE_STEAMER, LAKE_STEAMER_FILE } from '../lake-steamer.ts';
-import { type MotifOrder, newMotif } from '../new-design.ts';
+import { newMotif } from '../new-design.ts';
 import type { Making } from './making-schema.ts';
-import type { LineShape, Piece, PieceShape } from './motif-schema.ts';
+import type { Piece } from './motif-schema.ts';
+import { curved, disc, line, type MotifStart, rectangle } from './start-parts.ts';
+import { STRAP_STARTS } from './straps/strap-starts.ts';
 import { usualPiece } from './usual-piece.ts';
 
-type Order = Omit<MotifOrder, 'name' | 'shades' | 'pieces'> & { readonly pieces: readonly Piece[] };
-
-interface MotifStart {
-  readonly key: string;
-  readonly name: string;
-  readonly what: string;
-  /** Letters of its shades. */
-  readonly letters: string;
-  readonly order: (seed: number) => Order;
-}
-
 const piece = usualPiece;
-
-const disc = (across: string): PieceShape => ({ kind: 'disc', across });
-const rectangle = (width: string, height: string, radii = '0'): PieceShape => ({
-  kind: 'rectangle',
-  width,
-  height,
-  radii,
-});
-
-/** A line through corners, each as its steps across and up. */
-function line(corners: string, more: Partial<LineShape> = {}): PieceShape {
-  return through(corners, 'corner', more);
-}
-
-/** A line that curves through points. */
-function curved(places: string, more: Partial<LineShape> = {}): PieceShape {
-  return through(places, 'curve', more);
-}
-
-function through(places: string, bend: 'corner' | 'curve', more: Partial<LineShape>): PieceShape {
-  const points = places.split(' ').map((place) => {
-    const [x = '', y = ''] = place.split(',');
-    return { x, y, bend, radius: '0' };
-  });
-  return { kind: 'line', points, run: 'onward', width: '1/2', ends: 'sharp', dashes: null, ...more };
-}
 
 const rounded = (radius: string): Making => ({ kind: 'rounded', radius });
 const round = (count: number, x: string, y: string): Making => ({ kind: 'round', count, x, y, by: null });
@@ -568,7 +533,7 @@ function confetti(seed: number): readonly Piece[] {
 }
 
 /** What to begin a motif from. */
-export const MOTIF_STARTS: readonly StartPoint<MotifDesign>[] = STARTS.map(
+export const MOTIF_STARTS: readonly StartPoint<MotifDesign>[] = [...STARTS, ...STRAP_STARTS].map(
   ({ key, name, what, letters, order }) => ({
     key,
     name,

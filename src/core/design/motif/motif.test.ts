@@ -111,6 +111,7 @@ describe('pieces', () => {
       width: null,
       ends: 'sharp',
       dashes: null,
+      strap: null,
     };
     const crossing = (more: Partial<Piece>) =>
       motifFacts(motifOf([{ shape: corner, x: '0', y: '0', ...more }])).crossings[0]?.edges ?? [];

@@ -15,6 +15,7 @@ const LINE = {
   width: '2',
   ends: 'sharp' as const,
   dashes: null,
+  strap: null,
 };
 
 /** Makes all copies one figure. */

@@ -14,6 +14,7 @@ import { shownPicture } from '../picture-schema.ts';
 import { further } from './further.ts';
 import { fadesOverRepeat, goesOn } from './goes-on.ts';
 import { inShade, type LayerPaint, type MadePiece, movePiece, type OverRepeat, oneLayer } from './layer.ts';
+import { linePlaces } from './line-places.ts';
 import type { Making } from './making-schema.ts';
 import {
   type MotifScale,
@@ -123,16 +124,11 @@ function figureOfShape(shape: PieceShape, scale: MotifScale): Figure {
   return isNumberShape(shape) ? buildShape(shape, scale) : lineFigure(shape, scale);
 }
 
-function lineFigure({ points, run, width, ends, dashes }: LineShape, scale: MotifScale): Figure {
-  const places = points.map(({ x, y, bend, radius }) => ({
-    x: toNumber(parseWay(x, scale)),
-    y: toNumber(parseWay(y, scale)),
-    bend,
-    radius: toNumber(parseStepsOrNone(radius, scale)),
-  }));
+function lineFigure(shape: LineShape, scale: MotifScale): Figure {
+  const { run, width, ends, dashes } = shape;
   // A line that goes on is drawn out into its neighbours, so that it meets them as at any other point.
   const isDrawnOut = run === 'onward' && width !== null && dashes === null;
-  const contour = lineThrough(places, run, isDrawnOut ? 1 : 0);
+  const contour = lineThrough(linePlaces(shape, scale), run, isDrawnOut ? 1 : 0);
   if (width === null) return { kind: 'outline', contours: [{ ...contour, closed: true }] };
   return {
     kind: 'line',
@@ -146,13 +142,18 @@ function lineFigure({ points, run, width, ends, dashes }: LineShape, scale: Moti
 
 /** A line along the edge, over everything else of the piece. */
 function withOutline(made: MadePiece, outline: PieceOutline, scale: MotifScale): MadePiece {
-  const { side, ends, shade } = outline;
+  const figure = outlineFigure(made.figure, outline, scale);
+  return { ...made, layers: [...made.layers, { figure, ...inShade(outline.shade) }] };
+}
+
+/** A line along the edge of a figure, inside, on or outside it. @throws CoreError of its numbers */
+export function outlineFigure(of: Figure, outline: PieceOutline, scale: MotifScale): Figure {
+  const { side, ends } = outline;
   const length = (text: string) => toNumber(parseSteps(text, scale));
   const width = length(outline.width) * (side === 'on' ? 1 : 2);
   const dashes = dashesOf(outline.dashes, true, scale);
-  const edge: Figure = { kind: 'edge', of: made.figure, width, ends, dashes };
-  const figure = side === 'on' ? edge : sideOf(edge, made.figure, side);
-  return { ...made, layers: [...made.layers, { figure, ...inShade(shade) }] };
+  const edge: Figure = { kind: 'edge', of, width, ends, dashes };
+  return side === 'on' ? edge : sideOf(edge, of, side);
 }
 
 function sideOf(edge: Figure, of: Figure, side: 'inside' | 'outside'): Figure {

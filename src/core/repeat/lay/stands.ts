@@ -1,5 +1,7 @@
 import type { Point } from '../../exact/plane.ts';
-import { ONE_SURD, type Surd, subtractSurds } from '../../exact/surd.ts';
+import { aboutPoint, type PlaneMotion } from '../../exact/plane-motion.ts';
+import { rational } from '../../exact/rational.ts';
+import { ONE_SURD, type Surd, scaleSurd, subtractSurds } from '../../exact/surd.ts';
 import { type Motion, mirrorIn, STILL, shiftBy, thenMotion, turnAbout } from '../../shape/contour.ts';
 import type { Place } from '../../shape/places.ts';
 import type { BoxStand } from './group-blocks.ts';
@@ -21,6 +23,14 @@ const MOTIONS: Readonly<Record<BoxStand, Motion>> = {
 export function standMotion(stand: BoxStand, size: Place): Motion {
   const middle = { x: size.x / 2, y: size.y / 2 };
   return thenMotion(thenMotion(shiftBy(-middle.x, -middle.y), MOTIONS[stand]), shiftBy(middle.x, middle.y));
+}
+
+/** The same, exactly: mirrored in the level line or not, then turned by quarters, about the middle. */
+export function standExactly(stand: BoxStand, width: Surd, height: Surd): PlaneMotion {
+  const { a, b, mirrored } = MOTIONS[stand];
+  const quarters = Math.round(Math.atan2(b, a) / (Math.PI / 2));
+  const half = rational(1, 2);
+  return aboutPoint({ x: scaleSurd(width, half), y: scaleSurd(height, half) }, 6 * quarters, mirrored);
 }
 
 /** Whether a stand exchanges what runs across and what runs up. */

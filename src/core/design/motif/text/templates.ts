@@ -1,4 +1,5 @@
 import type { Arrangement } from '../../lay/lay-schema.ts';
+import { USUAL_STRAPS } from '../../strap/strap-schema.ts';
 import type { Making, MakingKind } from '../making-schema.ts';
 import type { LineShape, Piece, PieceShape } from '../motif-schema.ts';
 import { isNumberShape, SHAPES, type ShapeName, usualShape } from '../shapes.ts';
@@ -8,7 +9,15 @@ import { usualPiece } from '../usual-piece.ts';
 export type Tree = { readonly [key: string]: TreeValue };
 export type TreeValue = string | number | boolean | null | readonly TreeValue[] | Tree;
 
-const LINE: LineShape = { kind: 'line', points: [], run: 'open', width: null, ends: 'sharp', dashes: null };
+const LINE: LineShape = {
+  kind: 'line',
+  points: [],
+  run: 'open',
+  width: null,
+  ends: 'sharp',
+  dashes: null,
+  strap: null,
+};
 
 /** Every shape as it is where nothing is said of it. */
 export function shapeTemplate(kind: string): PieceShape | undefined {
@@ -58,6 +67,7 @@ export const MOTIF_TEMPLATE = {
   box: { width: '8', height: '8' },
   ground: null,
   overlap: 'pieces',
+  straps: USUAL_STRAPS,
   vary: { boxes: 1, seed: 1 },
 } as const;
 
