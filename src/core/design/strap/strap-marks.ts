@@ -25,21 +25,24 @@ export function strapMarks(
   piece: number,
 ): readonly Mark[] {
   const { shadow, body, shadeOf } = paint;
-  const all = (parts: readonly Figure[], how: Omit<Mark, 'shape'>): readonly Mark[] =>
-    parts.length === 0 ? [] : [{ shape: endless(parts, piece), ...how }];
-  const moved = shadow && figures.body.map((figure) => moveFigure(figure, shiftBy(shadow.x, shadow.y)));
+  const all = (layer: number, parts: readonly Figure[], how: Omit<Mark, 'shape'>): readonly Mark[] =>
+    parts.length === 0 ? [] : [{ shape: endless(parts, piece + layer / MOST_LAYERS), ...how }];
+  const beneath = shadow && figures.body.map((figure) => moveFigure(figure, shiftBy(shadow.x, shadow.y)));
   return [
-    ...(shadow === undefined ? [] : all(moved!, shadow.paint)),
-    ...all(figures.body, body),
+    ...(shadow === undefined ? [] : all(0, beneath!, shadow.paint)),
+    ...all(1, figures.body, body),
     ...figures.fades.map(({ figure, way }): Mark => {
       const shades = [shadeOf(dip!.shade), body.shade!];
-      return { shape: placed(figure, piece), shade: shades[0]!, fade: { shades, way } };
+      return { shape: placed(figure, piece + 2 / MOST_LAYERS), shade: shades[0]!, fade: { shades, way } };
     }),
-    ...(dip === null ? [] : all(figures.dips, { shade: shadeOf(dip.shade) })),
-    ...edges.flatMap(({ shade }, at) => all(figures.edges[at]!, { shade: shadeOf(shade) })),
-    ...(centre === null ? [] : all(figures.centre, { shade: shadeOf(centre.shade) })),
+    ...(dip === null ? [] : all(2, figures.dips, { shade: shadeOf(dip.shade) })),
+    ...edges.flatMap(({ shade }, at) => all(3 + at, figures.edges[at]!, { shade: shadeOf(shade) })),
+    ...(centre === null ? [] : all(3 + edges.length, figures.centre, { shade: shadeOf(centre.shade) })),
   ];
 }
+
+/** More than all layers of a strap. Each is a piece of its own: in every repeat it lies over those before it. */
+const MOST_LAYERS = 16;
 
 function endless(parts: readonly Figure[], piece: number): Mark['shape'] {
   return { kind: 'figure', figure: { kind: 'join', parts }, row: 0, piece, endless: true };

@@ -1,12 +1,13 @@
-import { type Contour, polyline, shiftBy } from '../contour.ts';
+import { polyline, shiftBy } from '../contour.ts';
 import { type FadeWay, moveFade } from '../fade-way.ts';
 import { type Figure, moveFigure } from '../figure.ts';
 import { dipFades, dipLines } from './dips.ts';
 import { cellAt, cellCount } from './strap-cells.ts';
 import type { StrapCourse } from './strap-course.ts';
 import type { StrapStyle } from './strap-style.ts';
-import { addSteps, NO_STEP, type Step, stepped } from './strap-torus.ts';
-import { roundStep, stretchOf } from './strap-way.ts';
+import { addSteps, type Step, stepped } from './strap-torus.ts';
+import { roundStep, type StrapWay } from './strap-way.ts';
+import { stretchesOf } from './stretches.ts';
 import { cutOf, type UnderPass, underPass } from './under-cut.ts';
 
 /** What straps of one style are painted by, in painting order: a figure for each strap. */
@@ -81,46 +82,78 @@ function figuresOfStrap(
   const { net } = course;
   const way = net.ways[strap]!;
   const style = styles[way.strap.style]!;
-  const { width, ends, gap } = style;
-  const half = (pass: UnderPass) => styles[pass.over.strap.style]!.width / 2 + gap;
+  const { width, ends, gap, dip, centre } = style;
   const passes = underPasses(course, strap, step);
-  const cuts = passes.map((pass) => cutOf(pass, { under: width / 2, over: half(pass) }, net));
-  const less = (figure: Figure): Figure =>
-    cuts.length === 0 ? figure : { kind: 'cut', parts: [figure, ...cuts] };
-  const contour = middleLine(course, strap, width);
+  const half = (pass: UnderPass) => styles[pass.over.strap.style]!.width / 2 + gap;
+  const cutsBy = (past: number) =>
+    passes.map((pass) => cutOf(pass, { under: width / 2, over: half(pass) + past }, net));
+  const cuts = cutsBy(0);
   const capped = way.strap.comes === null;
-  const line = (wide: number): Figure => ({ kind: 'line', contour, width: wide, ends, capped, dashes: null });
-  const band = (outer: number, inner: number): Figure => ({ kind: 'cut', parts: [line(outer), line(inner)] });
-  const own = passes.filter(({ along }) => along >= 0 && (along < way.length || capped));
-  const { dip, centre } = style;
+  const stretches = stretchesOf(net, strap, width);
+  const drawn = (figureOf: (line: (wide: number) => Figure) => Figure, by = cuts) =>
+    stretches.map(({ contour, isCutBy }) => {
+      const line = (wide: number): Figure => ({
+        kind: 'line',
+        contour,
+        width: wide,
+        ends,
+        capped,
+        dashes: null,
+      });
+      return cutBy(
+        figureOf(line),
+        by.filter((_, at) => isCutBy(passes[at]!)),
+      );
+    });
+  /** A figure where a strap goes under, cut there and at the passages next to it. */
+  const cutNear = (figure: Figure, at: number) => cutBy(figure, cuts.slice(Math.max(0, at - 1), at + 2));
+  const dips = passes.flatMap((pass, at) => {
+    const isFirstRound = pass.along >= 0 && (pass.along < way.length || capped);
+    return isFirstRound ? [{ pass, at }] : [];
+  });
   return {
-    body: [less(line(bodyWidth(style)))],
+    // A shade covers where the strap ends: nothing of its own shows there.
+    body: drawn((line) => line(bodyWidth(style)), dip?.kind === 'shade' ? cutsBy(dip.length / 3) : cuts),
     dips:
       dip?.kind === 'lines'
-        ? own.flatMap((pass) => dipLines(pass, dip, half(pass), net.torus).map(less))
+        ? dips.flatMap(({ pass, at }) =>
+            dipLines(pass, dip, half(pass), net.torus).map((each) => cutNear(each, at)),
+          )
         : [],
     fades:
       dip?.kind === 'shade'
-        ? own.flatMap((pass) =>
+        ? dips.flatMap(({ pass, at }) =>
             dipFades(pass, { width: bodyWidth(style), length: dip.length, half: half(pass) }, net.torus).map(
-              ({ figure, way: fade }) => ({ figure: less(figure), way: fade }),
+              ({ figure, way: fade }) => ({ figure: cutNear(figure, at), way: fade }),
             ),
           )
         : [],
     edges: style.edges.map(({ inset, width: wide }) => {
       const outer = width - 2 * inset;
-      return [less(outer > 2 * wide ? band(outer, outer - 2 * wide) : line(outer))];
+      return drawn((line) =>
+        outer > 2 * wide ? { kind: 'cut', parts: [line(outer), line(outer - 2 * wide)] } : line(outer),
+      );
     }),
     centre:
       centre === null
         ? []
-        : [
-            less({
-              ...(line(centre.width) as Extract<Figure, { kind: 'line' }>),
-              ...dashed(course, strap, centre),
-            }),
-          ],
+        : centre.dashes === null
+          ? drawn((line) => line(centre.width))
+          : [cutBy(dashedLine(way, centre), cuts)],
   };
+}
+
+function cutBy(figure: Figure, cuts: readonly Figure[]): Figure {
+  return cuts.length === 0 ? figure : { kind: 'cut', parts: [figure, ...cuts] };
+}
+
+/** Dashes are counted from the strap's start to its end, once each. */
+function dashedLine({ strap }: StrapWay, { width, dashes }: NonNullable<StrapStyle['centre']>): Figure {
+  const { points, comes } = strap;
+  const isRing = comes !== null && comes[0] === 0 && comes[1] === 0;
+  const places = points.map(({ place }) => place);
+  const contour = polyline(isRing ? places.slice(0, -1) : places, isRing);
+  return { kind: 'line', contour, width, ends: 'sharp', capped: false, dashes };
 }
 
 /** Where a line lies at the very edge, the strap ends under its middle: nothing of it shows outside. */
@@ -129,50 +162,18 @@ function bodyWidth({ width, edges }: StrapStyle): number {
   return width - Math.min(rim, width / 2);
 }
 
-/** A strap that comes round elsewhere is drawn further at both ends, under what it goes on in. */
-function middleLine({ net }: StrapCourse, strap: number, beyond: number): Contour {
-  const way = net.ways[strap]!;
-  const { comes, points } = way.strap;
-  if (comes === null)
-    return polyline(
-      points.map(({ place }) => place),
-      false,
-    );
-  if (comes[0] === 0 && comes[1] === 0)
-    return polyline(
-      points.slice(0, -1).map(({ place }) => place),
-      true,
-    );
-  return polyline(stretchOf(way, -beyond, way.length + beyond, net.torus), false);
-}
-
-type Centre = NonNullable<StrapStyle['centre']>;
-
-/** Dashes are counted from the strap's start to its end, once each. */
-function dashed({ net }: StrapCourse, strap: number, { dashes }: Centre) {
-  if (dashes === null) return {};
-  const { points, comes } = net.straps[strap]!;
-  const isRing = comes !== null && comes[0] === 0 && comes[1] === 0;
-  const places = points.map(({ place }) => place);
-  return { dashes, contour: polyline(isRing ? places.slice(0, -1) : places, isRing) };
-}
-
-/** Where a strap goes under; where it comes round elsewhere, a round before and after as well. */
+/** Where a strap goes under; where it comes round, a round before and after as well. */
 function underPasses(course: StrapCourse, strap: number, step: Step): readonly UnderPass[] {
   const { net, solved, over } = course;
   const count = cellCount(solved.cells);
   const way = net.ways[strap]!;
-  const { comes } = way.strap;
-  const isOn = comes !== null && (comes[0] !== 0 || comes[1] !== 0);
-  return (isOn ? [-1, 0, 1] : [0]).flatMap((round) =>
+  return (way.strap.comes === null ? [0] : [-1, 0, 1]).flatMap((round) =>
     net.routes[strap]!.flatMap(({ crossing, which }) => {
-      const { passages } = net.crossings[crossing]!;
-      const passage = passages[which];
+      const { step: by } = net.crossings[crossing]!.passages[which];
       const reached = roundStep(way, round);
-      const cell = cellAt(solved.cells, addSteps(passage.step, addSteps(step, reached)));
+      const cell = cellAt(solved.cells, addSteps(by, addSteps(step, reached)));
       if (over[crossing * count + cell] === which) return [];
-      const other = passages[1 - which]!;
-      return [underPass(net, { passage, other, round, step: isOn ? reached : NO_STEP })];
+      return [underPass(net, { crossing, which, round, step: reached })];
     }),
   );
 }

@@ -112,3 +112,22 @@ export function stretchOf(way: StrapWay, from: number, to: number, torus: StrapT
     return before === undefined || Math.hypot(place.x - before.x, place.y - before.y) > NEAR / 10;
   });
 }
+
+/** The middle of the longest straight piece between two lengths along a strap, and half of its length. */
+export function restingPlace(
+  { strap, links, length }: StrapWay,
+  from: number,
+  to: number,
+): { readonly along: number; readonly room: number } {
+  let best = { along: (from + to) / 2, room: 0 };
+  const first = strap.comes === null ? 0 : Math.floor(from / length);
+  const last = strap.comes === null ? 0 : Math.floor(to / length);
+  for (let round = first; round <= last; round += 1) {
+    for (const link of links) {
+      const start = Math.max(from, link.along + round * length);
+      const end = Math.min(to, link.along + link.length + round * length);
+      if (end - start > 2 * best.room) best = { along: (start + end) / 2, room: (end - start) / 2 };
+    }
+  }
+  return best;
+}

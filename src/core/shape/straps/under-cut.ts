@@ -1,7 +1,7 @@
 import { polyline } from '../contour.ts';
 import type { Figure } from '../figure.ts';
 import type { Place } from '../places.ts';
-import type { Passage, StrapNet } from './strap-net.ts';
+import type { StrapNet } from './strap-net.ts';
 import { addSteps, lessSteps, type Step, stepped } from './strap-torus.ts';
 import { firstRound, linkAt, placeAlong, type StrapWay, stretchOf, waysAt } from './strap-way.ts';
 
@@ -10,6 +10,7 @@ export interface UnderPass {
   /** The strap that goes under, and how far along it: below 0 and beyond its length it comes round. */
   readonly way: StrapWay;
   readonly along: number;
+  readonly crossing: number;
   readonly over: StrapWay;
   readonly overAlong: number;
   /** From where the over strap is noted to where it lies. */
@@ -22,8 +23,16 @@ export interface UnderPass {
 /** @param step  from where the passing strap is noted to where it lies @param round  of the strap that goes under */
 export function underPass(
   net: StrapNet,
-  { passage, other, round, step }: { passage: Passage; other: Passage; round: number; step: Step },
+  {
+    crossing,
+    which,
+    round,
+    step,
+  }: { readonly crossing: number; readonly which: 0 | 1; readonly round: number; readonly step: Step },
 ): UnderPass {
+  const { passages } = net.crossings[crossing]!;
+  const passage = passages[which];
+  const other = passages[which === 0 ? 1 : 0];
   const way = net.ways[passage.strap]!;
   const over = net.ways[other.strap]!;
   const under = meanWay(way, passage.along);
@@ -31,6 +40,7 @@ export function underPass(
   return {
     way,
     along: passage.along + round * way.length,
+    crossing,
     over,
     overAlong: other.along,
     overStep: lessSteps(addSteps(passage.step, step), other.step),

@@ -4,7 +4,7 @@ import { movePoint } from '../../../exact/plane-motion.ts';
 import { rational } from '../../../exact/rational.ts';
 import { surd } from '../../../exact/surd.ts';
 import { moveContour } from '../../../shape/contour.ts';
-import { lineThrough } from '../../../shape/line-figures.ts';
+import { type LinePoint, type LineRun, lineThrough } from '../../../shape/line-figures.ts';
 import { type StrapLine, strapPoints } from '../../../shape/straps/strap-line.ts';
 import { linePlaces } from '../line-places.ts';
 import { mirrored, motionsOf, type PieceMotion, shifted, turned } from '../making-motions.ts';
@@ -26,7 +26,7 @@ export function linesOfPiece(
   { scale, copies }: { readonly scale: MotifScale; readonly copies: readonly PieceMotion[] },
 ): readonly StrapLine[] {
   const { points, run } = piece.shape;
-  const contour = lineThrough(linePlaces(piece.shape, scale), run);
+  const contour = lineThrough(fromStraight(linePlaces(piece.shape, scale), run), run);
   const isStraight = points.every(
     ({ bend, radius }) => bend === 'corner' && parseWay(radius, scale).n === 0n,
   );
@@ -43,6 +43,26 @@ export function linesOfPiece(
       const exact = isStraight ? movedExactly(corners, motions) : undefined;
       return { name: { piece: piece.id, line }, style, points: strapPoints(moved, exact), run };
     });
+}
+
+/**
+ * The same line that goes on, from the middle of a straight side: a corner where it comes round is rounded as any other.
+ */
+function fromStraight(places: readonly LinePoint[], run: LineRun): readonly LinePoint[] {
+  const [first] = places;
+  if (run !== 'onward' || first?.bend !== 'corner' || first.radius === 0) return places;
+  const at = places.findIndex(
+    (place, index) => place.bend === 'corner' && places[index + 1]?.bend === 'corner',
+  );
+  const one = places[at];
+  const other = places[at + 1];
+  if (one === undefined || other === undefined) return places;
+  const last = places.at(-1)!;
+  const by = { x: last.x - first.x, y: last.y - first.y };
+  const middle = { ...one, x: (one.x + other.x) / 2, y: (one.y + other.y) / 2, radius: 0 };
+  const moved = (place: LinePoint) => ({ ...place, x: place.x + by.x, y: place.y + by.y });
+  const before = places.slice(1, at + 1).map(moved);
+  return [middle, ...places.slice(at + 1), ...before, moved(middle)];
 }
 
 /** What is done to a piece's line, one motion after another, for each of its copies. */

@@ -118,12 +118,13 @@ export const STRAP_STARTS: readonly MotifStart[] = [
   {
     key: 'trellis-of-straps',
     name: 'Trellis of straps',
-    what: 'Straps across and up in turn, a dashed line along the middle of each.',
-    letters: 'NCZK',
+    what: 'Straps across and up in turn, darker where they dip, a dashed line along the middle.',
+    letters: 'NCZKS',
     order: () => {
       const spec: StrapSpec = {
         ...edged('1/6', '1/8', 'K'),
         centre: { width: '1/8', shade: 'K', dashes: { length: '2/5', gap: '2/5' } },
+        dip: { kind: 'shade', length: '1', shade: 'S' },
       };
       return {
         box: { width: '8', height: '8' },
@@ -202,10 +203,10 @@ export const STRAP_STARTS: readonly MotifStart[] = [
     order: () => {
       const spec: StrapSpec = {
         ...edged('1/8', '1/12', 'K'),
-        dip: { kind: 'shade', length: '1/2', shade: 'K' },
+        dip: { kind: 'lines', count: 3, length: '3/5', apart: '1/4', width: '1/10', taper: true, shade: 'K' },
       };
       const strand = line('0,1 3,4 6,1', { width: '1', strap: spec, ends: 'round' }) as LineShape;
-      const points = strand.points.map((point) => ({ ...point, radius: '1/2' }));
+      const points = strand.points.map((point) => ({ ...point, radius: '1' }));
       return {
         box: { width: '6', height: '8' },
         ground: 'C',

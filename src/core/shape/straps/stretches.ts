@@ -1,0 +1,68 @@
+import { type Contour, polyline } from '../contour.ts';
+import type { StrapNet } from './strap-net.ts';
+import { restingPlace, stretchOf } from './strap-way.ts';
+import type { UnderPass } from './under-cut.ts';
+
+/** A part of a strap's middle line. */
+export interface Stretch {
+  readonly contour: Contour;
+  /** Whether where the strap goes under there cuts this part. */
+  readonly isCutBy: (pass: UnderPass) => boolean;
+}
+
+/**
+ * The middle line of a strap; one that comes round elsewhere is drawn from the middle of a straight piece, a little further
+ * at both ends, under what it goes on in. A strap that crosses itself is parted between its crossings, so that what goes
+ * over is not cut with what goes under.
+ */
+export function stretchesOf(net: StrapNet, strap: number, width: number): readonly Stretch[] {
+  const way = net.ways[strap]!;
+  const { comes, points } = way.strap;
+  const route = net.routes[strap]!;
+  const isWithin = (from: number, to: number) => (pass: UnderPass) =>
+    pass.along > from - REACH * width && pass.along < to + REACH * width;
+  const drawnOut = (from: Rest, to: Rest) => {
+    const beyond = ({ room }: Rest) => Math.min(width, room * NEARLY);
+    return polyline(stretchOf(way, from.along - beyond(from), to.along + beyond(to), net.torus), false);
+  };
+  const isSelfCrossing = new Set(route.map(({ crossing }) => crossing)).size < route.length;
+  if (!isSelfCrossing) {
+    const places = points.map(({ place }) => place);
+    if (comes === null) return [{ contour: polyline(places, false), isCutBy: () => true }];
+    if (comes[0] === 0 && comes[1] === 0) {
+      const isFirstRound = ({ along }: UnderPass) => along >= 0 && along < way.length;
+      return [{ contour: polyline(places.slice(0, -1), true), isCutBy: isFirstRound }];
+    }
+    const rest = restingPlace(way, 0, way.length);
+    const end = { ...rest, along: rest.along + way.length };
+    return [{ contour: drawnOut(rest, end), isCutBy: isWithin(rest.along, end.along) }];
+  }
+  const alongs = route.map(({ crossing, which }) => net.crossings[crossing]!.passages[which].along);
+  const rests = alongs.map((along, at): Rest => {
+    const next = alongs[at + 1] ?? alongs[0]! + way.length;
+    return comes === null && at + 1 === alongs.length
+      ? { along: way.length, room: 0 }
+      : restingPlace(way, along, next);
+  });
+  return route.map(({ crossing }, at): Stretch => {
+    const here = alongs[at]!;
+    const before = rests[at - 1] ?? { ...rests.at(-1)!, along: rests.at(-1)!.along - way.length };
+    const isNear = isWithin(before.along, rests[at]!.along);
+    // The same crossing is come to twice: only where it is this passage is it cut.
+    const isCutBy = (pass: UnderPass) =>
+      isNear(pass) && (pass.crossing !== crossing || Math.abs(pass.along - here) < NEAR);
+    return { contour: drawnOut(before, rests[at]!), isCutBy };
+  });
+}
+
+/** The middle of a straight piece, and how much of it lies to each side. */
+type Rest = ReturnType<typeof restingPlace>;
+
+/** Parts of a straight piece that are drawn at most, so that its end is not reached. */
+const NEARLY = 0.9;
+
+/** Widths of a strap within which a cut may reach into another part of it. */
+const REACH = 8;
+
+/** Millimetres within which two lengths along a strap are one. */
+const NEAR = 1e-6;
