@@ -1,6 +1,6 @@
 import { asWoven } from '../core/design/design-facts.ts';
 import type { MotifDesign, PlaidDesign } from '../core/design/design-schema.ts';
-import { motifReport } from '../core/design/motif/motif-facts.ts';
+import { motifReport, strapsReport } from '../core/design/motif/motif-facts.ts';
 import { isKind } from '../core/design/of-kind.ts';
 import { weaveFacts } from '../core/design/weave-facts.ts';
 import { yarnNeeds } from '../core/design/yarn.ts';
@@ -8,6 +8,7 @@ import { toNumber } from '../core/exact/rational.ts';
 import { groupText } from '../wording/group-words.ts';
 import { percentText } from '../wording/measures.ts';
 import { thinText } from '../wording/motif-words.ts';
+import { strapLines } from '../wording/strap-words.ts';
 import { floatsText, loosenessText } from '../wording/weave-words.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT } from './run.ts';
@@ -24,9 +25,11 @@ export function factsCommand(path: string, options: { json?: boolean }): number 
 function motifText(design: MotifDesign, asJson: boolean): string {
   const report = motifReport(design);
   if (asJson) return JSON.stringify(report, null, 2);
+  const straps = strapsReport(design);
   return [
     `Pieces: ${report.pieces}.`,
-    ...report.crossings.map(
+    ...(straps === null ? [] : strapLines(straps, design.construction.straps)),
+    ...report.overEdges.map(
       ({ piece, edges }) => `${piece} goes over ${edges.join(', ')} and comes in again.`,
     ),
     `Smallest width: ${thinText(report.smallestWidth)}. Smallest gap: ${thinText(report.smallestGap)}.`,

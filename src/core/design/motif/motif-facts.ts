@@ -7,13 +7,16 @@ import { resolveFigure } from '../../shape/resolve-figure.ts';
 import type { PlaneSymmetry } from '../../tiling/plane-group.ts';
 import type { MotifDesign } from '../design-schema.ts';
 import { pixelOf } from '../lay/lay-schema.ts';
+import { type StrapReport, strapJson, strapReport } from '../strap/strap-report.ts';
 import { compileMotif } from './compile-motif.ts';
-import { scaleOf } from './lay-box.ts';
+import { layBox, scaleOf } from './lay-box.ts';
 import { madePieces, shownPieces } from './made-pieces.ts';
 import { parseSteps } from './motif-numbers.ts';
 import { motifSymmetry } from './motif-symmetry.ts';
 import { nameOf } from './piece-name.ts';
 import { areaOfPaths, fineGrid, gridOfUnit, seenRegions } from './seen-regions.ts';
+import { strapsOfMotif } from './straps/motif-straps.ts';
+import { strapPieces } from './straps/strap-pieces.ts';
 import { type Thinnest, thinnestOf } from './thinnest.ts';
 
 /** An edge of the box. */
@@ -37,6 +40,8 @@ export interface MotifFacts extends Thinnest {
   readonly shares: readonly { readonly key: string; readonly share: number }[];
   /** What carries it onto itself; undefined where it was not looked for. */
   readonly symmetry: PlaneSymmetry | undefined;
+  /** How its straps lie over each other; null where it has none. */
+  readonly straps: StrapReport | null;
 }
 
 /** @throws CoreError as `compileMotif` */
@@ -49,8 +54,17 @@ export function motifFacts(design: MotifDesign): MotifFacts {
     crossings: crossingsOf(design),
     shares: byKey(unit),
     symmetry: motifSymmetry(unit),
+    straps: strapsReport(design),
     ...thinnestOf(unit),
   };
+}
+
+/** @throws CoreError as `strapsOfMotif` */
+export function strapsReport({ construction, resolution, lay }: MotifDesign): StrapReport | null {
+  if (strapPieces(construction).length === 0) return null;
+  const scale = scaleOf(construction, pixelOf(resolution));
+  const laid = layBox(construction, lay.arrangement, scale);
+  return strapReport(strapsOfMotif(construction, laid, scale));
 }
 
 /** Lighter and darker copies of a shade count for it. */
@@ -70,10 +84,11 @@ function byKey(unit: RepeatUnit<Marks>): MotifFacts['shares'] {
 
 /** The same as JSON. */
 export function motifReport(design: MotifDesign) {
-  const { pieces, crossings, shares, symmetry, smallestWidth, smallestGap } = motifFacts(design);
+  const { pieces, crossings, shares, symmetry, smallestWidth, smallestGap, straps } = motifFacts(design);
   return {
     pieces,
-    crossings,
+    overEdges: crossings,
+    ...(straps === null ? {} : strapJson(straps)),
     smallestWidth,
     smallestGap,
     group: symmetry?.group ?? null,
