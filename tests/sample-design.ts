@@ -9,7 +9,7 @@ import type {
 } from '../src/core/design/design-schema.ts';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
 import { LAKE_STEAMER, LAKE_STEAMER_FILE } from '../src/core/design/lake-steamer.ts';
-import type { Making } from '../src/core/design/motif/making-schema.ts';
+import type { Making, MakingKind } from '../src/core/design/motif/making-schema.ts';
 import { OVERLAPS, type PieceFade, type PieceShape } from '../src/core/design/motif/motif-schema.ts';
 import { SHAPES, type ShapeName, usualShape } from '../src/core/design/motif/shapes.ts';
 import { usualPiece } from '../src/core/design/motif/usual-piece.ts';
@@ -17,6 +17,7 @@ import { newMotif, newPlaid, newStripe, newTiling } from '../src/core/design/new
 import { asKind } from '../src/core/design/of-kind.ts';
 import type { PaintPicture } from '../src/core/design/picture-schema.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
+import type { StrapSpec } from '../src/core/design/strap/strap-schema.ts';
 import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
 import type { FormSpec } from '../src/core/design/tiling/form-schema.ts';
 import type { LinesSpec } from '../src/core/design/tiling/tiling-schema.ts';
@@ -280,6 +281,17 @@ const somePoints = fc.array(
   { minLength: 3, maxLength: 5 },
 );
 
+const SOME_STRAPS: readonly StrapSpec[] = [
+  { gap: '1/8', edges: [], centre: null, dip: null },
+  {
+    gap: '0',
+    edges: [{ inset: '0', width: '1/16', shade: 'B' }],
+    centre: { width: '1/16', shade: 'A', dashes: { length: '1/4', gap: '1/8' } },
+    dip: { kind: 'lines', count: 2, length: '1/4', apart: '1/16', width: '1/32', taper: true, shade: 'B' },
+  },
+  { gap: '1/16', edges: [], centre: null, dip: { kind: 'shade', length: '1/4', shade: 'B' } },
+];
+
 const someShape: fc.Arbitrary<PieceShape> = fc.oneof(
   fc.constantFrom(...(Object.keys(SHAPES) as ShapeName[])).map(usualShape),
   fc.record({ kind: fc.constant('disc' as const), across: someSteps }),
@@ -290,7 +302,7 @@ const someShape: fc.Arbitrary<PieceShape> = fc.oneof(
       width: fc.constantFrom('1/2', '1/4'),
       ends: fc.constantFrom('round' as const, 'sharp' as const, 'flat' as const),
       dashes: fc.constantFrom(null, { length: '1/2', gap: '1/3' }),
-      strap: fc.constant(null),
+      strap: fc.constantFrom(null, null, null, ...SOME_STRAPS),
     })
     .map(({ points, ...line }) => ({
       kind: 'line' as const,
@@ -298,6 +310,8 @@ const someShape: fc.Arbitrary<PieceShape> = fc.oneof(
       ...line,
     })),
 );
+
+const COPYING: readonly MakingKind[] = ['copies', 'round', 'mirror', 'grid', 'moved'];
 
 /** Motifs of up to four pieces of every shape, further made and laid every way. */
 export const someMotif: fc.Arbitrary<MotifDesign> = fc
@@ -354,9 +368,12 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
       // The first piece is what others are cut by, and is made with none itself.
       pieces: shapes.map(({ shape, x, y, ...more }, at) => ({
         ...usualPiece(at + 1, shape, x, y, { shade: 'A', ...more }),
-        // A line that goes on has no edges for a picture.
-        picture: shape.kind === 'line' && shape.run === 'onward' ? null : more.picture,
-        made: at === 0 ? more.made.filter(({ kind }) => kind !== 'cut') : more.made,
+        // A line that goes on has no edges for a picture, nor has a strap, which is but copied.
+        picture:
+          shape.kind === 'line' && (shape.run === 'onward' || shape.strap !== null) ? null : more.picture,
+        made: more.made.filter(({ kind }) =>
+          shape.kind === 'line' && shape.strap !== null ? COPYING.includes(kind) : at > 0 || kind !== 'cut',
+        ),
       })),
       pictures: CARRIED,
       ...order,

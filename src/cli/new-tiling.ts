@@ -1,4 +1,5 @@
 import { type Command, Option } from 'commander';
+import type { Shade } from '../core/colour/shade.ts';
 import { compile } from '../core/design/compile-design.ts';
 import { pixelOf } from '../core/design/lay/lay-schema.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
@@ -29,6 +30,10 @@ export function addNewTiling(make: Command): void {
     .option('--straighten <slope>', 'repeats up/across whose diagonal is made level, such as 1/2')
     .option('--gaps <length>', 'how far every face is inset')
     .option('--lines <length>', 'lines of that width along all sides')
+    .option('--star <degrees>', 'lines from the middles of sides, at that angle to them, that make stars')
+    .option('--apart <part>', 'start them so far apart, as a part of the side')
+    .option('--straps <width>', 'star lines as straps of that width that go over and under')
+    .option('--gap <length>', 'what straps leave free beside a strap that goes over them')
     .addOption(new Option('--colours <how>', 'which faces are alike').choices(TILING_COLOURS.slice(0, 4)))
     .option('--shades <list>', 'shades, such as "A=#20304a,B=#c8a24a Signal ochre"')
     .option('--resolution <dpi>', 'pixels per inch at which it is checked; left out, 300')
@@ -53,6 +58,10 @@ interface NewTilingOptions {
   readonly straighten?: string;
   readonly gaps?: string;
   readonly lines?: string;
+  readonly star?: string;
+  readonly apart?: string;
+  readonly straps?: string;
+  readonly gap?: string;
   readonly colours?: string;
   readonly shades?: string;
   readonly resolution?: string;
@@ -88,13 +97,29 @@ function newTilingCommand(options: NewTilingOptions): number {
       ...(slant === undefined ? {} : { shear: slant }),
       ...(straighten === undefined ? {} : { diagonal: straighten }),
       ...(gaps === undefined ? {} : { gaps: { by: gaps, corner: '0', shade: over } }),
+      ...(options.star === undefined ? {} : { star: starOf(options, options.star, over) }),
       ...(lines === undefined ? {} : { lines: [{ ...SIDE_LINES, width: lines, shade: over }] }),
-      faces: shades.map(({ key }) => key),
+      ...(options.shades === undefined && options.star === undefined
+        ? {}
+        : { faces: facesOf(shades, options) }),
     },
   });
   compile(design);
   writeText(options.output, writeDesignText(design));
   return EXIT.fine;
+}
+
+/** Every shade in turn; stars would not show on faces of their own. */
+function facesOf(shades: readonly Shade[], { star }: NewTilingOptions): readonly string[] {
+  const keys = shades.map(({ key }) => key);
+  return star === undefined || keys.length === 1 ? keys : keys.slice(0, -1);
+}
+
+/** Thin lines, or straps of a width. */
+function starOf({ apart, straps, gap }: NewTilingOptions, angle: string, shade: string) {
+  const strap = straps === undefined ? null : { gap: gap ?? '0', edges: [], centre: null, dip: null };
+  const line = { width: straps ?? '1 mm', shade, ends: 'sharp', strap } as const;
+  return { angle, apart: apart ?? '0', line, fills: [], swapped: false, turned: [] };
 }
 
 /** Lines along all sides, whole and round at their ends. */

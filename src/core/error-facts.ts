@@ -252,6 +252,9 @@ export interface ErrorFacts {
   'start/seed': Of<'text'>;
   'start/tiling': Of<'ways'>;
   'start/unknown': Of<'key' | 'known'>;
+  'star/angle': Of<'text'>;
+  'star/apart': Of<'text'>;
+  'star/narrow': None;
   'start/weave': Of<'ways'>;
 
   'straps/crossings': Of<'most'>;

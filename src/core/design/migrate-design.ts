@@ -173,10 +173,11 @@ function addLays(document: Readonly<Record<string, unknown>>): Record<string, un
   };
 }
 
-/** Version 13 knew no straps. */
+/** Version 13 knew no straps and no stars. */
 function addStraps(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
   const construction = Object(document['construction']) as Record<string, unknown>;
   const { kind, pieces, vary, ...rest } = construction;
+  if (kind === 'tiling') return { ...document, version: 14, construction: { ...construction, star: null } };
   if (kind !== 'motif' || !Array.isArray(pieces)) return { ...document, version: 14 };
   const newer = pieces.map((piece: unknown) => {
     const shape = Object(Object(piece).shape) as Record<string, unknown>;

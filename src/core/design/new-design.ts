@@ -125,6 +125,7 @@ export function newTiling(order: TilingOrder): TilingDesign {
       fade: order.fade ?? null,
       gaps: order.gaps ?? null,
       lines: (order.lines ?? []).map((each) => ({ ...ALL_CORNERS, ...each })),
+      star: order.star ?? null,
       picture: order.picture ?? null,
       letters: order.letters ?? null,
     },

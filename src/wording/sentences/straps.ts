@@ -9,6 +9,10 @@ export const STRAPS = {
     `Walls close the cell in column ${column}, row ${row} all round. Take one of them away.`,
   'knot/size': ({ columns, rows, most }) =>
     `A knot panel has 1 to ${most} columns and rows, and two cells or more; got ${columns} × ${rows}.`,
+  'star/angle': ({ text }) => `Star lines leave a side at more than 0° and less than 90°; got “${text}”.`,
+  'star/apart': ({ text }) => `Lines start apart by a part of the side from 0 to 9/10; got “${text}”.`,
+  'star/narrow': () =>
+    'The lines along the straps are wider than the straps themselves. Make them narrower, or the straps wider.',
   'straps/crossings': ({ most }) =>
     `One box would hold more than ${most} crossings. Make it smaller, or take fewer straps.`,
   'straps/families': () =>

@@ -15,6 +15,7 @@ import { type ColouredTiling, layTiling } from './lay-tiling.ts';
 import { type MarksScale, marksOf } from './marks-of-tiling.ts';
 import { pictureInFace } from './picture-in-face.ts';
 import { sideOf } from './side-of.ts';
+import { starMarks } from './star/star-marks.ts';
 import { parseShare } from './tiling-numbers.ts';
 import type { TilingSpec } from './tiling-schema.ts';
 
@@ -62,7 +63,7 @@ export function compileLaid(
     repeat: { width: whole, height: whole },
     pitch,
     grid: { step: 'mm' },
-    content: withMarks(spec, laid, base, { pitch: near, pixel }),
+    content: withMarks(spec, laid, base, { pitch: near, pixel, one }),
   };
 }
 
@@ -91,11 +92,13 @@ function withMarks(
   spec: TilingSpec,
   laid: ColouredTiling,
   base: Partition,
-  scale: MarksScale,
+  scale: MarksScale & { readonly one: Surd },
 ): Partition | Marks {
-  if (spec.gaps === null && spec.lines.length === 0 && spec.letters === null) return base;
+  const { gaps, lines, letters, star } = spec;
+  if (gaps === null && lines.length === 0 && letters === null && star === null) return base;
   const faces = spec.rings.length === 0 ? base : partitionOf(laid, laid.shades);
-  return { kind: 'marks', base, marks: marksOf(spec, faces, laid.shades, scale) };
+  const stars = star === null ? [] : starMarks(star, { laid, shades: laid.shades, ...scale });
+  return { kind: 'marks', base, marks: marksOf(spec, faces, laid.shades, { ...scale, stars }) };
 }
 
 /** Longest side of a repeat, in millimetres. */

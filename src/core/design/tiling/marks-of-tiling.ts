@@ -13,7 +13,7 @@ import { parseLengthOrNone, parseNarrow, parseSize } from './tiling-numbers.ts';
 import type { LinesSpec, TilingSpec } from './tiling-schema.ts';
 
 /**
- * What lies over a tiling's faces: the gaps, then lines in their order, then letters.
+ * What lies over a tiling's faces: the gaps, then stars, then lines in their order, then letters.
  * @param faces  without their rings
  * @throws CoreError "tiling/vanished" where no face is left between the gaps
  */
@@ -21,10 +21,11 @@ export function marksOf(
   { gaps, lines, letters }: Pick<TilingSpec, 'gaps' | 'lines' | 'letters'>,
   faces: TorusFaces,
   shades: readonly Shade[],
-  scale: MarksScale,
+  scale: MarksScale & { readonly stars: readonly Mark[] },
 ): readonly Mark[] {
   return [
     ...(gaps === null ? [] : [gapsMark(gaps, faces, shades, scale)]),
+    ...scale.stars,
     ...lines.map((each) => linesMark(each, faces, shades, scale)),
     ...(letters === null ? [] : lettersInFaces(letters, faces, shades, scale)),
   ];

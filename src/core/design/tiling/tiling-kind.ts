@@ -2,6 +2,7 @@ import type { ConstructionKind } from '../construction.ts';
 import { tilingGeometry, tilingToCsv } from '../exchange/tiling-geometry.ts';
 import { pixelOf } from '../lay/lay-schema.ts';
 import { compileTiling } from './compile-tiling.ts';
+import { mapStar } from './star/map-star.ts';
 import { missesOfTiling, symmetryReport } from './tiling-facts.ts';
 import { type TilingSpec, tilingSchema } from './tiling-schema.ts';
 import { TILING_STARTS } from './tiling-starts.ts';
@@ -13,7 +14,7 @@ export const TILING: ConstructionKind<TilingSpec> = {
     compileTiling(tiling, { shades, pixel: pixelOf(resolution), pictures }),
   misses: (tiling, { resolution }, unit) => missesOfTiling(tiling, unit, pixelOf(resolution)),
   mapShades: (tiling, to) => {
-    const { faces, rings, colours, fade, gaps, lines, letters } = tiling;
+    const { faces, rings, colours, fade, gaps, lines, star, letters } = tiling;
     return {
       ...tiling,
       faces: faces.map((key, index) => to(key, ['faces', index])),
@@ -26,6 +27,7 @@ export const TILING: ConstructionKind<TilingSpec> = {
           : colours,
       fade: fade && { ...fade, shades: fade.shades.map((key, index) => to(key, ['fade', 'shades', index])) },
       gaps: gaps && { ...gaps, shade: to(gaps.shade, ['gaps', 'shade']) },
+      star: star && mapStar(star, (key, path) => to(key, ['star', ...path])),
       letters: letters && { ...letters, shade: to(letters.shade, ['letters', 'shade']) },
       lines: lines.map((each, index) => ({ ...each, shade: to(each.shade, ['lines', index, 'shade']) })),
     };

@@ -6,6 +6,7 @@ import { LETTER_FONT_KEYS } from '../../shape/letters/letters.ts';
 import { exactText } from '../exact-text.ts';
 import { pictureSchema } from '../picture-schema.ts';
 import { formSchema } from './form-schema.ts';
+import { starSchema } from './star/star-schema.ts';
 import {
   MAX_RINGS,
   parseDiagonal,
@@ -159,6 +160,7 @@ export const tilingSchema = z.strictObject({
   /** Gaps between faces: each is taken in by a distance, its corners rounded by a radius. */
   gaps: z.strictObject({ by: size, corner: sizeOrNone, shade: shadeKey }).nullable(),
   lines: z.array(linesSchema).max(MAX_LINES),
+  star: starSchema.nullable(),
   /** Letters in the middle of faces, of those of so many sides or of all. */
   letters: lettersSchema.nullable(),
 });

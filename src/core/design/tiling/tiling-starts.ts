@@ -5,9 +5,11 @@ import { TWO_KINDS, type TwoKinds } from '../../tiling/forms/two-kinds.ts';
 import type { StartPoint } from '../construction.ts';
 import type { TilingDesign } from '../design-schema.ts';
 import { newTiling, type TilingOrder } from '../new-design.ts';
+import { STAR_STARTS } from './star/star-starts.ts';
 
 type TilingStart = Omit<StartPoint<TilingDesign>, 'design'> & {
-  readonly order: Pick<TilingOrder, 'form'> & Partial<Pick<TilingOrder, 'dual' | 'colours' | 'size'>>;
+  readonly order: Pick<TilingOrder, 'form'> &
+    Partial<Pick<TilingOrder, 'dual' | 'colours' | 'size' | 'star'>>;
 };
 
 /** Far apart, dark and light in turn. */
@@ -135,6 +137,7 @@ const ORDERS: readonly TilingStart[] = [
     };
   }),
   ...OTHERS,
+  ...STAR_STARTS,
 ];
 
 /** All of them, the plainest first. */

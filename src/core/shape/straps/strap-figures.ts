@@ -83,7 +83,7 @@ function figuresOfStrap(
   const way = net.ways[strap]!;
   const style = styles[way.strap.style]!;
   const { width, ends, gap, dip, centre } = style;
-  const passes = underPasses(course, strap, step);
+  const passes = style.crosses === false ? [] : underPasses(course, strap, step);
   const half = (pass: UnderPass) => styles[pass.over.strap.style]!.width / 2 + gap;
   const cutsBy = (past: number) =>
     passes.map((pass) => cutOf(pass, { under: width / 2, over: half(pass) + past }, net));

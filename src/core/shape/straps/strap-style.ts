@@ -33,4 +33,6 @@ export interface StrapStyle {
   readonly edges: readonly StrapEdge[];
   readonly centre: { readonly width: number; readonly dashes: Dashes | null } | null;
   readonly dip: DipLines | DipShade | null;
+  /** Left out: it goes over and under others. False: it is joined with what it meets. */
+  readonly crosses?: boolean;
 }

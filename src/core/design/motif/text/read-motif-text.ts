@@ -5,8 +5,10 @@ import { type Arrangement, arrangementSchema } from '../../lay/lay-schema.ts';
 import { type Motif, motifSchema } from '../motif-schema.ts';
 import { type Word, wordsOf } from './motif-words-of.ts';
 import {
+  FIELDS_BY_KIND,
   LISTS,
   MOTIF_TEMPLATE,
+  NUMBER_ITEMS,
   NUMBER_LISTS,
   OBJECTS,
   PART_TEMPLATES,
@@ -73,7 +75,7 @@ function placeOf(path: string, places: Places): Word | undefined {
 
 function readHead(words: readonly Word[], places: Places): { head: Tree; lay: Tree } {
   const [own, ...parts] = parted(words.slice(1));
-  const head = readFields(own ?? [], MOTIF_TEMPLATE, '', places);
+  const head = ofTheirKind(readFields(own ?? [], MOTIF_TEMPLATE, '', places));
   const [part] = parts;
   const lay = part === undefined ? { kind: 'straight' } : readPart(part, PART_TEMPLATES.motif, 'lay', places);
   return { head, lay };
@@ -108,16 +110,25 @@ function readPiece(words: readonly Word[], free: number, path: string, places: P
   const piece: Record<string, TreeValue> = { id };
   for (const [key, value] of Object.entries(read)) (Object.hasOwn(numbers, key) ? shape : piece)[key] = value;
   const made = parts.map((part, at) => readPart(part, PART_TEMPLATES.piece, `${path}.made.${at}`, places));
-  return { ...piece, ...(isTree(piece['fade']) ? { fade: fadeOf(piece['fade']) } : {}), shape, made };
+  return { ...ofTheirKind(piece), shape: ofTheirKind(shape), made };
 }
 
 function isTree(value: TreeValue | undefined): value is Tree {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
-/** From the middle outward a fade has no angle. */
-function fadeOf({ angle, ...fade }: Tree): Tree {
-  return fade['kind'] === 'outward' ? fade : { angle: angle!, ...fade };
+/** What things have that others of their kind have not is left out. */
+function ofTheirKind(tree: Tree): Tree {
+  return Object.fromEntries(
+    Object.entries(tree).map(([key, value]) => {
+      if (!isTree(value)) return [key, value];
+      const inner = ofTheirKind(value);
+      const rule = FIELDS_BY_KIND[key];
+      const known = rule?.kinds[String(inner[rule.by])];
+      const kept = Object.entries(inner).filter(([field]) => known?.includes(field) ?? true);
+      return [key, Object.fromEntries(kept)];
+    }),
+  );
 }
 
 /** Words between bars. */
@@ -200,7 +211,7 @@ function readValue(word: Word, key: string, now: TreeValue | undefined): TreeVal
   const { value } = word;
   const list = LISTS[key];
   if (list !== undefined && Array.isArray(now))
-    return split(value ?? '', ';').map((item) => itemOf(item, list, word));
+    return split(value ?? '', ';').map((item) => itemOf(item, list, word, NUMBER_ITEMS.includes(key)));
   if (NUMBER_LISTS.includes(key)) return split(value ?? '', ',').map(Number);
   if (TEXT_LISTS.includes(key)) return split(value ?? '', ',');
   if (value === undefined) {
@@ -218,13 +229,13 @@ function split(text: string, by: string): readonly string[] {
   return text.trim() === '' ? [] : text.split(by).map((each) => each.trim());
 }
 
-function itemOf(text: string, list: (typeof LISTS)[string], word: Word): Tree {
+function itemOf(text: string, list: (typeof LISTS)[string], word: Word, isCounted: boolean): Tree {
   const parts = split(text, ',');
   if (parts.length > list.length) throw new CoreError('motif-text/value', { ...spot(word), text });
   return Object.fromEntries(
     list.map(([key, usual], at) => {
-      const part = parts[at];
-      return [key, part === undefined ? usual : part === '-' ? null : part];
+      const part = parts[at] ?? usual;
+      return [key, part === '-' ? null : isCounted ? Number(part) : part];
     }),
   );
 }

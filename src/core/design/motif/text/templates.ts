@@ -67,7 +67,8 @@ export const MOTIF_TEMPLATE = {
   box: { width: '8', height: '8' },
   ground: null,
   overlap: 'pieces',
-  straps: USUAL_STRAPS,
+  // Every field that an order may have.
+  straps: { ...USUAL_STRAPS, order: { by: 'turns', over: 1, under: 1, climbs: 'right', straps: 2 } },
   vary: { boxes: 1, seed: 1 },
 } as const;
 
@@ -76,6 +77,18 @@ export const OBJECTS: Readonly<Record<string, Tree>> = {
   outline: { width: '1/4', shade: '', side: 'inside', ends: 'round', dashes: null },
   'outline.dashes': { length: '1/2', gap: '1/4' },
   dashes: { length: '1/2', gap: '1/4' },
+  strap: { gap: '1/4', edges: [], centre: null, dip: null },
+  'strap.centre': { width: '1/8', shade: '', dashes: null },
+  'strap.centre.dashes': { length: '1/2', gap: '1/4' },
+  'strap.dip': {
+    kind: 'lines',
+    count: 3,
+    length: '1',
+    apart: '1/4',
+    width: '1/8',
+    taper: false,
+    shade: '',
+  },
   shadow: { x: '0', y: '0', softness: '0', shade: '', strength: '40%' },
   fade: { kind: 'along', shades: [], over: 'piece', angle: '0' },
   picture: { hash: '', name: '', width: 1, height: 1, fit: 'filling' },
@@ -93,6 +106,37 @@ export const LISTS: Readonly<Record<string, readonly (readonly [key: string, usu
     ['width', '1/4'],
     ['shade', null],
   ],
+  edges: [
+    ['inset', '0'],
+    ['width', '1/8'],
+    ['shade', ''],
+  ],
+  turned: [
+    ['piece', '1'],
+    ['line', '0'],
+    ['pass', '0'],
+    ['cell', '0'],
+  ],
+};
+
+/** Lists of things whose fields are whole numbers. */
+export const NUMBER_ITEMS: readonly string[] = ['turned'];
+
+/** Fields that only some kinds of a thing have: all that each has, by what says its kind. */
+export const FIELDS_BY_KIND: Readonly<
+  Record<string, { readonly by: string; readonly kinds: Readonly<Record<string, readonly string[]>> }>
+> = {
+  fade: { by: 'kind', kinds: { outward: ['kind', 'shades', 'over'] } },
+  dip: { by: 'kind', kinds: { shade: ['kind', 'length', 'shade'] } },
+  order: {
+    by: 'by',
+    kinds: {
+      turns: ['by'],
+      family: ['by'],
+      twill: ['by', 'over', 'under', 'climbs'],
+      basket: ['by', 'straps'],
+    },
+  },
 };
 
 /** Lists of whole numbers, and of texts, between commas. */

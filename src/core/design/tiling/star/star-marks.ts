@@ -1,0 +1,98 @@
+import type { Shade } from '../../../colour/shade.ts';
+import { CoreError } from '../../../error.ts';
+import type { Rational } from '../../../exact/rational.ts';
+import type { Surd } from '../../../exact/surd.ts';
+import { polyline, shiftBy } from '../../../shape/contour.ts';
+import { type Figure, moveFigure } from '../../../shape/figure.ts';
+import type { Mark } from '../../../shape/shape.ts';
+import { strapFigures } from '../../../shape/straps/strap-figures.ts';
+import { type Step, type StrapTorus, stepped, torusOf } from '../../../shape/straps/strap-torus.ts';
+import { isTooNarrow, readStrap } from '../../strap/read-strap.ts';
+import { strapMarks } from '../../strap/strap-marks.ts';
+import type { StrapSpec } from '../../strap/strap-schema.ts';
+import { indexOf } from '../index-of.ts';
+import type { ColouredTiling } from '../lay-tiling.ts';
+import { parseLengthOrNone, parseSize } from '../tiling-numbers.ts';
+import type { StarSpec } from './star-schema.ts';
+import { type StarFace, starFaces, starLattice, starWork } from './star-work.ts';
+
+/** What stars are made with. */
+export interface StarRoom {
+  readonly laid: ColouredTiling;
+  /** Millimetres of what the tiling's form calls 1, and of a pixel. */
+  readonly one: Surd;
+  readonly pixel: Rational;
+  readonly shades: readonly Shade[];
+}
+
+/** Filled stars, then their lines or straps. @throws CoreError as `strapWork`, "star/narrow" */
+export function starMarks(star: StarSpec, room: StarRoom): readonly Mark[] {
+  const { laid, one } = room;
+  const torus = torusOf(starLattice(laid.tiling, one));
+  const steps = cellsOf(laid);
+  return [...fillMarks(star, torus, steps, room), ...lineMarks(star, steps, room)];
+}
+
+/** The cells of a repeat, each once. */
+function cellsOf({ faces }: ColouredTiling): readonly Step[] {
+  return [...new Map(faces.map(({ cell }) => [cell.join(), cell])).values()];
+}
+
+function fillMarks(
+  star: StarSpec,
+  torus: StrapTorus,
+  steps: readonly Step[],
+  { laid, one, shades }: StarRoom,
+): readonly Mark[] {
+  if (star.fills.length === 0) return [];
+  const faces = starFaces(laid.tiling, star, one);
+  return star.fills.flatMap(({ sides, shade }, piece): readonly Mark[] => {
+    const stars = faces.filter((face) => face.sides === sides).map(starFigure);
+    const parts = steps.flatMap((step) => {
+      const { x, y } = stepped(torus, { x: 0, y: 0 }, step);
+      return stars.map((figure) => moveFigure(figure, shiftBy(x, y)));
+    });
+    if (parts.length === 0) return [];
+    const figure: Figure = { kind: 'join', parts };
+    return [
+      { shape: { kind: 'figure', figure, row: 0, piece, endless: true }, shade: indexOf(shade, shades) },
+    ];
+  });
+}
+
+/** What lies between the lines of a face: along the side between two starts, where they are apart. */
+function starFigure({ lines }: StarFace): Figure {
+  const places = lines.flatMap((line) => line.map(({ place }) => place));
+  const corners = places.filter((place, at) => {
+    const before = places.at(at - 1)!;
+    return Math.hypot(place.x - before.x, place.y - before.y) > 1e-9;
+  });
+  return { kind: 'outline', contours: [polyline(corners, true)] };
+}
+
+const PLAIN: StrapSpec = { gap: '0', edges: [], centre: null, dip: null };
+
+function lineMarks(
+  star: StarSpec,
+  steps: readonly Step[],
+  { laid, one, pixel, shades }: StarRoom,
+): readonly Mark[] {
+  const { line } = star;
+  if (line === null) return [];
+  const spec = line.strap ?? PLAIN;
+  const readers = {
+    size: (text: string) => parseSize(text, pixel),
+    sizeOrNone: (text: string) => parseLengthOrNone(text, pixel),
+  };
+  const style = { ...readStrap(spec, line, readers), crosses: line.strap !== null };
+  if (isTooNarrow(style)) throw new CoreError('star/narrow', {});
+  const { course } = starWork(laid.tiling, star, one);
+  const [figures] = strapFigures(course, [style], steps);
+  const shade = indexOf(line.shade, shades);
+  return strapMarks(
+    figures!,
+    spec,
+    { body: { shade }, shadeOf: (key) => indexOf(key, shades) },
+    star.fills.length,
+  );
+}
