@@ -53,8 +53,11 @@ export function flawLines(flaws: readonly StrapFlaw[]): readonly string[] {
   });
 }
 
+/** Which order straps follow, in which boxes. */
+export type StrapOrdering = Pick<Straps, 'order' | 'cells'>;
+
 /** Whether the order comes out, and what to do where it does not. */
-export function keptText(report: StrapReport, straps: Straps): string {
+export function keptText(report: StrapReport, straps: StrapOrdering): string {
   if (report.crossings.length === 0) return 'No straps cross.';
   const order = orderText(straps);
   if (report.kept) return `Every crossing follows ${order}.`;
@@ -74,7 +77,7 @@ export function hangText({ straps, crossings, layers }: StrapReport): string {
 }
 
 /** All of it in lines. */
-export function strapLines(report: StrapReport, straps: Straps): readonly string[] {
+export function strapLines(report: StrapReport, straps: StrapOrdering): readonly string[] {
   const { straps: all, crossings } = report;
   return [
     `Straps: ${all.length}, which cross ${crossings.length} ${crossings.length === 1 ? 'time' : 'times'} in ${cellsText(straps.cells)}.`,

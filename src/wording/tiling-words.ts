@@ -1,7 +1,9 @@
 import type { FAMILIES, FamilyForm, FamilyName } from '../core/design/tiling/families.ts';
 import type { FormSpec } from '../core/design/tiling/form-schema.ts';
+import type { StarOffer } from '../core/design/tiling/star/star-offers.ts';
 import { parseSize } from '../core/design/tiling/tiling-numbers.ts';
 import type { TilingSpec } from '../core/design/tiling/tiling-schema.ts';
+import { exactDecimal } from '../core/exact/exact-decimal.ts';
 import type { Rational } from '../core/exact/rational.ts';
 import type { Closing } from '../core/tiling/close-growth.ts';
 import type { PlaneSymmetry } from '../core/tiling/plane-group.ts';
@@ -223,4 +225,14 @@ export function growthSentence(closing: Exclude<Closing, { kind: 'closed' }>): s
     default:
       return closing satisfies never;
   }
+}
+
+/** An angle in degrees as it would be typed. */
+export function degreesText(angle: Rational): string {
+  return `${exactDecimal(angle)}°`;
+}
+
+/** By their points, and to the how manieth of them each line goes. */
+export function starText({ sides, step, angle }: StarOffer): string {
+  return `{${sides}/${step}} ${degreesText(angle)}`;
 }

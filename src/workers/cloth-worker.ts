@@ -10,6 +10,8 @@ import { boxOnCloth, builtBox } from '../core/design/lay/laid-box.ts';
 import { turnOffers } from '../core/design/lay/turn-offers.ts';
 import { markedUnit } from '../core/design/marked-unit.ts';
 import { type MotifFacts, motifFacts } from '../core/design/motif/motif-facts.ts';
+import type { StrapReport } from '../core/design/strap/strap-report.ts';
+import { strapsOfDesign } from '../core/design/strap/straps-of-design.ts';
 import { isWhole, toNumber } from '../core/exact/rational.ts';
 import { surdToNumber } from '../core/exact/surd.ts';
 import type { Rectangle } from '../core/exact/vector.ts';
@@ -238,6 +240,8 @@ const api = {
     const pictures = await loadPictures(design);
     return attempt(() => checkDesign(design, { pictures }));
   },
+
+  straps: (design: Design): Attempt<StrapReport | null> => attempt(() => strapsOfDesign(design)),
 
   motifFacts: (design: MotifDesign): Attempt<MotifFacts> => attempt(() => motifFacts(design)),
 };

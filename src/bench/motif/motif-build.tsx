@@ -1,7 +1,9 @@
+import { strapPieces } from '../../core/design/motif/straps/strap-pieces.ts';
 import { Panel } from '../../kit/panel.tsx';
 import { useDesignOf } from '../state/use-construction.ts';
 import { BoxPart } from './box-part.tsx';
 import { mainOf, useMotif } from './motif-store.ts';
+import { MotifStrapsPart } from './motif-straps-part.tsx';
 import { MotifTextPart } from './motif-text-part.tsx';
 import { PiecePart } from './piece/piece-part.tsx';
 import { PieceAdder } from './piece-adder.tsx';
@@ -21,6 +23,7 @@ export function MotifBuild() {
       <PieceList design={design} />
       <PieceAdder design={design} />
       <MotifTextPart design={design} />
+      {strapPieces(design.construction).length > 0 && <MotifStrapsPart design={design} />}
       {there.length > 1 && <SeveralPart design={design} ids={there} />}
       {there.length === 1 && main !== undefined && <PiecePart key={main.id} design={design} piece={main} />}
     </Panel>

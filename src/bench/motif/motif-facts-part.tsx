@@ -9,6 +9,7 @@ import { ShadeName } from '../../kit/shade-name.tsx';
 import { groupText } from '../../wording/group-words.ts';
 import { percentText } from '../../wording/measures.ts';
 import { pieceName, thinText } from '../../wording/motif-words.ts';
+import { StrapFactsPart } from '../straps/strap-facts-part.tsx';
 import { FinestPart } from './finest-part.tsx';
 import { useMotifFacts } from './use-motif-facts.ts';
 
@@ -48,6 +49,7 @@ export function MotifFactsPart({ design }: { design: MotifDesign }) {
           {facts.symmetry === undefined ? 'not looked for' : groupText(facts.symmetry.group)}
         </Measure>
       </dl>
+      <StrapFactsPart design={design} straps={design.construction.straps} />
       <FinestPart facts={facts} pixel={pixelOf(design.resolution)} />
       {crossings.length > 0 && (
         <DataTable

@@ -10,6 +10,10 @@ import { ShadeName } from '../../kit/shade-name.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { percentText } from '../../wording/measures.ts';
 import { shadesKeepSentence } from '../../wording/tiling-words.ts';
+import { StrapFactsPart } from '../straps/strap-facts-part.tsx';
+
+/** Straps of stars go in turn, in one cell of the tiling. */
+const IN_TURN = { order: { by: 'turns' }, cells: { across: 1, shift: 0, up: 1 } } as const;
 
 /** Most faces of a repeat whose facts are counted beside the cloth. */
 const MOST = 20_000;
@@ -24,7 +28,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
     [facts],
   );
   if (facts === undefined) return null;
-  const { fade, picture, gaps, lines, letters } = design.construction;
+  const { fade, picture, gaps, lines, star, letters } = design.construction;
   const { proof, cell, configurations, symmetry, colouredSymmetry, classes, faces, shares, vanished } = facts;
   return (
     <section aria-label="Tiling" className="flex flex-col gap-2 border-rule border-t pt-3">
@@ -49,11 +53,12 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
       {symmetry && colouredSymmetry && (
         <p className="hint">{shadesKeepSentence(symmetry, colouredSymmetry)}</p>
       )}
-      {(fade ?? picture ?? gaps ?? lines[0] ?? letters) !== null && (
+      {(fade ?? picture ?? gaps ?? star ?? lines[0] ?? letters) !== null && (
         <p className="hint">
           Symmetry and shares are those of the faces; what lies over them is not counted.
         </p>
       )}
+      {star?.line?.strap && <StrapFactsPart design={design} straps={IN_TURN} />}
       <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={44} />
       <DataTable
         head={['Shade', 'Exactly', 'Cloth']}

@@ -7,8 +7,10 @@ import { valueIfAny } from '../../wording/attempt.ts';
 import { panCloth } from '../cloth/pan-cloth.ts';
 import { type ClothPlaces, useClothView } from '../cloth/use-cloth-view.ts';
 import { dispatch } from '../state/bench-store.ts';
+import { CrossingDots } from '../straps/crossing-dots.tsx';
 import { type FamilyHandle, familyHandles } from './family-handles.ts';
 import { putTiling } from './put-tiling.ts';
+import { StarHandle } from './star-handle.tsx';
 import { type LaidPlaces, laidPlaces, placeAt, type TilingPlace } from './tiling-places.ts';
 import { useTilingPlace } from './tiling-store.ts';
 
@@ -20,7 +22,7 @@ export function TilingHand({ design }: { design: TilingDesign }) {
   const places = useMemo(() => valueIfAny(() => laidPlaces(design)), [design]);
   const chosen = useTilingPlace(({ place }) => place);
   const view = useClothView();
-  const { form, dual } = design.construction;
+  const { form, dual, star } = design.construction;
   // Another tiling has other faces: what was chosen is not among them.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the tiling is what is waited for
   useEffect(() => useTilingPlace.setState({ place: undefined }), [form, dual]);
@@ -36,6 +38,14 @@ export function TilingHand({ design }: { design: TilingDesign }) {
         onPointerDown={(event) => startPick(event, places, view)}
       />
       {chosen !== undefined && <Mark places={places} chosen={chosen} view={view} />}
+      {star?.line?.strap && (
+        <CrossingDots
+          design={design}
+          turned={star.turned}
+          onChange={(turned) => putTiling({ star: { ...star, turned } })}
+        />
+      )}
+      {star !== null && <StarHandle star={star} places={places} view={view} />}
       {handles.map((handle) => (
         <Handle key={handle.name} handle={handle} scale={places.side} view={view} />
       ))}

@@ -10,6 +10,7 @@ import { GapsPart } from './tiling-gaps-part.tsx';
 import { LettersPart } from './tiling-letters-part.tsx';
 import { LinesPart } from './tiling-lines-part.tsx';
 import { PicturePart } from './tiling-picture-part.tsx';
+import { StarPart } from './tiling-star-part.tsx';
 
 /** Numbers of sides that the faces have, and the kinds of sides between them. */
 function useKinds({ construction }: TilingDesign) {
@@ -21,7 +22,7 @@ function useKinds({ construction }: TilingDesign) {
   }, [construction]);
 }
 
-/** What lies over the faces: a fade, a picture, gaps, lines, letters. */
+/** What lies over the faces: a fade, a picture, gaps, stars, lines, letters. */
 export function TilingLayers({ design }: { design: TilingDesign }) {
   const kinds = useKinds(design);
   const all = { value: '', text: 'All faces' };
@@ -34,6 +35,7 @@ export function TilingLayers({ design }: { design: TilingDesign }) {
       <FadePart design={design} faceOptions={faceOptions} />
       <PicturePart design={design} faceOptions={faceOptions} />
       <GapsPart design={design} />
+      <StarPart design={design} faces={kinds.faces} />
       <LinesPart design={design} faceOptions={faceOptions} sides={kinds.sides} />
       <LettersPart design={design} faceOptions={faceOptions} />
     </>

@@ -11,6 +11,7 @@ import type { DesignOf, PlaidDesign } from './design-schema.ts';
 import type { Loss } from './exchange/losses.ts';
 import type { Lay } from './lay/lay-schema.ts';
 import type { PaintPicture } from './picture-schema.ts';
+import type { StrapReport } from './strap/strap-report.ts';
 
 /** What a construction may know of its design: never the design itself. */
 export interface Context {
@@ -146,6 +147,8 @@ export interface ConstructionKind<C> {
   readonly filesOf: (construction: C) => Readonly<Partial<Record<TextFile, (design: DesignOf<C>) => string>>>;
   /** What a file may not hold of it, beside what every design has. */
   readonly partsOf?: (construction: C) => Readonly<Partial<Record<Loss, unknown>>>;
+  /** How its straps lie over each other, where it has some; left out where it can have none. @throws CoreError of the construction */
+  readonly strapsOf?: (design: DesignOf<C>) => StrapReport | null;
   /** What the check tells of it besides, as JSON. */
   readonly reportOf?: (design: DesignOf<C>) => Readonly<Record<string, unknown>>;
   /** Left out where it is not made of bands. */

@@ -9,8 +9,9 @@ import type { Place } from '../../../core/shape/places.ts';
 import { valueIfAny } from '../../../wording/attempt.ts';
 import { panCloth } from '../../cloth/pan-cloth.ts';
 import { type ClothPlaces, useClothView } from '../../cloth/use-cloth-view.ts';
+import { CrossingDots } from '../../straps/crossing-dots.tsx';
 import { choosePiece, chooseToo, mainOf, togglePiece, useMotif } from '../motif-store.ts';
-import { piecesNow } from '../put-motif.ts';
+import { piecesNow, putMotif } from '../put-motif.ts';
 import { DimensionLines } from './dimension-lines.tsx';
 import { startDrag } from './hold.ts';
 import { type LaidMotif, type LaidPiece, laidMotif, piecesAt } from './motif-places.ts';
@@ -24,6 +25,7 @@ export function MotifHand({ design }: { design: MotifDesign }) {
   const view = useClothView();
   const [frame, setFrame] = useState<Frame>();
   if (motif === undefined || view === undefined) return null;
+  const { straps } = design.construction;
   const main = mainOf({ chosen });
   const laid = motif.pieces.find(({ piece }) => piece.id === main);
   const others = motif.pieces.filter(({ piece }) => piece.id !== main && chosen.includes(piece.id));
@@ -41,6 +43,11 @@ export function MotifHand({ design }: { design: MotifDesign }) {
       {others.map((each) => (
         <PieceOutline key={each.piece.id} laid={each} view={view} />
       ))}
+      <CrossingDots
+        design={design}
+        turned={straps.turned}
+        onChange={(turned) => putMotif({ straps: { ...straps, turned } })}
+      />
       {laid !== undefined && (
         <>
           <PieceOutline laid={laid} view={view} />

@@ -1,4 +1,5 @@
 import { Plus } from 'lucide-react';
+import type { Shade } from '../../../core/colour/shade.ts';
 import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
 import { type LineShape, MAX_POINTS } from '../../../core/design/motif/motif-schema.ts';
 import { CheckField } from '../../../kit/fields/check-field.tsx';
@@ -6,6 +7,7 @@ import { Choice } from '../../../kit/fields/choice.tsx';
 import { NumberField } from '../../../kit/fields/number-field.tsx';
 import { RemoveButton } from '../../../kit/remove-button.tsx';
 import { READ_NUMBERS } from '../../../wording/motif-words.ts';
+import { type StrapLengths, StrapPart } from '../../straps/strap-part.tsx';
 import { DashesFields, ENDS } from './outline-part.tsx';
 
 const RUNS = [
@@ -16,13 +18,24 @@ const RUNS = [
 
 interface LinePartProps {
   readonly shape: LineShape;
+  readonly shades: readonly Shade[];
   readonly scale: MotifScale;
   readonly onChange: (shape: LineShape, tag?: string) => void;
 }
 
+/** A gap of an eighth of a step, and no more, to begin with. */
+const USUAL_STRAP = { gap: '1/8', edges: [], centre: null, dip: null };
+
+const IN_STEPS = { thin: '1/8', dash: '1/4', dip: '1' };
+
 /** The points of a line, how it goes on at its ends, and how wide it is. */
-export function LinePart({ shape, scale, onChange }: LinePartProps) {
-  const { points, run, width, ends, dashes } = shape;
+export function LinePart({ shape, shades, scale, onChange }: LinePartProps) {
+  const { points, run, width, ends, dashes, strap } = shape;
+  const lengths: StrapLengths = {
+    ...IN_STEPS,
+    size: (text) => READ_NUMBERS.size(text, scale),
+    sizeOrNone: (text) => READ_NUMBERS.sizeOrNone(text, scale),
+  };
   const size = (text: string) => READ_NUMBERS.size(text, scale);
   const least = run === 'closed' ? 3 : 2;
   return (
@@ -65,18 +78,33 @@ export function LinePart({ shape, scale, onChange }: LinePartProps) {
             options={ENDS}
             onChange={(next) => onChange({ ...shape, ends: next })}
           />
-          <DashesFields
-            dashes={dashes}
-            scale={scale}
-            onChange={(next, tag) => onChange({ ...shape, dashes: next }, tag)}
+          {strap === null && (
+            <DashesFields
+              dashes={dashes}
+              scale={scale}
+              onChange={(next, tag) => onChange({ ...shape, dashes: next }, tag)}
+            />
+          )}
+          <CheckField
+            text="A strap: goes over and under others"
+            on={strap !== null}
+            onChange={(on) => onChange({ ...shape, strap: on ? USUAL_STRAP : null })}
           />
+          {strap !== null && (
+            <StrapPart
+              strap={strap}
+              shades={shades}
+              lengths={lengths}
+              onChange={(next, tag) => onChange({ ...shape, strap: next }, tag)}
+            />
+          )}
         </>
       )}
     </>
   );
 }
 
-interface PointTableProps extends LinePartProps {
+interface PointTableProps extends Omit<LinePartProps, 'shades'> {
   readonly least: number;
 }
 

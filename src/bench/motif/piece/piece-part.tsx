@@ -54,7 +54,12 @@ export function PiecePart({ design, piece }: PiecePartProps) {
         {isNumberShape(shape) ? (
           <ShapeNumbers shape={shape} scale={scale} onChange={(next, tag) => put({ shape: next }, tag)} />
         ) : (
-          <LinePart shape={shape} scale={scale} onChange={(next, tag) => put({ shape: next }, tag)} />
+          <LinePart
+            shape={shape}
+            shades={design.shades}
+            scale={scale}
+            onChange={(next, tag) => put({ shape: next }, tag)}
+          />
         )}
         <div className="grid grid-cols-3 gap-3">
           <NumberField

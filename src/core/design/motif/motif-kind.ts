@@ -5,7 +5,7 @@ import { mapStrap } from '../strap/map-strap.ts';
 import { compileMotif } from './compile-motif.ts';
 import { scaleOf } from './lay-box.ts';
 import type { Making } from './making-schema.ts';
-import { motifReport } from './motif-facts.ts';
+import { motifReport, strapsReport } from './motif-facts.ts';
 import { parseSteps } from './motif-numbers.ts';
 import { type Motif, motifSchema, type Piece, type PieceShape } from './motif-schema.ts';
 import { MOTIF_STARTS } from './motif-starts.ts';
@@ -37,6 +37,7 @@ export const MOTIF: ConstructionKind<Motif> = {
   isClear: ({ ground }) => ground === null,
   starts: () => MOTIF_STARTS,
   filesOf: () => ({}),
+  strapsOf: strapsReport,
   reportOf: (design) => ({ motif: motifReport(design) }),
 };
 

@@ -1,6 +1,6 @@
 import { cellsFor, isKeptIn } from '../../shape/straps/solve-order.ts';
 import { latticesOf, type StrapCells } from '../../shape/straps/strap-cells.ts';
-import { strapFacts } from '../../shape/straps/strap-course.ts';
+import { strapFacts, type TurnedCrossing } from '../../shape/straps/strap-course.ts';
 import type { StrapFlaw } from '../../shape/straps/strap-net.ts';
 import { orderRule } from '../../shape/straps/strap-order.ts';
 import type { StrapWork } from './strap-work.ts';
@@ -27,6 +27,8 @@ export interface StrapReport {
     readonly at: readonly [x: number, y: number];
     readonly over: number;
     readonly under: number;
+    /** By which it is turned by hand. */
+    readonly name: TurnedCrossing;
   }[];
   /** Whether every strap can go over and under in turn in the boxes that repeat together. */
   readonly alternates: boolean;
@@ -55,7 +57,7 @@ export function strapReport({ net, rule, solved, course }: StrapWork): StrapRepo
       crossings: met,
       overs,
     })),
-    crossings: crossings.map(({ at: { x, y }, over, under }) => ({ at: [x, y], over, under })),
+    crossings: crossings.map(({ at: { x, y }, over, under, name }) => ({ at: [x, y], over, under, name })),
     alternates,
     doubling: doublingOf(doublings[0]),
     kept: solved.broken === 0,
@@ -80,7 +82,7 @@ export function strapJson(report: StrapReport) {
   const { straps, crossings, alternates, doubling, hangsTogether, layers, flaws } = report;
   return {
     straps: straps.map(({ closed, length, crossings: met }) => ({ closed, length, crossings: met })),
-    crossings,
+    crossings: crossings.map(({ at, over, under }) => ({ at, over, under })),
     alternates,
     doubling,
     hangsTogether,

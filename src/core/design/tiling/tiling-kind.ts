@@ -1,8 +1,10 @@
 import type { ConstructionKind } from '../construction.ts';
 import { tilingGeometry, tilingToCsv } from '../exchange/tiling-geometry.ts';
 import { pixelOf } from '../lay/lay-schema.ts';
+import { strapJson } from '../strap/strap-report.ts';
 import { compileTiling } from './compile-tiling.ts';
 import { mapStar } from './star/map-star.ts';
+import { starReport } from './star/star-report.ts';
 import { missesOfTiling, symmetryReport } from './tiling-facts.ts';
 import { type TilingSpec, tilingSchema } from './tiling-schema.ts';
 import { TILING_STARTS } from './tiling-starts.ts';
@@ -42,5 +44,9 @@ export const TILING: ConstructionKind<TilingSpec> = {
     'faces.csv': tilingToCsv,
     'faces.json': (design) => JSON.stringify(tilingGeometry(design)),
   }),
-  reportOf: (design) => ({ symmetry: symmetryReport(design) }),
+  strapsOf: starReport,
+  reportOf: (design) => {
+    const straps = starReport(design);
+    return { symmetry: symmetryReport(design), ...(straps === null ? {} : { straps: strapJson(straps) }) };
+  },
 };

@@ -64,6 +64,7 @@ export interface StrapFacts {
     readonly at: { readonly x: number; readonly y: number };
     readonly over: number;
     readonly under: number;
+    readonly name: TurnedCrossing;
   }[];
   /** Straps that fall apart from others, those on top first; one when all hang together. */
   readonly layers: readonly (readonly number[])[];
@@ -100,7 +101,10 @@ export function strapFacts({ net, solved, over }: StrapCourse): StrapFacts {
       const { a, b } = net.torus;
       const [i, j] = step;
       const place = { x: at.x + i * a.x + j * b.x, y: at.y + i * a.y + j * b.y };
-      return { at: place, over: isFirst ? first : second, under: isFirst ? second : first };
+      const { strap } = passages[0];
+      const pass = net.routes[strap]!.findIndex((each) => each.crossing === crossing);
+      const name = { ...net.straps[strap]!.name, pass, cell };
+      return { at: place, name, over: isFirst ? first : second, under: isFirst ? second : first };
     }),
   );
   const below = straps.map((): number[] => []);
