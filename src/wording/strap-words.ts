@@ -54,13 +54,18 @@ export function flawLines(flaws: readonly StrapFlaw[]): readonly string[] {
 }
 
 /** Which order straps follow, in which boxes. */
-export type StrapOrdering = Pick<Straps, 'order' | 'cells'>;
+export type StrapOrdering = Pick<Straps, 'order' | 'cells'> & Partial<Pick<Straps, 'turned'>>;
 
 /** Whether the order comes out, and what to do where it does not. */
 export function keptText(report: StrapReport, straps: StrapOrdering): string {
   if (report.crossings.length === 0) return 'No straps cross.';
   const order = orderText(straps);
-  if (report.kept) return `Every crossing follows ${order}.`;
+  if (report.kept) {
+    const turned = straps.turned?.length ?? 0;
+    return turned === 0
+      ? `Every crossing follows ${order}.`
+      : `All but ${plural(turned, 'crossing')} turned by hand follow ${order}.`;
+  }
   const { needs } = report;
   if (needs === null)
     return `It cannot be ${order} all round: a strap ends between others. Some go over twice.`;

@@ -21,9 +21,9 @@ export function MotifBuild() {
     <Panel title="Build" purpose="Pieces on a grid, the first lowest.">
       <BoxPart design={design} />
       <PieceList design={design} />
+      {strapPieces(design.construction).length > 0 && <MotifStrapsPart design={design} />}
       <PieceAdder design={design} />
       <MotifTextPart design={design} />
-      {strapPieces(design.construction).length > 0 && <MotifStrapsPart design={design} />}
       {there.length > 1 && <SeveralPart design={design} ids={there} />}
       {there.length === 1 && main !== undefined && <PiecePart key={main.id} design={design} piece={main} />}
     </Panel>

@@ -91,9 +91,9 @@ function EdgeLines({ strap, shades, lengths, onChange }: StrapPartProps) {
     <>
       {edges.map(({ inset, width, shade }, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: lines have no identity but their place
-        <div key={at} className="grid grid-cols-[1fr_1fr_1fr_30px] items-end gap-1.5">
+        <div key={at} className="grid grid-cols-[1fr_1fr_1fr_30px] items-start gap-1.5">
           <NumberField
-            label="From the edge"
+            label="Inset"
             text={inset}
             resolve={lengths.sizeOrNone}
             onChange={(text) => put(at, { inset: text.trim() }, 'inset')}
@@ -105,7 +105,7 @@ function EdgeLines({ strap, shades, lengths, onChange }: StrapPartProps) {
             onChange={(text) => put(at, { width: text.trim() }, 'width')}
           />
           <ShadeSelect
-            label={`Shade of edge line ${at + 1}`}
+            label={`Shade ${at + 1}`}
             shade={shade}
             shades={shades}
             onChange={(next) => put(at, { shade: next })}

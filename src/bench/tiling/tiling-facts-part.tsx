@@ -58,7 +58,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
           Symmetry and shares are those of the faces; what lies over them is not counted.
         </p>
       )}
-      {star?.line?.strap && <StrapFactsPart design={design} straps={IN_TURN} />}
+      {star?.line?.strap && <StrapFactsPart design={design} straps={{ ...IN_TURN, turned: star.turned }} />}
       <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={44} />
       <DataTable
         head={['Shade', 'Exactly', 'Cloth']}

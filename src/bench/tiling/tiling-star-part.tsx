@@ -169,7 +169,7 @@ function StarLineFields({ design, star, line, put }: StarLineFieldsProps) {
               aria-label="How the straps cross"
               className="m-0 flex list-none flex-col gap-1 p-0 text-[13px]"
             >
-              {strapLines(report, IN_TURN).map((text) => (
+              {strapLines(report, { ...IN_TURN, turned: star.turned }).map((text) => (
                 <li key={text}>{text}</li>
               ))}
             </ul>

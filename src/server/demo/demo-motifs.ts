@@ -101,6 +101,22 @@ const MOTIFS: readonly DemoMotif[] = [
     step: '8 mm',
     lay: { arrangement: { kind: 'group', group: 'p6mm', way: 'across' } },
   },
+  {
+    number: 'LLR 066',
+    name: 'Coupling-chain straps',
+    range: 'Carriages',
+    start: 'chain',
+    shades: 'B>R Z>L K>K',
+    step: '6 mm',
+  },
+  {
+    number: 'LLR 067',
+    name: 'Luggage-rack lattice',
+    range: 'Carriages',
+    start: 'lattice-of-straps',
+    shades: 'C>C Z>B K>K',
+    step: '4 mm',
+  },
 ];
 
 export const DEMO_MOTIFS: readonly Demo[] = MOTIFS.map(

@@ -137,6 +137,32 @@ const TILINGS: readonly DemoTiling[] = [
     faces: 'S C',
     lay: { slope: { up: 1, across: 2, asked: null } },
   },
+  {
+    number: 'LLR 068',
+    name: 'Concourse stars',
+    range: 'Stations',
+    form: { kind: 'regular', name: '3.12.12' },
+    size: '40 mm',
+    faces: 'C',
+    star: {
+      angle: '75',
+      apart: '0',
+      line: {
+        width: '5 mm',
+        shade: 'Y',
+        ends: 'sharp',
+        strap: {
+          gap: '1 mm',
+          edges: [{ inset: '0', width: '0.6 mm', shade: 'K' }],
+          centre: null,
+          dip: null,
+        },
+      },
+      fills: [{ sides: 12, shade: 'B' }],
+      swapped: false,
+      turned: [],
+    },
+  },
 ];
 
 /** The document of one demo tiling. */

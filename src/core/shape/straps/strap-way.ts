@@ -113,21 +113,37 @@ export function stretchOf(way: StrapWay, from: number, to: number, torus: StrapT
   });
 }
 
-/** The middle of the longest straight piece between two lengths along a strap, and half of its length. */
+/** Cosine of a turn above which a corner is sharp. */
+const SHARP = Math.cos(Math.PI / 9);
+
+/** The middle of the longest piece without a sharp corner between two lengths along a strap, and half of its length. */
 export function restingPlace(
   { strap, links, length }: StrapWay,
   from: number,
   to: number,
 ): { readonly along: number; readonly room: number } {
-  let best = { along: (from + to) / 2, room: 0 };
   const first = strap.comes === null ? 0 : Math.floor(from / length);
   const last = strap.comes === null ? 0 : Math.floor(to / length);
+  const corners = [from];
   for (let round = first; round <= last; round += 1) {
     for (const link of links) {
-      const start = Math.max(from, link.along + round * length);
-      const end = Math.min(to, link.along + link.length + round * length);
-      if (end - start > 2 * best.room) best = { along: (start + end) / 2, room: (end - start) / 2 };
+      const before = links[link.at - 1] ?? links.at(-1)!;
+      const along = link.along + round * length;
+      if (along > from && along < to && turnBetween(before, link) < SHARP) corners.push(along);
     }
   }
+  corners.push(to);
+  let best = { along: (from + to) / 2, room: 0 };
+  for (const [at, end] of corners.entries()) {
+    const start = corners[at - 1] ?? end;
+    if (end - start > 2 * best.room) best = { along: (start + end) / 2, room: (end - start) / 2 };
+  }
   return best;
+}
+
+/** Cosine of the turn from one piece to the next. */
+function turnBetween(one: Link, other: Link): number {
+  const from = directionOf(one);
+  const to = directionOf(other);
+  return from.x * to.x + from.y * to.y;
 }

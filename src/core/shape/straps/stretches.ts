@@ -1,5 +1,6 @@
 import { type Contour, polyline } from '../contour.ts';
 import type { StrapNet } from './strap-net.ts';
+import { lessSteps, NO_STEP } from './strap-torus.ts';
 import { restingPlace, stretchOf } from './strap-way.ts';
 import type { UnderPass } from './under-cut.ts';
 
@@ -11,7 +12,7 @@ export interface Stretch {
 }
 
 /**
- * The middle line of a strap; one that comes round elsewhere is drawn from the middle of a straight piece, a little further
+ * The middle line of a strap; one that comes round elsewhere is drawn from the middle of a piece without corners, a little further
  * at both ends, under what it goes on in. A strap that crosses itself is parted between its crossings, so that what goes
  * over is not cut with what goes under.
  */
@@ -25,8 +26,7 @@ export function stretchesOf(net: StrapNet, strap: number, width: number): readon
     const beyond = ({ room }: Rest) => Math.min(width, room * NEARLY);
     return polyline(stretchOf(way, from.along - beyond(from), to.along + beyond(to), net.torus), false);
   };
-  const isSelfCrossing = new Set(route.map(({ crossing }) => crossing)).size < route.length;
-  if (!isSelfCrossing) {
+  if (!route.some(({ crossing }) => isThroughItself(net, crossing))) {
     const places = points.map(({ place }) => place);
     if (comes === null) return [{ contour: polyline(places, false), isCutBy: () => true }];
     if (comes[0] === 0 && comes[1] === 0) {
@@ -55,10 +55,22 @@ export function stretchesOf(net: StrapNet, strap: number, width: number): readon
   });
 }
 
-/** The middle of a straight piece, and how much of it lies to each side. */
+/** Whether a strap crosses itself, and not a copy of it elsewhere. */
+function isThroughItself({ crossings, straps }: StrapNet, crossing: number): boolean {
+  const [one, other] = crossings[crossing]!.passages;
+  if (one.strap !== other.strap) return false;
+  const [i, j] = lessSteps(one.step, other.step);
+  const [across, up] = straps[one.strap]!.comes ?? NO_STEP;
+  // As many rounds along it as lead from one passage to the other.
+  if (across === 0 && up === 0) return i === 0 && j === 0;
+  const rounds = across === 0 ? j / up : i / across;
+  return Number.isInteger(rounds) && i === rounds * across && j === rounds * up;
+}
+
+/** The middle of a piece without a sharp corner, and how much of it lies to each side. */
 type Rest = ReturnType<typeof restingPlace>;
 
-/** Parts of a straight piece that are drawn at most, so that its end is not reached. */
+/** Parts of such a piece that are drawn at most, so that its end is not reached. */
 const NEARLY = 0.9;
 
 /** Widths of a strap within which a cut may reach into another part of it. */

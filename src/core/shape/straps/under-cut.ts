@@ -64,6 +64,9 @@ const FLATTEST = 0.05;
 /** Parts of its half width by which a cut reaches past the strap's edges, so that nothing is left of them. */
 const PAST = 1 / 16;
 
+/** Times further that bent straps are followed, as they may draw away from each other more slowly than straight ones. */
+const BENT = 1.8;
+
 /** Half widths of the strap that goes under and of the cut: half of the over strap and the gap. */
 export interface CutWidths {
   readonly under: number;
@@ -101,10 +104,11 @@ export function cutOf(pass: UnderPass, { under, over }: CutWidths, net: StrapNet
     capped: false,
     dashes: null,
   });
-  const above = stretchOf(pass.over, pass.overAlong - alongOver, pass.overAlong + alongOver, torus).map(
-    (place) => stepped(torus, place, pass.overStep),
+  const reach = alongOver * BENT;
+  const above = stretchOf(pass.over, pass.overAlong - reach, pass.overAlong + reach, torus).map((place) =>
+    stepped(torus, place, pass.overStep),
   );
-  const beneath = stretchOf(pass.way, pass.along - along, pass.along + along, torus);
+  const beneath = stretchOf(pass.way, pass.along - along * BENT, pass.along + along * BENT, torus);
   return { kind: 'overlap', parts: [line(above, 2 * over), line(beneath, 2 * wide)] };
 }
 

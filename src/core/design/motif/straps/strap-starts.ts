@@ -203,9 +203,9 @@ export const STRAP_STARTS: readonly MotifStart[] = [
     order: () => {
       const spec: StrapSpec = {
         ...edged('1/8', '1/12', 'K'),
-        dip: { kind: 'lines', count: 3, length: '3/5', apart: '1/4', width: '1/10', taper: true, shade: 'K' },
+        dip: { kind: 'lines', count: 3, length: '1/2', apart: '1/5', width: '1/12', taper: true, shade: 'K' },
       };
-      const strand = line('0,1 3,4 6,1', { width: '1', strap: spec, ends: 'round' }) as LineShape;
+      const strand = line('0,1 3,4 6,1', { width: '3/4', strap: spec, ends: 'round' }) as LineShape;
       const points = strand.points.map((point) => ({ ...point, radius: '1' }));
       return {
         box: { width: '6', height: '8' },
