@@ -68,8 +68,8 @@ describe('figures of straps', () => {
 
   it('are cut aslant where straps cross aslant', () => {
     const { body } = drawn(PLAIN, [
-      [-5, 0],
-      [SIDE - 5, SIDE],
+      [-7, 0],
+      [SIDE - 7, SIDE],
     ]);
     // Across a strap of width 2 a cut of 4 at 45° is 4√2 long.
     expect(areaOf(body[0]!)).toBeCloseTo(2 * (SIDE + 4 - 4 * Math.SQRT2), 1);

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { SHADE_KEY } from '../../../colour/shade.ts';
 import { CoreError } from '../../../error.ts';
+import { parseExact } from '../../../exact/parse-exact.ts';
 import { parsePortion } from '../../../exact/parse-portion.ts';
 import { compare, type Rational, rational } from '../../../exact/rational.ts';
-import { readDegrees } from '../../../exact/read-degrees.ts';
 import { exactText } from '../../exact-text.ts';
 import { strapSchema, strapsSchema } from '../../strap/strap-schema.ts';
 import { parseLengthOrNone, parseSize } from '../tiling-numbers.ts';
@@ -13,9 +13,9 @@ const SOME_PIXEL = rational(1, 10);
 const size = exactText((text) => parseSize(text, SOME_PIXEL));
 const sizeOrNone = exactText((text) => parseLengthOrNone(text, SOME_PIXEL));
 
-/** Reads the angle of star lines to a side, in degrees. @throws CoreError as `readDegrees`, "star/angle" {text} */
+/** Reads the angle of star lines to a side, in degrees. @throws CoreError as `parseExact`, "star/angle" {text} */
 export function parseStarAngle(text: string): Rational {
-  const degrees = readDegrees(text);
+  const degrees = parseExact(text.replace(/\s*(°|deg|degrees)\s*$/i, ''));
   if (degrees.n <= 0n || compare(degrees, rational(90)) >= 0) throw new CoreError('star/angle', { text });
   return degrees;
 }
