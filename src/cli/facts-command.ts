@@ -1,7 +1,10 @@
 import { asWoven } from '../core/design/design-facts.ts';
-import type { MotifDesign, PlaidDesign } from '../core/design/design-schema.ts';
+import type { Design, MotifDesign, PlaidDesign } from '../core/design/design-schema.ts';
 import { motifReport, strapsReport } from '../core/design/motif/motif-facts.ts';
 import { isKind } from '../core/design/of-kind.ts';
+import { strapJson } from '../core/design/strap/strap-report.ts';
+import { IN_TURN } from '../core/design/strap/strap-schema.ts';
+import { strapsOfDesign } from '../core/design/strap/straps-of-design.ts';
 import { weaveFacts } from '../core/design/weave-facts.ts';
 import { yarnNeeds } from '../core/design/yarn.ts';
 import { toNumber } from '../core/exact/rational.ts';
@@ -13,13 +16,20 @@ import { floatsText, loosenessText } from '../wording/weave-words.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT } from './run.ts';
 
-/** `vetro facts`: of a weave its floats, soundness and what a loom needs, of a motif its shares; in words or as JSON. */
+/** `vetro facts`: of a weave its floats, soundness and what a loom needs, of a motif its shares, of straps how they cross; in words or as JSON. */
 export function factsCommand(path: string, options: { json?: boolean }): number {
   const design = readDesignFile(path);
   const asJson = options.json === true;
-  const text = isKind('motif', design) ? motifText(design, asJson) : weaveText(asWoven(design), asJson);
+  const text = textOf(design, asJson);
   process.stdout.write(`${text}\n`);
   return EXIT.fine;
+}
+
+function textOf(design: Design, asJson: boolean): string {
+  if (isKind('motif', design)) return motifText(design, asJson);
+  const straps = strapsOfDesign(design);
+  if (straps === null) return weaveText(asWoven(design), asJson);
+  return asJson ? JSON.stringify(strapJson(straps), null, 2) : strapLines(straps, IN_TURN).join('\n');
 }
 
 function motifText(design: MotifDesign, asJson: boolean): string {

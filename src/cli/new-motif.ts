@@ -1,6 +1,9 @@
 import type { Command } from 'commander';
 import { compile } from '../core/design/compile-design.ts';
+import type { Motif } from '../core/design/motif/motif-schema.ts';
 import { MOTIF_STARTS } from '../core/design/motif/motif-starts.ts';
+import { parseBreaks } from '../core/design/motif/straps/knot-panel.ts';
+import { knotOrder } from '../core/design/motif/straps/strap-starts.ts';
 import { motifFromText } from '../core/design/motif/text/motif-from-text.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { designFromStart } from '../core/design/starts.ts';
@@ -15,6 +18,8 @@ interface NewMotifOptions {
   readonly step?: string;
   readonly box?: string;
   readonly seed?: string;
+  readonly grid?: string;
+  readonly breaks?: string;
   readonly name?: string;
   readonly number?: string;
   readonly resolution?: string;
@@ -31,6 +36,11 @@ export function addNewMotif(make: Command): void {
     .option('--text <file>', 'read the pieces from a text, one piece a line; - reads standard input')
     .option('--step <length>', 'length of a step of the grid, such as 5mm')
     .option('--box <size>', 'steps across and up, such as 8x4')
+    .option('--grid <cells>', 'with knot-panel: columns and rows of its grid, such as 5x4')
+    .option(
+      '--breaks <list>',
+      'with knot-panel: crossings that are walls, in half cells, such as "3,2| 4,5-"',
+    )
     .option('--seed <number>', 'tells irregular ones apart')
     .option('--resolution <dpi>', 'pixels per inch at which it is checked; left out, 300')
     .option('--name <name>', 'name of the design')
@@ -39,7 +49,8 @@ export function addNewMotif(make: Command): void {
     .action((options: NewMotifOptions) => run(() => newMotifCommand(options)));
 }
 
-function newMotifCommand({ from, text, step, box, seed, output, ...change }: NewMotifOptions): number {
+function newMotifCommand(options: NewMotifOptions): number {
+  const { from, text, step, box, seed, grid, breaks, output, ...change } = options;
   const start =
     text === undefined
       ? designFromStart('motif', from, seed === undefined ? 0 : parseSeed(seed))
@@ -49,6 +60,7 @@ function newMotifCommand({ from, text, step, box, seed, output, ...change }: New
     ...change,
     construction: {
       ...start.construction,
+      ...(grid === undefined ? {} : knotOf(grid, breaks ?? '')),
       ...(step === undefined ? {} : { step }),
       ...(box === undefined ? {} : { box: parseBox(box) }),
     },
@@ -56,6 +68,14 @@ function newMotifCommand({ from, text, step, box, seed, output, ...change }: New
   compile(design);
   writeText(output, writeDesignText(design));
   return EXIT.fine;
+}
+
+/** A knot panel of another size. @throws CoreError as `parseBreaks`, `knotStrands`; "motif/box" {text} */
+function knotOf(grid: string, breaks: string): Pick<Motif, 'box' | 'pieces'> {
+  const { width, height } = parseBox(grid);
+  const panel = { columns: Number(width), rows: Number(height), breaks: parseBreaks(breaks) };
+  const { box, pieces } = knotOrder(panel);
+  return { box, pieces: [...pieces] };
 }
 
 /** @throws CoreError "motif/box" {text} */

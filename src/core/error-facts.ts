@@ -254,11 +254,13 @@ export interface ErrorFacts {
   'start/unknown': Of<'key' | 'known'>;
   'star/angle': Of<'text'>;
   'star/apart': Of<'text'>;
+  'star/gap': None;
   'star/narrow': None;
   'start/weave': Of<'ways'>;
 
   'straps/crossings': Of<'most'>;
   'straps/families': None;
+  'straps/gap': Of<'piece'>;
   'straps/links': Of<'links' | 'most'>;
   'straps/made': Of<'piece' | 'making'>;
   'straps/narrow': Of<'piece'>;

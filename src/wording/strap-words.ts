@@ -38,6 +38,7 @@ const FLAWS: Readonly<Record<StrapFlaw['kind'], string>> = {
   end: 'a strap ends on another, or several ends meet',
   three: 'three or more straps come through one place',
   along: 'straps lie along each other',
+  close: 'crossings are nearer to each other than the straps are wide',
 };
 
 /** What is no crossing, each kind once, with the first place in millimetres. */
@@ -48,7 +49,7 @@ export function flawLines(flaws: readonly StrapFlaw[]): readonly string[] {
     if (first === undefined) return [];
     const at = `${first.at.x.toFixed(1)}, ${first.at.y.toFixed(1)} mm`;
     return [
-      `At ${plural(some.length, 'place')} ${FLAWS[kind]}, first at ${at}: neither goes over the other there.`,
+      `At ${plural(some.length, 'place')} ${FLAWS[kind]}, first at ${at}: ${kind === 'close' ? 'make the straps narrower' : 'neither goes over the other there'}.`,
     ];
   });
 }

@@ -290,6 +290,31 @@ describe('what is painted at a crossing', () => {
     });
   }
 
+  it('lets no ground through where two shades meet without a gap, whichever is above', () => {
+    const design = trellis();
+    const { construction } = asKind('motif', design);
+    const hexes = ['#ff00ff', '#000000', '#000000'];
+    const shades = design.shades.slice(0, 3).map((shade, at) => ({ ...shade, hex: hexes[at]! }));
+    const pieces = construction.pieces.map((piece) =>
+      piece.shape.kind === 'line'
+        ? { ...piece, shape: { ...piece.shape, strap: { ...piece.shape.strap!, gap: '0' } } }
+        : piece,
+    );
+    const made = readDesign({
+      ...design,
+      shades: [...shades, ...design.shades.slice(3)],
+      construction: { ...construction, pieces },
+    });
+    const at = painted(made);
+    // Both shades are black, the ground is loud: within a strap's width of a crossing's edges all is black.
+    for (const { at: place, over } of strapsOfDesign(made)!.crossings) {
+      const [x, y] = place;
+      for (let by = -6.5; by <= 6.5; by += 1 / AT) {
+        expect(over >= 2 ? at(x + by, y) : at(x, y + by)).toBe('#000000');
+      }
+    }
+  });
+
   it.each(['painted', 'drawn and rendered by an image library'] as const)(
     'is the shade of the strap above, and beside it the ground, %s',
     async (how) => {

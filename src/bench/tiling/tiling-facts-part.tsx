@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
+import { IN_TURN } from '../../core/design/strap/strap-schema.ts';
 import { tilingFacts } from '../../core/design/tiling/tiling-facts.ts';
 import { surdToNumber } from '../../core/exact/surd.ts';
 import { surdText } from '../../core/exact/surd-text.ts';
@@ -11,9 +12,6 @@ import { valueIfAny } from '../../wording/attempt.ts';
 import { percentText } from '../../wording/measures.ts';
 import { shadesKeepSentence } from '../../wording/tiling-words.ts';
 import { StrapFactsPart } from '../straps/strap-facts-part.tsx';
-
-/** Straps of stars go in turn, in one cell of the tiling. */
-const IN_TURN = { order: { by: 'turns' }, cells: { across: 1, shift: 0, up: 1 } } as const;
 
 /** Most faces of a repeat whose facts are counted beside the cloth. */
 const MOST = 20_000;

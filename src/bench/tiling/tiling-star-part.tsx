@@ -1,5 +1,6 @@
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import { pixelOf } from '../../core/design/lay/lay-schema.ts';
+import { IN_TURN } from '../../core/design/strap/strap-schema.ts';
 import { starOffers } from '../../core/design/tiling/star/star-offers.ts';
 import { parseApart, parseStarAngle, type StarSpec } from '../../core/design/tiling/star/star-schema.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
@@ -179,6 +180,3 @@ function StarLineFields({ design, star, line, put }: StarLineFieldsProps) {
     </>
   );
 }
-
-/** Straps of stars go in turn, in one cell of the tiling. */
-const IN_TURN = { order: { by: 'turns' }, cells: { across: 1, shift: 0, up: 1 } } as const;

@@ -11,12 +11,15 @@ export const STRAPS = {
     `A knot panel has 1 to ${most} columns and rows, and two cells or more; got ${columns} × ${rows}.`,
   'star/angle': ({ text }) => `Star lines leave a side at more than 0° and less than 90°; got “${text}”.`,
   'star/apart': ({ text }) => `Lines start apart by a part of the side from 0 to 9/10; got “${text}”.`,
+  'star/gap': () => 'The gap is larger than the straps are wide. Make the gap smaller, or the straps wider.',
   'star/narrow': () =>
     'The lines along the straps are wider than the straps themselves. Make them narrower, or the straps wider.',
   'straps/crossings': ({ most }) =>
     `One box would hold more than ${most} crossings. Make it smaller, or take fewer straps.`,
   'straps/families': () =>
     'A weave needs straps of two families that run through the cloth: those of one may not cross each other. Let them go over and under in turn instead.',
+  'straps/gap': ({ piece }) =>
+    `The gap of ${piece} is larger than the strap is wide. Make the gap smaller, or the strap wider.`,
   'straps/links': ({ links, most }) =>
     `The straps come to ${links} straight pieces; at most ${most} are followed. Take fewer, or smaller ones.`,
   'straps/made': ({ piece, making }) =>

@@ -14,7 +14,7 @@ import type { Place } from '../../shape/places.ts';
 import type { Mark, Softness } from '../../shape/shape.ts';
 import type { StrapFigures } from '../../shape/straps/strap-figures.ts';
 import type { Arrangement } from '../lay/lay-schema.ts';
-import { strapMarks } from '../strap/strap-marks.ts';
+import { patchMarks, type StrapPaint, strapMarks } from '../strap/strap-marks.ts';
 import { indexOf } from '../tiling/index-of.ts';
 import { checkReach } from './check-reach.ts';
 import { goesOn } from './goes-on.ts';
@@ -74,6 +74,12 @@ export function compileMotif(
     // What lies on a mirror or on the middle of a turn is carried onto itself: it is there once.
     return arrangement.kind === 'group' ? onceEach(copies, size) : copies.flat();
   });
+  const patches = shown.flatMap(([piece, { layers }], at) => {
+    if (!isStrapPiece(piece)) return [];
+    const room = { size, shades, piece: shown.length + at, light: () => 0 };
+    const paint = paintOfStrap(layers, room);
+    return paint === undefined ? [] : patchMarks(straps.get(piece)!, piece.shape.strap, paint, room.piece);
+  });
   return {
     lattice: carries,
     repeat: { width: rational(1), height: rational(1) },
@@ -82,7 +88,7 @@ export function compileMotif(
     content: {
       kind: 'marks',
       base: groundOf(motif.ground, light.shades),
-      marks,
+      marks: [...marks, ...patches],
       ...(rows === undefined ? {} : { rows: rows.order }),
     },
   };
@@ -146,25 +152,28 @@ function marksOfStrap(
   figures: StrapFigures,
   room: MarkRoom & { readonly scale: MotifScale },
 ): readonly Mark[] {
-  const paints = layers.flatMap(({ paint }) => paint ?? []);
-  const shade = paints.find(({ shadow }) => shadow === undefined);
-  const shadow = paints.find((paint) => paint.shadow !== undefined);
-  if (shade === undefined) return [];
-  const marks = strapMarks(
-    figures,
-    piece.shape.strap,
-    {
-      body: paintMark(shade, 0, room),
-      shadow: shadow && { paint: paintMark(shadow, 0, room), ...shadow.shadow! },
-      shadeOf: (key) => indexOf(key, room.shades),
-    },
-    room.piece,
-  );
+  const paint = paintOfStrap(layers, room);
+  if (paint === undefined) return [];
+  const marks = strapMarks(figures, piece.shape.strap, paint, room.piece);
   if (piece.outline === null) return marks;
   const seen: Figure = { kind: 'join', parts: figures.body };
   const figure = outlineFigure(seen, piece.outline, room.scale);
   const shape = { kind: 'figure', figure, row: 0, piece: room.piece, endless: true } as const;
   return [...marks, { shape, shade: indexOf(piece.outline.shade, room.shades) }];
+}
+
+/** What a strap and its shadow are painted with; undefined where it is not painted. */
+function paintOfStrap(layers: readonly Layer[], room: MarkRoom): StrapPaint | undefined {
+  const paints = layers.flatMap(({ paint }) => paint ?? []);
+  const shade = paints.find(({ shadow }) => shadow === undefined);
+  const shadow = paints.find((paint) => paint.shadow !== undefined);
+  return (
+    shade && {
+      body: paintMark(shade, 0, room),
+      shadow: shadow && { paint: paintMark(shadow, 0, room), ...shadow.shadow! },
+      shadeOf: (key) => indexOf(key, room.shades),
+    }
+  );
 }
 
 function shadowed(figure: Figure, { shadow }: LayerPaint): Figure {

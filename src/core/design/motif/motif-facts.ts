@@ -15,7 +15,7 @@ import { parseSteps } from './motif-numbers.ts';
 import { motifSymmetry } from './motif-symmetry.ts';
 import { nameOf } from './piece-name.ts';
 import { areaOfPaths, fineGrid, gridOfUnit, seenRegions } from './seen-regions.ts';
-import { strapsOfMotif } from './straps/motif-straps.ts';
+import { strapsOfMotif, stylesOf } from './straps/motif-straps.ts';
 import { strapPieces } from './straps/strap-pieces.ts';
 import { type Thinnest, thinnestOf } from './thinnest.ts';
 
@@ -64,7 +64,7 @@ export function strapsReport({ construction, resolution, lay }: MotifDesign): St
   if (strapPieces(construction).length === 0) return null;
   const scale = scaleOf(construction, pixelOf(resolution));
   const laid = layBox(construction, lay.arrangement, scale);
-  return strapReport(strapsOfMotif(construction, laid, scale));
+  return strapReport(strapsOfMotif(construction, laid, scale), stylesOf(construction, scale));
 }
 
 /** Lighter and darker copies of a shade count for it. */

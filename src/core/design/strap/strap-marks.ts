@@ -44,6 +44,22 @@ export function strapMarks(
 /** More than all layers of a strap. Each is a piece of its own: in every repeat it lies over those before it. */
 const MOST_LAYERS = 16;
 
+/** What of straps is painted once more after all others. @param piece  after all others */
+export function patchMarks(
+  { patches }: StrapFigures,
+  { edges, centre }: StrapSpec,
+  { body, shadeOf }: StrapPaint,
+  piece: number,
+): readonly Mark[] {
+  const all = (layer: number, parts: readonly Figure[], how: Omit<Mark, 'shape'>): readonly Mark[] =>
+    parts.length === 0 ? [] : [{ shape: endless(parts, piece + layer / MOST_LAYERS), ...how }];
+  return [
+    ...all(0, patches.body, body),
+    ...edges.flatMap(({ shade }, at) => all(1 + at, patches.edges[at]!, { shade: shadeOf(shade) })),
+    ...(centre === null ? [] : all(1 + edges.length, patches.centre, { shade: shadeOf(centre.shade) })),
+  ];
+}
+
 function endless(parts: readonly Figure[], piece: number): Mark['shape'] {
   return { kind: 'figure', figure: { kind: 'join', parts }, row: 0, piece, endless: true };
 }

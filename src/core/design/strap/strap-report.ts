@@ -1,8 +1,10 @@
+import { closeCrossings } from '../../shape/straps/close-crossings.ts';
 import { cellsFor, isKeptIn } from '../../shape/straps/solve-order.ts';
 import { latticesOf, type StrapCells } from '../../shape/straps/strap-cells.ts';
 import { strapFacts, type TurnedCrossing } from '../../shape/straps/strap-course.ts';
 import type { StrapFlaw } from '../../shape/straps/strap-net.ts';
 import { orderRule } from '../../shape/straps/strap-order.ts';
+import type { StrapStyle } from '../../shape/straps/strap-style.ts';
 import type { StrapWork } from './strap-work.ts';
 
 /** The three lattices of two boxes, by which way the boxes lie beside each other. */
@@ -43,7 +45,11 @@ export interface StrapReport {
   readonly flaws: readonly StrapFlaw[];
 }
 
-export function strapReport({ net, rule, solved, course }: StrapWork): StrapReport {
+/** @param styles  of the straps, by their numbers */
+export function strapReport(
+  { net, rule, solved, course }: StrapWork,
+  styles: readonly StrapStyle[],
+): StrapReport {
   const { straps, crossings, layers } = strapFacts(course);
   const count = net.crossings.length;
   const inTurn = orderRule(net, { by: 'turns' });
@@ -64,7 +70,7 @@ export function strapReport({ net, rule, solved, course }: StrapWork): StrapRepo
     needs: needs ?? null,
     hangsTogether: layers.length === 1,
     layers,
-    flaws: net.flaws,
+    flaws: [...net.flaws, ...closeCrossings(net, styles)],
   };
 }
 

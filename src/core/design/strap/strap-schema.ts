@@ -98,9 +98,14 @@ export const strapsSchema = z.strictObject({
 
 export type Straps = z.infer<typeof strapsSchema>;
 
-export const USUAL_STRAPS: Straps = {
+/** In turn, in one box or cell. */
+export const IN_TURN: Pick<Straps, 'order' | 'cells'> = {
   order: { by: 'turns' },
-  swapped: false,
   cells: { across: 1, shift: 0, up: 1 },
+};
+
+export const USUAL_STRAPS: Straps = {
+  ...IN_TURN,
+  swapped: false,
   turned: [],
 };

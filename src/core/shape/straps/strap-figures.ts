@@ -4,9 +4,9 @@ import { type Figure, moveFigure } from '../figure.ts';
 import { dipFades, dipLines } from './dips.ts';
 import { cellAt, cellCount } from './strap-cells.ts';
 import type { StrapCourse } from './strap-course.ts';
-import type { StrapStyle } from './strap-style.ts';
-import { addSteps, type Step, stepped } from './strap-torus.ts';
-import { roundStep, type StrapWay } from './strap-way.ts';
+import type { StrapEdge, StrapStyle } from './strap-style.ts';
+import { addSteps, NO_STEP, type Step, stepped } from './strap-torus.ts';
+import { roundStep, type StrapWay, stretchOf } from './strap-way.ts';
 import { stretchesOf } from './stretches.ts';
 import { cutOf, type UnderPass, underPass } from './under-cut.ts';
 
@@ -17,6 +17,15 @@ export interface StrapFigures {
   readonly dips: readonly Figure[];
   readonly fades: readonly { readonly figure: Figure; readonly way: FadeWay }[];
   /** By their lines. */
+  readonly edges: readonly (readonly Figure[])[];
+  readonly centre: readonly Figure[];
+  /** What lies over straps of later styles without a gap: painted once more after them, so that nothing shows between. */
+  readonly patches: StrapPatches;
+}
+
+/** Body, edges and middle of short parts of straps. */
+export interface StrapPatches {
+  readonly body: readonly Figure[];
   readonly edges: readonly (readonly Figure[])[];
   readonly centre: readonly Figure[];
 }
@@ -52,6 +61,11 @@ export function strapFigures(
       fades: all.flatMap(({ fades }) => fades),
       edges: style.edges.map((_, edge) => all.flatMap(({ edges }) => edges[edge]!)),
       centre: all.flatMap(({ centre }) => centre),
+      patches: {
+        body: all.flatMap(({ patches }) => patches.body),
+        edges: style.edges.map((_, edge) => all.flatMap(({ patches }) => patches.edges[edge]!)),
+        centre: all.flatMap(({ patches }) => patches.centre),
+      },
     };
   });
 }
@@ -69,6 +83,11 @@ function movedFigures(figures: StrapFigures, step: Step, { net }: StrapCourse): 
     })),
     edges: figures.edges.map(move),
     centre: move(figures.centre),
+    patches: {
+      body: move(figures.patches.body),
+      edges: figures.patches.edges.map(move),
+      centre: move(figures.patches.centre),
+    },
   };
 }
 
@@ -84,7 +103,12 @@ function figuresOfStrap(
   const style = styles[way.strap.style]!;
   const { width, ends, gap, dip, centre } = style;
   const passes = style.crosses === false ? [] : underPasses(course, strap, step);
-  const half = (pass: UnderPass) => styles[pass.over.strap.style]!.width / 2 + gap;
+  const half = (pass: UnderPass) => {
+    const over = pass.over.strap.style;
+    const { width: wide } = styles[over]!;
+    // Without a gap it goes on beneath another style: edges that only met would let the ground through.
+    return wide / 2 + gap - (gap === 0 && over !== way.strap.style ? wide / 4 : 0);
+  };
   const cutsBy = (past: number) =>
     passes.map((pass) => cutOf(pass, { under: width / 2, over: half(pass) + past }, net));
   const cuts = cutsBy(0);
@@ -128,18 +152,14 @@ function figuresOfStrap(
             ),
           )
         : [],
-    edges: style.edges.map(({ inset, width: wide }) => {
-      const outer = width - 2 * inset;
-      return drawn((line) =>
-        outer > 2 * wide ? { kind: 'cut', parts: [line(outer), line(outer - 2 * wide)] } : line(outer),
-      );
-    }),
+    edges: style.edges.map((edge) => drawn((line) => edgeFigure(style, edge, line))),
     centre:
       centre === null
         ? []
         : centre.dashes === null
           ? drawn((line) => line(centre.width))
           : [cutBy(dashedLine(way, centre), cuts)],
+    patches: patchesOf(course, strap, step, styles),
   };
 }
 
@@ -160,6 +180,61 @@ function dashedLine({ strap }: StrapWay, { width, dashes }: NonNullable<StrapSty
 function bodyWidth({ width, edges }: StrapStyle): number {
   const rim = edges.filter(({ inset }) => inset === 0).reduce((most, edge) => Math.max(most, edge.width), 0);
   return width - Math.min(rim, width / 2);
+}
+
+/** Short parts of a strap where it lies, without a gap, over straps that are painted after it. */
+function patchesOf(
+  course: StrapCourse,
+  strap: number,
+  step: Step,
+  styles: readonly StrapStyle[],
+): StrapPatches {
+  const { net } = course;
+  const way = net.ways[strap]!;
+  const style = styles[way.strap.style]!;
+  const { width, ends, centre } = style;
+  const contours = overPasses(course, strap, step).flatMap(({ under, along, sine, cosine }) => {
+    const { width: wide, gap } = styles[under]!;
+    if (gap > 0 || under <= way.strap.style || style.crosses === false) return [];
+    const reach = ((wide / 2) * (1 + PATCHED) + (width / 2) * Math.abs(cosine)) / Math.abs(sine);
+    return [polyline(stretchOf(way, along - reach, along + reach, net.torus), false)];
+  });
+  const drawn = (figureOf: (line: (wide: number) => Figure) => Figure) =>
+    contours.map((contour) =>
+      figureOf((wide) => ({ kind: 'line', contour, width: wide, ends, capped: false, dashes: null })),
+    );
+  return {
+    body: drawn((line) => line(bodyWidth(style))),
+    edges: style.edges.map((edge) => drawn((line) => edgeFigure(style, edge, line))),
+    centre: centre === null || centre.dashes !== null ? [] : drawn((line) => line(centre.width)),
+  };
+}
+
+/** Parts of the half width of the strap beneath by which a patch reaches beyond it. */
+const PATCHED = 1 / 4;
+
+/** A line along both edges. */
+function edgeFigure(
+  { width }: StrapStyle,
+  { inset, width: wide }: StrapEdge,
+  line: (wide: number) => Figure,
+): Figure {
+  const outer = width - 2 * inset;
+  return outer > 2 * wide ? { kind: 'cut', parts: [line(outer), line(outer - 2 * wide)] } : line(outer);
+}
+
+/** Where a strap goes over another, by the other's style. */
+function overPasses(course: StrapCourse, strap: number, step: Step) {
+  const { net, solved, over } = course;
+  const count = cellCount(solved.cells);
+  return net.routes[strap]!.flatMap(({ crossing, which }) => {
+    const { passages } = net.crossings[crossing]!;
+    const cell = cellAt(solved.cells, addSteps(passages[which].step, step));
+    if (over[crossing * count + cell] !== which) return [];
+    const { sine, cosine } = underPass(net, { crossing, which, round: 0, step: NO_STEP });
+    const under = net.straps[passages[which === 0 ? 1 : 0].strap]!.style;
+    return [{ under, along: passages[which].along, sine, cosine }];
+  });
 }
 
 /** Where a strap goes under; where it comes round, a round before and after as well. */

@@ -24,8 +24,11 @@ export interface StrapCrossing {
 
 /** What is no crossing where straps meet. */
 export interface StrapFlaw {
-  /** Both turn back, one ends on the other, three or more come through one place, two lie along each other. */
-  readonly kind: 'touch' | 'end' | 'three' | 'along';
+  /**
+   * Both turn back, one ends on the other, three or more come through one place, two lie along each other; or crossings
+   * are nearer to each other along a strap than the straps are wide.
+   */
+  readonly kind: 'touch' | 'end' | 'three' | 'along' | 'close';
   readonly at: Place;
 }
 

@@ -1,5 +1,4 @@
 import type { Shade } from '../../../colour/shade.ts';
-import { CoreError } from '../../../error.ts';
 import type { Rational } from '../../../exact/rational.ts';
 import type { Surd } from '../../../exact/surd.ts';
 import { polyline, shiftBy } from '../../../shape/contour.ts';
@@ -7,13 +6,11 @@ import { type Figure, moveFigure } from '../../../shape/figure.ts';
 import type { Mark } from '../../../shape/shape.ts';
 import { strapFigures } from '../../../shape/straps/strap-figures.ts';
 import { type Step, type StrapTorus, stepped, torusOf } from '../../../shape/straps/strap-torus.ts';
-import { isTooNarrow, readStrap } from '../../strap/read-strap.ts';
 import { strapMarks } from '../../strap/strap-marks.ts';
-import type { StrapSpec } from '../../strap/strap-schema.ts';
 import { indexOf } from '../index-of.ts';
 import type { ColouredTiling } from '../lay-tiling.ts';
-import { parseLengthOrNone, parseSize } from '../tiling-numbers.ts';
 import type { StarSpec } from './star-schema.ts';
+import { PLAIN, starStyle } from './star-style.ts';
 import { type StarFace, starFaces, starLattice, starWork } from './star-work.ts';
 
 /** What stars are made with. */
@@ -25,7 +22,7 @@ export interface StarRoom {
   readonly shades: readonly Shade[];
 }
 
-/** Filled stars, then their lines or straps. @throws CoreError as `strapWork`, "star/narrow" */
+/** Filled stars, then their lines or straps. @throws CoreError as `strapWork`, `starStyle` */
 export function starMarks(star: StarSpec, room: StarRoom): readonly Mark[] {
   const { laid, one } = room;
   const torus = torusOf(starLattice(laid.tiling, one));
@@ -70,8 +67,6 @@ function starFigure({ lines }: StarFace): Figure {
   return { kind: 'outline', contours: [polyline(corners, true)] };
 }
 
-const PLAIN: StrapSpec = { gap: '0', edges: [], centre: null, dip: null };
-
 function lineMarks(
   star: StarSpec,
   steps: readonly Step[],
@@ -80,12 +75,7 @@ function lineMarks(
   const { line } = star;
   if (line === null) return [];
   const spec = line.strap ?? PLAIN;
-  const readers = {
-    size: (text: string) => parseSize(text, pixel),
-    sizeOrNone: (text: string) => parseLengthOrNone(text, pixel),
-  };
-  const style = { ...readStrap(spec, line, readers), crosses: line.strap !== null };
-  if (isTooNarrow(style)) throw new CoreError('star/narrow', {});
+  const style = starStyle(line, pixel);
   const { course } = starWork(laid.tiling, star, one);
   const [figures] = strapFigures(course, [style], steps);
   const shade = indexOf(line.shade, shades);

@@ -3,6 +3,7 @@ import { pixelOf } from '../../lay/lay-schema.ts';
 import { type StrapReport, strapReport } from '../../strap/strap-report.ts';
 import { layTiling } from '../lay-tiling.ts';
 import { sideOf } from '../side-of.ts';
+import { starStyle } from './star-style.ts';
 import { starWork } from './star-work.ts';
 
 /** How straps of a star pattern lie over each other; null where it has none. @throws CoreError as `layTiling`, `starWork` */
@@ -10,5 +11,7 @@ export function starReport({ construction, shades, resolution }: TilingDesign): 
   const { star } = construction;
   if (!star?.line?.strap) return null;
   const laid = layTiling(construction, shades);
-  return strapReport(starWork(laid.tiling, star, sideOf(construction, laid, pixelOf(resolution))));
+  const pixel = pixelOf(resolution);
+  const work = starWork(laid.tiling, star, sideOf(construction, laid, pixel));
+  return strapReport(work, [starStyle(star.line, pixel)]);
 }
