@@ -17,6 +17,7 @@ const BENCHMARKS = [
   'tilings',
   'motifs',
   'lays',
+  'straps',
   'server',
   'command-line',
 ];

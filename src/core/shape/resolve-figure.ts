@@ -32,12 +32,15 @@ export function resolveFigure(figure: Figure, grid: Grid): readonly (readonly Pl
 /** The same of a figure and all its copies on the torus, within the first repeat. */
 export function resolveEndless(figure: Figure, grid: Grid): readonly (readonly Place[])[] {
   const { width, height } = grid;
-  const paths = pathsOf(figure, grid);
   const size = { x: width, y: height };
-  // One shift for all outlines of the figure, so that holes stay with what they are in.
-  const copies = shiftsInto(paths.flat(), size, 0).flatMap((by) =>
-    paths.map((path) => path.map(({ x, y }) => ({ x: x + by.x, y: y + by.y }))),
-  );
+  const parts = figure.kind === 'join' ? figure.parts : [figure];
+  const copies = parts.flatMap((part) => {
+    const paths = pathsOf(part, grid);
+    // One shift for all outlines of a part, so that holes stay with what they are in.
+    return shiftsInto(paths.flat(), size, 0).flatMap((by) =>
+      paths.map((path) => path.map(({ x, y }) => ({ x: x + by.x, y: y + by.y }))),
+    );
+  });
   const box = [
     { x: 0, y: 0 },
     { x: width, y: 0 },

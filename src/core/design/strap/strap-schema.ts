@@ -105,7 +105,8 @@ export const IN_TURN: Pick<Straps, 'order' | 'cells'> = {
 };
 
 export const USUAL_STRAPS: Straps = {
-  ...IN_TURN,
+  order: IN_TURN.order,
   swapped: false,
+  cells: IN_TURN.cells,
   turned: [],
 };

@@ -1,11 +1,12 @@
 import type { Shade } from '../../../colour/shade.ts';
+import type { PlaneLattice } from '../../../exact/lattice.ts';
 import type { Rational } from '../../../exact/rational.ts';
 import type { Surd } from '../../../exact/surd.ts';
 import { polyline, shiftBy } from '../../../shape/contour.ts';
 import { type Figure, moveFigure } from '../../../shape/figure.ts';
 import type { Mark } from '../../../shape/shape.ts';
 import { strapFigures } from '../../../shape/straps/strap-figures.ts';
-import { type Step, type StrapTorus, stepped, torusOf } from '../../../shape/straps/strap-torus.ts';
+import { type Step, stepped, torusOf } from '../../../shape/straps/strap-torus.ts';
 import { strapMarks } from '../../strap/strap-marks.ts';
 import { indexOf } from '../index-of.ts';
 import type { ColouredTiling } from '../lay-tiling.ts';
@@ -22,12 +23,19 @@ export interface StarRoom {
   readonly shades: readonly Shade[];
 }
 
+/** The lines of all faces of a cell, and the cells of a repeat. */
+interface StarRays {
+  readonly faces: readonly StarFace[];
+  readonly lattice: PlaneLattice;
+  readonly steps: readonly Step[];
+}
+
 /** Filled stars, then their lines or straps. @throws CoreError as `strapWork`, `starStyle` */
 export function starMarks(star: StarSpec, room: StarRoom): readonly Mark[] {
   const { laid, one } = room;
-  const torus = torusOf(starLattice(laid.tiling, one));
-  const steps = cellsOf(laid);
-  return [...fillMarks(star, torus, steps, room), ...lineMarks(star, steps, room)];
+  const lattice = starLattice(laid.tiling, one);
+  const work: StarRays = { faces: starFaces(laid.tiling, star, one), lattice, steps: cellsOf(laid) };
+  return [...fillMarks(star, work, room), ...lineMarks(star, work, room)];
 }
 
 /** The cells of a repeat, each once. */
@@ -37,12 +45,10 @@ function cellsOf({ faces }: ColouredTiling): readonly Step[] {
 
 function fillMarks(
   star: StarSpec,
-  torus: StrapTorus,
-  steps: readonly Step[],
-  { laid, one, shades }: StarRoom,
+  { faces, lattice, steps }: StarRays,
+  { shades }: StarRoom,
 ): readonly Mark[] {
-  if (star.fills.length === 0) return [];
-  const faces = starFaces(laid.tiling, star, one);
+  const torus = torusOf(lattice);
   return star.fills.flatMap(({ sides, shade }, piece): readonly Mark[] => {
     const stars = faces.filter((face) => face.sides === sides).map(starFigure);
     const parts = steps.flatMap((step) => {
@@ -69,14 +75,14 @@ function starFigure({ lines }: StarFace): Figure {
 
 function lineMarks(
   star: StarSpec,
-  steps: readonly Step[],
-  { laid, one, pixel, shades }: StarRoom,
+  { faces, lattice, steps }: StarRays,
+  { pixel, shades }: StarRoom,
 ): readonly Mark[] {
   const { line } = star;
   if (line === null) return [];
   const spec = line.strap ?? PLAIN;
   const style = starStyle(line, pixel);
-  const { course } = starWork(laid.tiling, star, one);
+  const { course } = starWork(faces, lattice, star);
   const [figures] = strapFigures(course, [style], steps);
   const shade = indexOf(line.shade, shades);
   return strapMarks(

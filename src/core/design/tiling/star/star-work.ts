@@ -37,8 +37,12 @@ export function starLattice({ lattice }: Pick<Tiling, 'lattice'>, one: Surd): Pl
 }
 
 /** Star lines as straps. Each crossing lies on a side, or two beside it: over and under always come out in one cell. */
-export function starWork(tiling: Tiling, star: StarSpec, one: Surd): StrapWork {
-  const lines = starFaces(tiling, star, one).flatMap(({ lines: all }) => all);
+export function starWork(
+  faces: readonly StarFace[],
+  lattice: PlaneLattice,
+  { swapped, turned }: Pick<StarSpec, 'swapped' | 'turned'>,
+): StrapWork {
+  const lines = faces.flatMap(({ lines: all }) => all);
   const straps = lines.map(
     (points, line): StrapLine => ({
       name: { piece: 0, line },
@@ -47,6 +51,5 @@ export function starWork(tiling: Tiling, star: StarSpec, one: Surd): StrapWork {
       run: 'open',
     }),
   );
-  const { swapped, turned } = star;
-  return strapWork(straps, starLattice(tiling, one), { ...USUAL_STRAPS, swapped, turned });
+  return strapWork(straps, lattice, { ...USUAL_STRAPS, swapped, turned });
 }
