@@ -30,7 +30,7 @@ export interface StarRays {
  * Polygons in Contact, Graphics Interface 2005, for two starts apart from each other; from memory. Joining straight is ours.
  *
  * @param corners  counterclockwise, exact
- * @returns        two or three points each, the meeting exact for multiples of 7.5°
+ * @returns        two or three points each, exact for multiples of 7.5°
  */
 export function starRays(
   corners: readonly Point[],
@@ -39,35 +39,47 @@ export function starRays(
   const tangent = tangentOf(degrees);
   const slope = Math.tan((toNumber(degrees) * Math.PI) / 180);
   const places = corners.map(placeOf);
-  const sides = corners.map((from, at) => sideOf(from, corners[(at + 1) % corners.length]!, apart));
-  return sides.map((side, at) => {
-    const next = sides[(at + 1) % sides.length]!;
-    const start = known(side.early);
-    const end = known(next.late);
-    const one = inward(placeOf(side.way), slope);
-    const other = inward(turnedBack(placeOf(next.way)), -slope);
-    const meeting = meetingOf(start.place, one, end.place, other);
+  const near = places.map((from, at) =>
+    placeSide(from, places[(at + 1) % places.length]!, toNumber(apart) / 2),
+  );
+  const exact =
+    tangent && corners.map((from, at) => sideOf(from, corners[(at + 1) % corners.length]!, apart));
+  return near.map((side, at) => {
+    const after = (at + 1) % near.length;
+    const next = near[after]!;
+    const start: StrapPoint = { place: side.early, exact: exact?.[at]?.early };
+    const end: StrapPoint = { place: next.late, exact: exact?.[after]?.late };
+    const one = inward(side.way, slope);
+    const other = inward(turnedBack(next.way), -slope);
+    const meeting = meetingOf(side.early, one, next.late, other);
     if (meeting === undefined || !isInside(meeting, places)) return [start, end];
-    const exact = tangent && exactMeeting(side, next, tangent);
-    return [start, exact === undefined ? { place: meeting, exact } : known(exact), end];
+    const point = exact && exactMeeting(exact[at]!, exact[after]!, tangent);
+    return [start, { place: point === undefined ? meeting : placeOf(point), exact: point }, end];
   });
 }
 
-interface Side {
-  readonly way: Point;
+interface Side<P> {
+  readonly way: P;
   /** Where lines start that lean to the side's end, and to its start. */
-  readonly early: Point;
-  readonly late: Point;
+  readonly early: P;
+  readonly late: P;
 }
 
-function sideOf(from: Point, to: Point, apart: Rational): Side {
+/** @param half  of what lies between two starts, as a part of the side */
+function placeSide(from: Place, to: Place, half: number): Side<Place> {
+  const way = { x: to.x - from.x, y: to.y - from.y };
+  const at = (part: number) => ({ x: from.x + part * way.x, y: from.y + part * way.y });
+  return { way, early: at(1 / 2 - half), late: at(1 / 2 + half) };
+}
+
+function sideOf(from: Point, to: Point, apart: Rational): Side<Point> {
   const way = subtractPoints(to, from);
   const middle = middleOf([from, to]);
   const half = scalePoint(way, surd(divide(apart, rational(2))));
   return { way, early: subtractPoints(middle, half), late: addPoints(middle, half) };
 }
 
-function exactMeeting(side: Side, next: Side, tangent: Surd): Point | undefined {
+function exactMeeting(side: Side<Point>, next: Side<Point>, tangent: Surd): Point {
   const lean = ({ x, y }: Point, by: Surd): Point => ({
     x: subtractSurds(x, scaled(y, by)),
     y: addSurds(y, scaled(x, by)),
@@ -115,10 +127,6 @@ function isInside({ x, y }: Place, corners: readonly Place[]): boolean {
     if (x < one.x + ((y - one.y) / (other.y - one.y)) * (other.x - one.x)) inside = !inside;
   });
   return inside;
-}
-
-function known(exact: Point): StrapPoint {
-  return { place: placeOf(exact), exact };
 }
 
 function placeOf({ x, y }: Point): Place {

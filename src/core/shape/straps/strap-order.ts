@@ -79,10 +79,10 @@ function byFamily(net: StrapNet): OrderRule {
   return { labels: cyclicLabels(1), ties: [], over };
 }
 
-/** A crossing of warp strap i and weft strap j has the number i − j, or i + j where the twill climbs to the left. */
+/** A crossing of warp strap i and weft strap j has the number i + j, or i − j where the twill climbs to the left: straps up count leftward. */
 function asTwill(net: StrapNet, { over, under, climbs }: Extract<StrapOrder, { by: 'twill' }>): OrderRule {
   const labels = cyclicLabels(over + under);
-  const sign = climbs === 'right' ? -1 : 1;
+  const sign = climbs === 'right' ? 1 : -1;
   const weave = weaveOf(net, ({ warp, weft }) => modulo(warp + sign * weft, over + under));
   return { labels, ties: weave.ties, over: (crossing, label) => weave.overAt(crossing, label < over) };
 }
