@@ -21,11 +21,11 @@ describe('what is said of straps', () => {
     ]);
   });
 
-  it('tells layers, and straps that never go under', () => {
+  it('tells parts, and straps that never go under', () => {
     expect(linesOf('lattice-of-straps', { order: { by: 'family' } })).toEqual([
       'Straps: 2, which cross 2 times in one box.',
       'Every crossing follows one family over the other.',
-      'The straps fall apart into 2 layers. 1 strap never goes under.',
+      'The straps fall apart into 2 parts. 1 strap never goes under.',
     ]);
   });
 

@@ -79,7 +79,7 @@ export function hangText({ straps, crossings, layers }: StrapReport): string {
   if (layers.length === 1) return 'The straps hang together.';
   const free = straps.filter(({ crossings: met, overs }) => met > 0 && overs === met).length;
   const never = free === 0 ? '' : ` ${plural(free, 'strap')} never ${free === 1 ? 'goes' : 'go'} under.`;
-  return `The straps fall apart into ${layers.length} layers.${never}`;
+  return `The straps fall apart into ${layers.length} parts.${never}`;
 }
 
 /** All of it in lines. */

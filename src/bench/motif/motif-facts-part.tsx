@@ -49,7 +49,6 @@ export function MotifFactsPart({ design }: { design: MotifDesign }) {
           {facts.symmetry === undefined ? 'not looked for' : groupText(facts.symmetry.group)}
         </Measure>
       </dl>
-      <StrapFactsPart design={design} straps={design.construction.straps} />
       <FinestPart facts={facts} pixel={pixelOf(design.resolution)} />
       {crossings.length > 0 && (
         <DataTable
@@ -68,6 +67,7 @@ export function MotifFactsPart({ design }: { design: MotifDesign }) {
           cells: [<ShadeName key="name" shade={shade} />, percentText(share)],
         }))}
       />
+      <StrapFactsPart design={design} straps={design.construction.straps} />
     </section>
   );
 }

@@ -56,7 +56,6 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
           Symmetry and shares are those of the faces; what lies over them is not counted.
         </p>
       )}
-      {star?.line?.strap && <StrapFactsPart design={design} straps={{ ...IN_TURN, turned: star.turned }} />}
       <BarChart title="Shares of each shade" bars={BARS} parts={parts} sizeText={percentText} height={44} />
       <DataTable
         head={['Shade', 'Exactly', 'Cloth']}
@@ -65,6 +64,7 @@ export function TilingFactsPart({ design }: { design: TilingDesign }) {
           cells: [<ShadeName key="shade" shade={shade} />, surdText(share), percentText(surdToNumber(share))],
         }))}
       />
+      {star?.line?.strap && <StrapFactsPart design={design} straps={{ ...IN_TURN, turned: star.turned }} />}
     </section>
   );
 }
