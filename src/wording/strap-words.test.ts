@@ -32,7 +32,9 @@ describe('what is said of straps', () => {
   it('offers the boxes that an order needs', () => {
     expect(
       linesOf('lattice-of-straps', { order: { by: 'twill', over: 2, under: 1, climbs: 'left' } })[1],
-    ).toMatch(/^In one box it cannot be twill 2\/1 all round; 3 boxes make it so\.$/);
+    ).toMatch(
+      /^In one box it cannot be twill 2\/1 all round; 3 boxes make it so, a repeat of 120 × 40 mm\.$/,
+    );
   });
 
   it.each([

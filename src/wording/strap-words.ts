@@ -42,7 +42,7 @@ const FLAWS: Readonly<Record<StrapFlaw['kind'], string>> = {
 };
 
 /** What is no crossing, each kind once, with the first place in millimetres. */
-export function flawLines(flaws: readonly StrapFlaw[]): readonly string[] {
+function flawLines(flaws: readonly StrapFlaw[]): readonly string[] {
   return (Object.keys(FLAWS) as StrapFlaw['kind'][]).flatMap((kind) => {
     const some = flaws.filter((flaw) => flaw.kind === kind);
     const [first] = some;
@@ -58,7 +58,7 @@ export function flawLines(flaws: readonly StrapFlaw[]): readonly string[] {
 export type StrapOrdering = Pick<Straps, 'order' | 'cells'> & Partial<Pick<Straps, 'turned'>>;
 
 /** Whether the order comes out, and what to do where it does not. */
-export function keptText(report: StrapReport, straps: StrapOrdering): string {
+function keptText(report: StrapReport, straps: StrapOrdering): string {
   if (report.crossings.length === 0) return 'No straps cross.';
   const order = orderText(straps);
   if (report.kept) {
@@ -70,11 +70,17 @@ export function keptText(report: StrapReport, straps: StrapOrdering): string {
   const { needs } = report;
   if (needs === null)
     return `It cannot be ${order} all round: a strap ends between others. Some go over twice.`;
-  return `In ${cellsText(straps.cells)} it cannot be ${order} all round; ${cellsText(needs)} make it so.`;
+  const { becomes } = report;
+  const size = becomes === undefined ? '' : `, a repeat of ${mm(becomes.width)} × ${mm(becomes.height)} mm`;
+  return `In ${cellsText(straps.cells)} it cannot be ${order} all round; ${cellsText(needs)} make it so${size}.`;
+}
+
+function mm(length: number): string {
+  return String(Number(length.toFixed(2)));
 }
 
 /** Whether straps hold each other, as in a cloth. */
-export function hangText({ straps, crossings, layers }: StrapReport): string {
+function hangText({ straps, crossings, layers }: StrapReport): string {
   if (crossings.length === 0) return 'Nothing holds the straps together.';
   if (layers.length === 1) return 'The straps hang together.';
   const free = straps.filter(({ crossings: met, overs }) => met > 0 && overs === met).length;

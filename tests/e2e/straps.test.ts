@@ -51,7 +51,9 @@ test('a lattice of straps with shading lines is made from numbers', async ({ pag
     await page.getByLabel('So far along').fill('1');
   }
   // One crossing a box: over and under in turn need two.
-  await expect(over(page)).toContainText('two boxes, each row moved by one make it so');
+  await expect(over(page)).toContainText(
+    'two boxes, each row moved by one make it so, a repeat of 80 × 80 mm',
+  );
   await over(page)
     .getByRole('button', { name: /^Repeat two boxes/ })
     .click();
@@ -109,6 +111,25 @@ test('a plait of four strands is a border', async ({ page }) => {
   await over(page).getByLabel('Straps go').selectOption('turns');
   await expect(page.getByText(/of one family/)).toHaveCount(0);
   expect((await sentShades(page)).get('d99aa0')).toBeGreaterThan(0.2);
+});
+
+test('a knot panel of any grid takes the place of the pieces', async ({ page }) => {
+  await openMotif(
+    page,
+    'motif box.width=8 box.height=8 ground=C\n1: disc across=2 x=4 y=4 shade=B\n2: disc across=1 x=4 y=4 shade=R\n',
+  );
+  await page.getByText('Knot panel', { exact: true }).click();
+  const panel = page.getByRole('region', { name: 'Knot panel' });
+  await panel.getByLabel('Columns').fill('6');
+  await panel.getByLabel('Rows').fill('4');
+  await expect(panel.getByRole('button', { name: 'Make 2 strands' })).toBeVisible();
+  const walls = panel.getByLabel('Walls at crossings, in half cells');
+  await walls.fill('2,3| 3,2- 4,3| 3,4-');
+  await expect(panel.getByRole('alert')).toContainText('column 2, row 2 all round');
+  await walls.fill('4,3|');
+  await panel.getByRole('button', { name: /^Make / }).click();
+  await expect(over(page)).toContainText('Every crossing follows over and under in turn.');
+  await expect(page.getByRole('region', { name: 'Measures' })).toContainText('70 × 50 mm');
 });
 
 test('stars on 3.12.12 are made by number, by hand and by keys', async ({ page }) => {

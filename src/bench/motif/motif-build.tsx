@@ -2,6 +2,7 @@ import { strapPieces } from '../../core/design/motif/straps/strap-pieces.ts';
 import { Panel } from '../../kit/panel.tsx';
 import { useDesignOf } from '../state/use-construction.ts';
 import { BoxPart } from './box-part.tsx';
+import { KnotPanelPart } from './knot-panel-part.tsx';
 import { mainOf, useMotif } from './motif-store.ts';
 import { MotifStrapsPart } from './motif-straps-part.tsx';
 import { MotifTextPart } from './motif-text-part.tsx';
@@ -23,6 +24,7 @@ export function MotifBuild() {
       <PieceList design={design} />
       {strapPieces(design.construction).length > 0 && <MotifStrapsPart design={design} />}
       <PieceAdder design={design} />
+      <KnotPanelPart design={design} />
       <MotifTextPart design={design} />
       {there.length > 1 && <SeveralPart design={design} ids={there} />}
       {there.length === 1 && main !== undefined && <PiecePart key={main.id} design={design} piece={main} />}

@@ -9,7 +9,7 @@ import type { MotifDesign } from '../design-schema.ts';
 import { pixelOf } from '../lay/lay-schema.ts';
 import { type StrapReport, strapJson, strapReport } from '../strap/strap-report.ts';
 import { compileMotif } from './compile-motif.ts';
-import { layBox, scaleOf } from './lay-box.ts';
+import { layBox, nearRepeat, scaleOf } from './lay-box.ts';
 import { madePieces, shownPieces } from './made-pieces.ts';
 import { parseSteps } from './motif-numbers.ts';
 import { motifSymmetry } from './motif-symmetry.ts';
@@ -64,7 +64,12 @@ export function strapsReport({ construction, resolution, lay }: MotifDesign): St
   if (strapPieces(construction).length === 0) return null;
   const scale = scaleOf(construction, pixelOf(resolution));
   const laid = layBox(construction, lay.arrangement, scale);
-  return strapReport(strapsOfMotif(construction, laid, scale), stylesOf(construction, scale));
+  const report = strapReport(strapsOfMotif(construction, laid, scale), stylesOf(construction, scale));
+  const { kept, needs } = report;
+  if (kept || needs === null) return report;
+  const straps = { ...construction.straps, cells: needs };
+  const { x, y } = nearRepeat(layBox({ ...construction, straps }, lay.arrangement, scale));
+  return { ...report, becomes: { width: x, height: y } };
 }
 
 /** Lighter and darker copies of a shade count for it. */

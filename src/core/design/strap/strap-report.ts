@@ -10,7 +10,7 @@ import type { StrapWork } from './strap-work.ts';
 /** The three lattices of two boxes, by which way the boxes lie beside each other. */
 export type Doubling = 'across' | 'up' | 'diagonal';
 
-export const DOUBLINGS: Readonly<Record<Doubling, StrapCells>> = {
+const DOUBLINGS: Readonly<Record<Doubling, StrapCells>> = {
   across: { across: 2, shift: 0, up: 1 },
   up: { across: 1, shift: 0, up: 2 },
   diagonal: { across: 2, shift: 1, up: 1 },
@@ -39,6 +39,8 @@ export interface StrapReport {
   /** Whether the order that was chosen comes out, and the fewest boxes in which it does. */
   readonly kept: boolean;
   readonly needs: StrapCells | null;
+  /** What one repeat is then, in millimetres; left out where it stays. */
+  readonly becomes?: { readonly width: number; readonly height: number };
   readonly hangsTogether: boolean;
   /** Straps that fall apart from each other, those on top first. */
   readonly layers: readonly (readonly number[])[];
@@ -57,8 +59,8 @@ export function strapReport(
   const doublings = alternates ? [] : latticesOf(2).filter((cells) => isKeptIn(count, inTurn, cells));
   const [needs] = cellsFor(count, rule);
   return {
-    straps: straps.map(({ closed, length, crossings: met, overs }) => ({
-      closed,
+    straps: straps.map(({ runs, length, crossings: met, overs }) => ({
+      closed: runs !== 'ends',
       length,
       crossings: met,
       overs,

@@ -6,13 +6,13 @@ import type { StrapPoint } from './strap-line.ts';
 import { SAME_PLACE, type Step } from './strap-torus.ts';
 
 /** A straight piece between two points. */
-export interface StraightPiece {
+interface StraightPiece {
   readonly from: StrapPoint;
   readonly to: StrapPoint;
 }
 
 /** Where two straight pieces meet: at a part of each, 0 … 1, of which 0 and 1 are its ends; or along a length. */
-export type LinkMeeting =
+type LinkMeeting =
   | { readonly kind: 'point'; readonly first: number; readonly second: number }
   | { readonly kind: 'along'; readonly at: Place };
 

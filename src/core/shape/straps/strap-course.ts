@@ -3,7 +3,7 @@ import type { SolvedOrder } from './solve-order.ts';
 import { cellAt, cellCount, stepOfCell } from './strap-cells.ts';
 import type { StrapNet } from './strap-net.ts';
 import type { OrderRule } from './strap-order.ts';
-import { addSteps, lessSteps } from './strap-torus.ts';
+import { addSteps, lessSteps, stepped } from './strap-torus.ts';
 
 /** A crossing that is turned by hand: the strap that would go under goes over. */
 export interface TurnedCrossing {
@@ -46,9 +46,7 @@ export function courseOf(
 
 /** A strap of all cells: where it comes round in another cell than it began in, it goes on there. */
 export interface WholeStrap {
-  /** Whether it comes back to its own start. */
-  readonly closed: boolean;
-  /** Whether it goes on through the cloth, or has two ends. */
+  /** Whether it closes in the plane, goes on through the cloth, or has two ends. */
   readonly runs: 'round' | 'on' | 'ends';
   /** Millimetres. */
   readonly length: number;
@@ -70,49 +68,66 @@ export interface StrapFacts {
   readonly layers: readonly (readonly number[])[];
 }
 
-export function strapFacts({ net, solved, over }: StrapCourse): StrapFacts {
+export function strapFacts(course: StrapCourse): StrapFacts {
+  const { net, solved, over } = course;
   const { cells } = solved;
   const count = cellCount(cells);
+  const { strapAt, lengths, runs } = wholeStraps(course);
+  const crossings = net.crossings.flatMap(({ passages, at }, crossing) => {
+    const { strap } = passages[0];
+    const pass = net.routes[strap]!.findIndex((each) => each.crossing === crossing);
+    return Array.from({ length: count }, (_, cell) => {
+      const step = stepOfCell(cells, cell);
+      const [first, second] = passages.map(
+        (passage) => strapAt[passage.strap * count + cellAt(cells, lessSteps(step, passage.step))]!,
+      ) as [number, number];
+      const isFirst = over[crossing * count + cell] === 0;
+      return {
+        at: stepped(net.torus, at, step),
+        over: isFirst ? first : second,
+        under: isFirst ? second : first,
+        name: { ...net.straps[strap]!.name, pass, cell },
+      };
+    });
+  });
+  const below = lengths.map((): number[] => []);
+  const above = lengths.map(() => 0);
+  for (const { over: top, under } of crossings) {
+    below[top]!.push(under);
+    above[under]! += 1;
+  }
+  const layers = strongParts({
+    count: lengths.length,
+    width: (strap) => below[strap]!.length,
+    target: (strap, at) => below[strap]![at]!,
+  });
+  const straps = lengths.map((length, strap): WholeStrap => {
+    const overs = below[strap]!.length;
+    return { runs: runs[strap]!, length, crossings: overs + above[strap]!, overs };
+  });
+  return { straps, crossings, layers };
+}
+
+/** Straps that go on in another cell of those that repeat together are one there. */
+function wholeStraps({ net, solved }: StrapCourse) {
+  const { cells } = solved;
+  const count = cellCount(cells);
+  /** By strap of one cell, then by cell. */
   const strapAt = new Int32Array(net.straps.length * count).fill(-1);
-  const straps: { -readonly [K in keyof WholeStrap]: WholeStrap[K] }[] = [];
+  const lengths: number[] = [];
+  const runs: WholeStrap['runs'][] = [];
   for (let start = 0; start < strapAt.length; start += 1) {
     if (strapAt[start] !== -1) continue;
     const index = Math.floor(start / count);
     const { comes } = net.straps[index]!;
-    const runs = comes === null ? 'ends' : comes[0] === 0 && comes[1] === 0 ? 'round' : 'on';
-    const whole = { closed: comes !== null, runs, length: 0, crossings: 0, overs: 0 } as const;
-    straps.push({ ...whole });
+    let length = 0;
     for (let cell = start % count; strapAt[index * count + cell] === -1; ) {
-      strapAt[index * count + cell] = straps.length - 1;
-      straps.at(-1)!.length += net.ways[index]!.length;
+      strapAt[index * count + cell] = lengths.length;
+      length += net.ways[index]!.length;
       if (comes !== null) cell = cellAt(cells, addSteps(stepOfCell(cells, cell), comes));
     }
+    lengths.push(length);
+    runs.push(comes === null ? 'ends' : comes[0] === 0 && comes[1] === 0 ? 'round' : 'on');
   }
-  const crossings = net.crossings.flatMap(({ passages, at }, crossing) =>
-    Array.from({ length: count }, (_, cell) => {
-      const step = stepOfCell(cells, cell);
-      const [first, second] = passages.map(
-        ({ strap, step: by }) => strapAt[strap * count + cellAt(cells, lessSteps(step, by))]!,
-      ) as [number, number];
-      const isFirst = over[crossing * count + cell] === 0;
-      straps[first]!.crossings += 1;
-      straps[second]!.crossings += 1;
-      straps[isFirst ? first : second]!.overs += 1;
-      const { a, b } = net.torus;
-      const [i, j] = step;
-      const place = { x: at.x + i * a.x + j * b.x, y: at.y + i * a.y + j * b.y };
-      const { strap } = passages[0];
-      const pass = net.routes[strap]!.findIndex((each) => each.crossing === crossing);
-      const name = { ...net.straps[strap]!.name, pass, cell };
-      return { at: place, name, over: isFirst ? first : second, under: isFirst ? second : first };
-    }),
-  );
-  const below = straps.map((): number[] => []);
-  for (const { over: top, under } of crossings) below[top]!.push(under);
-  const layers = strongParts({
-    count: straps.length,
-    width: (strap) => below[strap]!.length,
-    target: (strap, at) => below[strap]![at]!,
-  });
-  return { straps, crossings, layers };
+  return { strapAt, lengths, runs };
 }

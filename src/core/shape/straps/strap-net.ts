@@ -50,7 +50,7 @@ export interface StrapNet {
 }
 
 /** Most crossings of one cell, and most straight pieces: so many chords has a curve. */
-export const MAX_CROSSINGS = 20_000;
+const MAX_CROSSINGS = 20_000;
 const MAX_LINKS = 200_000;
 
 /** @throws CoreError "straps/crossings" {most}; "straps/links" {links, most} */

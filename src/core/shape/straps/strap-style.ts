@@ -18,7 +18,7 @@ export interface DipLines {
 }
 
 /** A shade that goes over into the strap's own on both sides of where it goes under. */
-export interface DipShade {
+interface DipShade {
   readonly kind: 'shade';
   readonly length: number;
 }

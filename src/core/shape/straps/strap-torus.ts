@@ -1,4 +1,4 @@
-import { type PlaneLattice, reducedLattice } from '../../exact/lattice.ts';
+import type { PlaneLattice } from '../../exact/lattice.ts';
 import { surdToNumber } from '../../exact/surd.ts';
 import type { Place } from '../places.ts';
 
@@ -20,11 +20,6 @@ export interface StrapTorus {
 export function torusOf(lattice: PlaneLattice): StrapTorus {
   const [a, b] = lattice.map(({ x, y }) => ({ x: surdToNumber(x), y: surdToNumber(y) })) as [Place, Place];
   return { lattice, a, b };
-}
-
-/** The same lattice by its shortest vectors. */
-export function shortTorus(lattice: PlaneLattice): StrapTorus {
-  return torusOf(reducedLattice(lattice));
 }
 
 /** Where a place lies, in vectors of the lattice. */

@@ -68,7 +68,7 @@ const PAST = 1 / 16;
 const BENT = 1.8;
 
 /** Half widths of the strap that goes under and of the cut: half of the over strap and the gap. */
-export interface CutWidths {
+interface CutWidths {
   readonly under: number;
   readonly over: number;
 }

@@ -1,7 +1,7 @@
 import { CoreError } from '../../../error.ts';
 
 /** A crossing that is broken: strands turn back at a wall that stands upright or lies level there. */
-export interface KnotBreak {
+interface KnotBreak {
   /** From the lower left, in half cells: one of them is odd, the other even. */
   readonly x: number;
   readonly y: number;

@@ -15,7 +15,7 @@ import { PLAIN, starStyle } from './star-style.ts';
 import { type StarFace, starFaces, starLattice, starWork } from './star-work.ts';
 
 /** What stars are made with. */
-export interface StarRoom {
+interface StarRoom {
   readonly laid: ColouredTiling;
   /** Millimetres of what the tiling's form calls 1, and of a pixel. */
   readonly one: Surd;

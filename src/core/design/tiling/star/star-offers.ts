@@ -1,4 +1,4 @@
-import { gcd, type Rational, rational } from '../../../exact/rational.ts';
+import { type Rational, rational } from '../../../exact/rational.ts';
 
 /** An angle at which the lines of a regular face close a star of as many points, each going to a corner so many further on. */
 export interface StarOffer {
@@ -14,9 +14,4 @@ export interface StarOffer {
 export function starOffers(sides: number): readonly StarOffer[] {
   const steps = Array.from({ length: Math.max(0, Math.ceil(sides / 2) - 2) }, (_, at) => at + 2);
   return steps.map((step) => ({ sides, step, angle: rational(180 * step, sides) }));
-}
-
-/** Whether a star is one line and not several polygons over each other. */
-export function isOneLine({ sides, step }: StarOffer): boolean {
-  return gcd(BigInt(sides), BigInt(step)) === 1n;
 }
