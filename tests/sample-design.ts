@@ -371,6 +371,7 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
         // A line that goes on has no edges for a picture, nor has a strap, which is but copied.
         picture:
           shape.kind === 'line' && (shape.run === 'onward' || shape.strap !== null) ? null : more.picture,
+        outline: shape.kind === 'line' && shape.strap !== null ? null : more.outline,
         made: more.made.filter(({ kind }) =>
           shape.kind === 'line' && shape.strap !== null ? COPYING.includes(kind) : at > 0 || kind !== 'cut',
         ),

@@ -264,6 +264,7 @@ export interface ErrorFacts {
   'straps/links': Of<'links' | 'most'>;
   'straps/made': Of<'piece' | 'making'>;
   'straps/narrow': Of<'piece'>;
+  'straps/outline': Of<'piece'>;
   'straps/rank': None;
   'stripe/measured': Of<'text'>;
   'stripe/too-large': Of<'width' | 'height' | 'most'>;

@@ -231,11 +231,11 @@ test('motifs are made from every start point, told of, checked and rendered', ()
   expect(vetro('check', 'motif-fish-scale.json').status).toBe(0);
   const facts = JSON.parse(vetro('facts', 'motif-fish-scale.json', '--json').out) as {
     pieces: number;
-    crossings: readonly { piece: string; edges: readonly string[] }[];
+    overEdges: readonly { piece: string; edges: readonly string[] }[];
     shares: Readonly<Record<string, number>>;
   };
   expect(facts.pieces).toBe(3);
-  expect(facts.crossings[0]).toMatchObject({ piece: 'Piece 1', edges: ['top', 'bottom'] });
+  expect(facts.overEdges[0]).toMatchObject({ piece: 'Piece 1', edges: ['top', 'bottom'] });
   expect(Object.values(facts.shares).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
   expect(vetro('facts', 'motif-dots.json').out).toContain('Pieces: 1.');
   vetro('new', 'motif', '--from', 'dots', '--box', '6x3', '-o', 'wide.json');
@@ -251,7 +251,7 @@ test('motifs are read from a text of one piece a line', () => {
   expect(vetro('new', 'motif', '--text', 'pieces.txt', '-o', 'text.json').status).toBe(0);
   expect(vetro('check', 'text.json').out).toContain('30 × 30 mm');
   const facts = JSON.parse(vetro('facts', 'text.json', '--json').out) as Record<string, unknown>;
-  expect(facts).toMatchObject({ pieces: 1, crossings: [], smallestWidth: null });
+  expect(facts).toMatchObject({ pieces: 1, overEdges: [], smallestWidth: null });
   expect(facts['smallestGap']).toBeCloseTo(15, 1);
   writeFileSync(join(FOLDER, 'wrong.txt'), 'disc across=3 across=three\n');
   const wrong = vetro('new', 'motif', '--text', 'wrong.txt');

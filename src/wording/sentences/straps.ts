@@ -26,6 +26,8 @@ export const STRAPS = {
     `${piece} is a strap: it can be copied and mirrored, but not ${making}. Take that away, or let it be no strap.`,
   'straps/narrow': ({ piece }) =>
     `The lines along ${piece} are wider than the strap itself. Make them narrower, or the strap wider.`,
+  'straps/outline': ({ piece }) =>
+    `${piece} is a strap: lines along both edges take the place of its outline. Take the outline away.`,
   'straps/rank': () =>
     'Straps that cross are of one family, so none of them lies over the other. Let them go over and under in turn, or make pieces of their own of them.',
 } satisfies Partial<Sentences>;

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { MotifDesign } from '../../../core/design/design-schema.ts';
 import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
 import type { Piece } from '../../../core/design/motif/motif-schema.ts';
+import { isStrapPiece } from '../../../core/design/motif/straps/strap-pieces.ts';
 import { CheckField } from '../../../kit/fields/check-field.tsx';
 import { NumberField } from '../../../kit/fields/number-field.tsx';
 import { ShadeSelect } from '../../../kit/fields/shade-select.tsx';
@@ -61,12 +62,14 @@ export function PaintPart({ design, piece, scale, put }: PaintPartProps) {
           onChange={(picture) => put({ picture, ...(piece.picture === null && { shade: null }) })}
         />
       )}
-      <OutlinePart
-        outline={piece.outline}
-        shades={shades}
-        scale={scale}
-        onChange={(outline, tag) => put({ outline }, tag)}
-      />
+      {!isStrapPiece(piece) && (
+        <OutlinePart
+          outline={piece.outline}
+          shades={shades}
+          scale={scale}
+          onChange={(outline, tag) => put({ outline }, tag)}
+        />
+      )}
       <CheckField
         text="Soft shadow"
         on={shadow !== null}

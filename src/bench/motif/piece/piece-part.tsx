@@ -58,7 +58,9 @@ export function PiecePart({ design, piece }: PiecePartProps) {
             shape={shape}
             shades={design.shades}
             scale={scale}
-            onChange={(next, tag) => put({ shape: next }, tag)}
+            onChange={(next, tag) =>
+              put(next.strap === null ? { shape: next } : { shape: next, outline: null }, tag)
+            }
           />
         )}
         <div className="grid grid-cols-3 gap-3">

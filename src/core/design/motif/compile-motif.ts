@@ -21,10 +21,8 @@ import { goesOn } from './goes-on.ts';
 import { type BoxPlace, layBox, nearRepeat, scaleOf, variesIn } from './lay-box.ts';
 import { isOverRepeat, type Layer, type LayerPaint, moveLayer, type OverRepeat } from './layer.ts';
 import { madePieces, shownPieces } from './made-pieces.ts';
-import type { MotifScale } from './motif-numbers.ts';
 import type { Motif } from './motif-schema.ts';
 import { onceEach } from './once-each.ts';
-import { outlineFigure } from './piece-layers.ts';
 import { figuresOfStraps } from './straps/motif-straps.ts';
 import { isStrapPiece, type StrapPiece } from './straps/strap-pieces.ts';
 import { type LightPaint, lightPaints } from './vary-copies.ts';
@@ -65,7 +63,7 @@ export function compileMotif(
       shades,
       light: (layer, box) => light.of(piece, layer.copy, box),
     };
-    if (isStrapPiece(piece)) return marksOfStrap(piece, layers, straps.get(piece)!, { ...room, scale });
+    if (isStrapPiece(piece)) return marksOfStrap(piece, layers, straps.get(piece)!, room);
     for (const layer of layers) checkReach(layer, size, piece);
     if (goesOn(piece.shape)) return endlessMarks(layers, places, room);
     const copies = places.map((place, index) =>
@@ -145,21 +143,16 @@ function endlessMarks(
   });
 }
 
-/** A strap is cut where it goes under others; what is seen of it may have an outline and a shadow as any piece has. */
+/** A strap is cut where it goes under others; it may have a shadow as any piece has. */
 function marksOfStrap(
   piece: StrapPiece,
   layers: readonly Layer[],
   figures: StrapFigures,
-  room: MarkRoom & { readonly scale: MotifScale },
+  room: MarkRoom,
 ): readonly Mark[] {
   const paint = paintOfStrap(layers, room);
   if (paint === undefined) return [];
-  const marks = strapMarks(figures, piece.shape.strap, paint, room.piece);
-  if (piece.outline === null) return marks;
-  const seen: Figure = { kind: 'join', parts: figures.body };
-  const figure = outlineFigure(seen, piece.outline, room.scale);
-  const shape = { kind: 'figure', figure, row: 0, piece: room.piece, endless: true } as const;
-  return [...marks, { shape, shade: indexOf(piece.outline.shade, room.shades) }];
+  return strapMarks(figures, piece.shape.strap, paint, room.piece);
 }
 
 /** What a strap and its shadow are painted with; undefined where it is not painted. */

@@ -146,8 +146,7 @@ function withOutline(made: MadePiece, outline: PieceOutline, scale: MotifScale):
   return { ...made, layers: [...made.layers, { figure, ...inShade(outline.shade) }] };
 }
 
-/** A line along the edge of a figure, inside, on or outside it. @throws CoreError of its numbers */
-export function outlineFigure(of: Figure, outline: PieceOutline, scale: MotifScale): Figure {
+function outlineFigure(of: Figure, outline: PieceOutline, scale: MotifScale): Figure {
   const { side, ends } = outline;
   const length = (text: string) => toNumber(parseSteps(text, scale));
   const width = length(outline.width) * (side === 'on' ? 1 : 2);

@@ -81,6 +81,15 @@ describe('straps of a motif', () => {
   it.each([
     ['made with others', [strapOf('0,4 8,4', { made: [{ kind: 'rounded', radius: '1/8' }] })], 'straps/made'],
     [
+      'outlined',
+      [
+        strapOf('0,4 8,4', {
+          outline: { width: '1/8', shade: 'R', side: 'inside', ends: 'round', dashes: null },
+        }),
+      ],
+      'straps/outline',
+    ],
+    [
       'narrower than their lines',
       [
         {

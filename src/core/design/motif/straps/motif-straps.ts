@@ -32,7 +32,7 @@ export function figuresOfStraps(
   return new Map(pieces.map((piece, at) => [piece, figures[at]!]));
 }
 
-/** How the straps of a motif look, in millimetres. @throws CoreError of their numbers; "straps/narrow" {piece}; "straps/gap" {piece} */
+/** How the straps of a motif look, in millimetres. @throws CoreError of their numbers; "straps/narrow" {piece}; "straps/gap" | "straps/outline" {piece} */
 export function stylesOf(motif: Motif, scale: MotifScale): readonly StrapStyle[] {
   const readers = {
     size: (text: string) => parseSteps(text, scale),
@@ -41,6 +41,8 @@ export function stylesOf(motif: Motif, scale: MotifScale): readonly StrapStyle[]
   return strapPieces(motif).map((piece) => {
     const style = readStrap(piece.shape.strap, piece.shape, readers);
     if (isTooNarrow(style)) throw new CoreError('straps/narrow', { piece: nameOf(piece) });
+    // Where straps come round it would be drawn across them.
+    if (piece.outline !== null) throw new CoreError('straps/outline', { piece: nameOf(piece) });
     if (style.gap > style.width) throw new CoreError('straps/gap', { piece: nameOf(piece) });
     return style;
   });
