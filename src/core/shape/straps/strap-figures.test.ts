@@ -6,7 +6,7 @@ import { resolveFigure } from '../resolve-figure.ts';
 import { solveOrder } from './solve-order.ts';
 import { ONE_CELL } from './strap-cells.ts';
 import { courseOf } from './strap-course.ts';
-import { strapFigures } from './strap-figures.ts';
+import { type LayerShade, strapFigures } from './strap-figures.ts';
 import type { StrapLine } from './strap-line.ts';
 import { strapNet } from './strap-net.ts';
 import { orderRule } from './strap-order.ts';
@@ -45,7 +45,9 @@ function drawn(style: StrapStyle, corners: readonly (readonly [number, number])[
   const rule = orderRule(net, { by: 'family' });
   const solved = solveOrder(net.crossings.length, rule, ONE_CELL);
   const course = courseOf(net, rule, solved, { swapped, turned: [] });
-  return strapFigures(course, [style], [[0, 0]])[0]!;
+  const { layers, fades } = strapFigures(course, [style], [[0, 0]])[0]!;
+  const partsOf = (wanted: LayerShade) => layers.find(({ shade }) => shade === wanted)?.parts ?? [];
+  return { body: partsOf('body'), edge: partsOf(0), dips: partsOf('dip'), fades };
 }
 
 const areaOf = (figure: Parameters<typeof resolveFigure>[0]) =>
@@ -77,9 +79,9 @@ describe('figures of straps', () => {
 
   it('are narrower under a line at their very edge, which reaches as far as the strap', () => {
     const style = { ...PLAIN, edges: [{ inset: 0, width: 0.5 }] };
-    const { body, edges } = drawn(style, UP);
+    const { body, edge } = drawn(style, UP);
     expect(areaOf(body[1]!)).toBeCloseTo(1.5 * 24, 1);
-    expect(areaOf(edges[0]![1]!)).toBeCloseTo(2 * 0.5 * 24, 1);
+    expect(areaOf(edge[1]!)).toBeCloseTo(2 * 0.5 * 24, 1);
   });
 
   it('have lines to both sides of where they go under, to a point or not', () => {

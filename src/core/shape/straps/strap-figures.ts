@@ -1,33 +1,34 @@
 import { polyline, shiftBy } from '../contour.ts';
-import { type FadeWay, moveFade } from '../fade-way.ts';
+import { moveFade } from '../fade-way.ts';
 import { type Figure, moveFigure } from '../figure.ts';
-import { dipFades, dipLines } from './dips.ts';
-import { cellAt, cellCount } from './strap-cells.ts';
+import { type DipFade, dipFades, dipLines } from './dips.ts';
+import { cellAt } from './strap-cells.ts';
 import type { StrapCourse } from './strap-course.ts';
-import type { StrapEdge, StrapStyle } from './strap-style.ts';
-import { addSteps, NO_STEP, type Step, stepped } from './strap-torus.ts';
-import { roundStep, type StrapWay, stretchOf } from './strap-way.ts';
+import { bodyLine, bodyWidth, dashedLine, edgeLines, type LineOf, lineAlong } from './strap-lines.ts';
+import { overPasses, underPasses } from './strap-passes.ts';
+import type { StrapStyle } from './strap-style.ts';
+import { type Step, stepped } from './strap-torus.ts';
+import { stretchOf } from './strap-way.ts';
 import { stretchesOf } from './stretches.ts';
-import { cutOf, type UnderPass, underPass } from './under-cut.ts';
+import { cutOf, type UnderPass } from './under-cut.ts';
 
-/** What straps of one style are painted by, in painting order: a figure for each strap. */
-export interface StrapFigures {
-  readonly body: readonly Figure[];
-  /** Where they go under. */
-  readonly dips: readonly Figure[];
-  readonly fades: readonly { readonly figure: Figure; readonly way: FadeWay }[];
-  /** By their lines. */
-  readonly edges: readonly (readonly Figure[])[];
-  readonly centre: readonly Figure[];
-  /** What lies over straps of later styles without a gap: painted once more after them, so that nothing shows between. */
-  readonly patches: StrapPatches;
+/** What a layer has the shade of: the strap, where it goes under, its middle line, or the edge line of a number. */
+export type LayerShade = 'body' | 'dip' | 'centre' | number;
+
+/** Figures of one shade, one for each strap or part of it. */
+export interface StrapLayer {
+  readonly shade: LayerShade;
+  readonly parts: readonly Figure[];
 }
 
-/** Body, edges and middle of short parts of straps. */
-export interface StrapPatches {
-  readonly body: readonly Figure[];
-  readonly edges: readonly (readonly Figure[])[];
-  readonly centre: readonly Figure[];
+/** What straps of one style are painted by. */
+export interface StrapFigures {
+  /** In painting order: the straps themselves, where they go under, edges, middle. */
+  readonly layers: readonly StrapLayer[];
+  /** Over the straps themselves. */
+  readonly fades: readonly DipFade[];
+  /** What lies over straps of later styles without a gap: painted once more after them, so that nothing shows between. */
+  readonly patches: readonly StrapLayer[];
 }
 
 /**
@@ -45,49 +46,51 @@ export function strapFigures(
   const made = new Map<string, StrapFigures>();
   const figuresOf = (strap: number, step: Step): StrapFigures => {
     const name = `${strap} ${cellAt(solved.cells, step)}`;
-    const known = made.get(name);
-    if (known !== undefined) return known;
-    const figures = figuresOfStrap(course, strap, step, styles);
+    const figures = made.get(name) ?? figuresOfStrap(course, strap, step, styles);
     made.set(name, figures);
     return figures;
   };
-  return styles.map((style, index): StrapFigures => {
-    const all = net.straps.flatMap((strap, at) =>
-      strap.style === index ? steps.map((step) => movedFigures(figuresOf(at, step), step, course)) : [],
-    );
-    return {
-      body: all.flatMap(({ body }) => body),
-      dips: all.flatMap(({ dips }) => dips),
-      fades: all.flatMap(({ fades }) => fades),
-      edges: style.edges.map((_, edge) => all.flatMap(({ edges }) => edges[edge]!)),
-      centre: all.flatMap(({ centre }) => centre),
-      patches: {
-        body: all.flatMap(({ patches }) => patches.body),
-        edges: style.edges.map((_, edge) => all.flatMap(({ patches }) => patches.edges[edge]!)),
-        centre: all.flatMap(({ patches }) => patches.centre),
-      },
-    };
-  });
+  return styles.map((_, style) =>
+    together(
+      net.straps.flatMap((strap, at) =>
+        strap.style === style ? steps.map((step) => movedFigures(figuresOf(at, step), step, course)) : [],
+      ),
+    ),
+  );
 }
 
-function movedFigures(figures: StrapFigures, step: Step, { net }: StrapCourse): StrapFigures {
+/** Figures of straps of one style: they have the same layers. */
+function together(all: readonly StrapFigures[]): StrapFigures {
+  const layersOf = (of: (figures: StrapFigures) => readonly StrapLayer[]) =>
+    (all[0] === undefined ? [] : of(all[0])).map(({ shade }, at) => ({
+      shade,
+      parts: all.flatMap((figures) => of(figures)[at]!.parts),
+    }));
+  return {
+    layers: layersOf(({ layers }) => layers),
+    fades: all.flatMap(({ fades }) => fades),
+    patches: layersOf(({ patches }) => patches),
+  };
+}
+
+function movedFigures(
+  { layers, fades, patches }: StrapFigures,
+  step: Step,
+  { net }: StrapCourse,
+): StrapFigures {
   const { x, y } = stepped(net.torus, { x: 0, y: 0 }, step);
   const motion = shiftBy(x, y);
-  const move = (some: readonly Figure[]) => some.map((figure) => moveFigure(figure, motion));
+  const move = ({ shade, parts }: StrapLayer): StrapLayer => ({
+    shade,
+    parts: parts.map((figure) => moveFigure(figure, motion)),
+  });
   return {
-    body: move(figures.body),
-    dips: move(figures.dips),
-    fades: figures.fades.map(({ figure, way }) => ({
+    layers: layers.map(move),
+    fades: fades.map(({ figure, way }) => ({
       figure: moveFigure(figure, motion),
       way: moveFade(way, motion),
     })),
-    edges: figures.edges.map(move),
-    centre: move(figures.centre),
-    patches: {
-      body: move(figures.patches.body),
-      edges: figures.patches.edges.map(move),
-      centre: move(figures.patches.centre),
-    },
+    patches: patches.map(move),
   };
 }
 
@@ -101,86 +104,80 @@ function figuresOfStrap(
   const { net } = course;
   const way = net.ways[strap]!;
   const style = styles[way.strap.style]!;
-  const { width, ends, gap, dip, centre } = style;
   const passes = style.crosses === false ? [] : underPasses(course, strap, step);
-  const half = (pass: UnderPass) => {
-    const over = pass.over.strap.style;
-    const { width: wide } = styles[over]!;
-    // Without a gap it goes on beneath another style: edges that only met would let the ground through.
-    return wide / 2 + gap - (gap === 0 && over !== way.strap.style ? wide / 4 : 0);
-  };
+  const halfOf = (pass: UnderPass) => halfCut(style, pass, styles);
   const cutsBy = (past: number) =>
-    passes.map((pass) => cutOf(pass, { under: width / 2, over: half(pass) + past }, net));
+    passes.map((pass) => cutOf(pass, { under: style.width / 2, over: halfOf(pass) + past }, net));
   const cuts = cutsBy(0);
+  const stretches = stretchesOf(net, strap, style.width);
   const capped = way.strap.comes === null;
-  const stretches = stretchesOf(net, strap, width);
-  const drawn = (figureOf: (line: (wide: number) => Figure) => Figure, by = cuts) =>
-    stretches.map(({ contour, isCutBy }) => {
-      const line = (wide: number): Figure => ({
-        kind: 'line',
-        contour,
-        width: wide,
-        ends,
-        capped,
-        dashes: null,
-      });
-      return cutBy(
-        figureOf(line),
+  const drawn = (figureOf: (line: LineOf) => Figure, by = cuts) =>
+    stretches.map(({ contour, isCutBy }) =>
+      cutBy(
+        figureOf(lineAlong(contour, style, capped)),
         by.filter((_, at) => isCutBy(passes[at]!)),
-      );
-    });
-  /** A figure where a strap goes under, cut there and at the passages next to it. */
-  const cutNear = (figure: Figure, at: number) => cutBy(figure, cuts.slice(Math.max(0, at - 1), at + 2));
+      ),
+    );
+  const { dip, edges, centre } = style;
+  // Where it goes under, cut there and at the passages next to it.
   const dips = passes.flatMap((pass, at) => {
     const isFirstRound = pass.along >= 0 && (pass.along < way.length || capped);
-    return isFirstRound ? [{ pass, at }] : [];
+    const near = cuts.slice(Math.max(0, at - 1), at + 2);
+    return isFirstRound ? [{ pass, less: (figure: Figure) => cutBy(figure, near) }] : [];
   });
-  return {
-    // A shade covers where the strap ends: nothing of its own shows there.
-    body: drawn((line) => line(bodyWidth(style)), dip?.kind === 'shade' ? cutsBy(dip.length / 3) : cuts),
-    dips:
-      dip?.kind === 'lines'
-        ? dips.flatMap(({ pass, at }) =>
-            dipLines(pass, dip, half(pass), net.torus).map((each) => cutNear(each, at)),
-          )
-        : [],
-    fades:
-      dip?.kind === 'shade'
-        ? dips.flatMap(({ pass, at }) =>
-            dipFades(pass, { width: bodyWidth(style), length: dip.length, half: half(pass) }, net.torus).map(
-              ({ figure, way: fade }) => ({ figure: cutNear(figure, at), way: fade }),
-            ),
-          )
-        : [],
-    edges: style.edges.map((edge) => drawn((line) => edgeFigure(style, edge, line))),
-    centre:
-      centre === null
-        ? []
-        : centre.dashes === null
-          ? drawn((line) => line(centre.width))
-          : [cutBy(dashedLine(way, centre), cuts)],
-    patches: patchesOf(course, strap, step, styles),
-  };
+  // A shade covers where the strap ends: nothing of its own shows there.
+  const bodyCuts = dip?.kind === 'shade' ? cutsBy(dip.length / 3) : cuts;
+  const layers: readonly StrapLayer[] = [
+    { shade: 'body', parts: drawn((line) => bodyLine(style, line), bodyCuts) },
+    ...(dip?.kind !== 'lines'
+      ? []
+      : [
+          {
+            shade: 'dip' as const,
+            parts: dips.flatMap(({ pass, less }) => dipLines(pass, dip, halfOf(pass), net.torus).map(less)),
+          },
+        ]),
+    ...edges.map((edge, shade) => ({ shade, parts: drawn((line) => edgeLines(style, edge, line)) })),
+    ...(centre === null
+      ? []
+      : [
+          {
+            shade: 'centre' as const,
+            parts:
+              centre.dashes === null
+                ? drawn((line) => line(centre.width))
+                : [cutBy(dashedLine(way, centre), cuts)],
+          },
+        ]),
+  ];
+  const fades =
+    dip?.kind !== 'shade'
+      ? []
+      : dips.flatMap(({ pass, less }) => {
+          const sizes = { width: bodyWidth(style), length: dip.length, half: halfOf(pass) };
+          return dipFades(pass, sizes, net.torus).map(({ figure, way: fade }) => ({
+            figure: less(figure),
+            way: fade,
+          }));
+        });
+  return { layers, fades, patches: patchesOf(course, strap, step, styles) };
 }
 
 function cutBy(figure: Figure, cuts: readonly Figure[]): Figure {
   return cuts.length === 0 ? figure : { kind: 'cut', parts: [figure, ...cuts] };
 }
 
-/** Dashes are counted from the strap's start to its end, once each. */
-function dashedLine({ strap }: StrapWay, { width, dashes }: NonNullable<StrapStyle['centre']>): Figure {
-  const { points, comes } = strap;
-  const isRing = comes !== null && comes[0] === 0 && comes[1] === 0;
-  const places = points.map(({ place }) => place);
-  const contour = polyline(isRing ? places.slice(0, -1) : places, isRing);
-  return { kind: 'line', contour, width, ends: 'sharp', capped: false, dashes };
+/** Half of what is taken from a strap along the one above: its width and a gap on each side. */
+function halfCut({ gap }: StrapStyle, pass: UnderPass, styles: readonly StrapStyle[]): number {
+  const over = pass.over.strap.style;
+  const { width } = styles[over]!;
+  // Without a gap it goes on beneath another style: edges that only met would let the ground through.
+  const isTucked = gap === 0 && over !== pass.way.strap.style;
+  return width / 2 + gap - (isTucked ? width / 4 : 0);
 }
 
-/** Where a line lies at the very edge, the strap ends under its middle: nothing of it shows outside. */
-function bodyWidth({ width, edges }: StrapStyle): number {
-  const rim = edges.filter(({ inset }) => inset === 0).reduce((most, edge) => Math.max(most, edge.width), 0);
-  return width - Math.min(rim, width / 2);
-}
+/** Parts of the half width of the strap beneath by which a patch reaches beyond it. */
+const PATCHED = 1 / 4;
 
 /** Short parts of a strap where it lies, without a gap, over straps that are painted after it. */
 function patchesOf(
@@ -188,67 +185,24 @@ function patchesOf(
   strap: number,
   step: Step,
   styles: readonly StrapStyle[],
-): StrapPatches {
+): readonly StrapLayer[] {
   const { net } = course;
   const way = net.ways[strap]!;
   const style = styles[way.strap.style]!;
-  const { width, ends, centre } = style;
-  const contours = overPasses(course, strap, step).flatMap(({ under, along, sine, cosine }) => {
-    const { width: wide, gap } = styles[under]!;
-    if (gap > 0 || under <= way.strap.style || style.crosses === false) return [];
-    const reach = ((wide / 2) * (1 + PATCHED) + (width / 2) * Math.abs(cosine)) / Math.abs(sine);
-    return [polyline(stretchOf(way, along - reach, along + reach, net.torus), false)];
+  const { width, edges, centre } = style;
+  const lines = overPasses(course, strap, step).flatMap(({ under, along, sine, cosine }) => {
+    const beneath = styles[under]!;
+    if (beneath.gap > 0 || under <= way.strap.style || style.crosses === false) return [];
+    const across = (beneath.width / 2) * (1 + PATCHED) + (width / 2) * Math.abs(cosine);
+    const reach = across / Math.abs(sine);
+    const places = stretchOf(way, along - reach, along + reach, net.torus);
+    return [lineAlong(polyline(places, false), style, false)];
   });
-  const drawn = (figureOf: (line: (wide: number) => Figure) => Figure) =>
-    contours.map((contour) =>
-      figureOf((wide) => ({ kind: 'line', contour, width: wide, ends, capped: false, dashes: null })),
-    );
-  return {
-    body: drawn((line) => line(bodyWidth(style))),
-    edges: style.edges.map((edge) => drawn((line) => edgeFigure(style, edge, line))),
-    centre: centre === null || centre.dashes !== null ? [] : drawn((line) => line(centre.width)),
-  };
-}
-
-/** Parts of the half width of the strap beneath by which a patch reaches beyond it. */
-const PATCHED = 1 / 4;
-
-/** A line along both edges. */
-function edgeFigure(
-  { width }: StrapStyle,
-  { inset, width: wide }: StrapEdge,
-  line: (wide: number) => Figure,
-): Figure {
-  const outer = width - 2 * inset;
-  return outer > 2 * wide ? { kind: 'cut', parts: [line(outer), line(outer - 2 * wide)] } : line(outer);
-}
-
-/** Where a strap goes over another, by the other's style. */
-function overPasses(course: StrapCourse, strap: number, step: Step) {
-  const { net, solved, over } = course;
-  const count = cellCount(solved.cells);
-  return net.routes[strap]!.flatMap(({ crossing, which }) => {
-    const { passages } = net.crossings[crossing]!;
-    const cell = cellAt(solved.cells, addSteps(passages[which].step, step));
-    if (over[crossing * count + cell] !== which) return [];
-    const { sine, cosine } = underPass(net, { crossing, which, round: 0, step: NO_STEP });
-    const under = net.straps[passages[which === 0 ? 1 : 0].strap]!.style;
-    return [{ under, along: passages[which].along, sine, cosine }];
-  });
-}
-
-/** Where a strap goes under; where it comes round, a round before and after as well. */
-function underPasses(course: StrapCourse, strap: number, step: Step): readonly UnderPass[] {
-  const { net, solved, over } = course;
-  const count = cellCount(solved.cells);
-  const way = net.ways[strap]!;
-  return (way.strap.comes === null ? [0] : [-1, 0, 1]).flatMap((round) =>
-    net.routes[strap]!.flatMap(({ crossing, which }) => {
-      const { step: by } = net.crossings[crossing]!.passages[which];
-      const reached = roundStep(way, round);
-      const cell = cellAt(solved.cells, addSteps(by, addSteps(step, reached)));
-      if (over[crossing * count + cell] === which) return [];
-      return [underPass(net, { crossing, which, round, step: reached })];
-    }),
-  );
+  return [
+    { shade: 'body', parts: lines.map((line) => bodyLine(style, line)) },
+    ...edges.map((edge, shade) => ({ shade, parts: lines.map((line) => edgeLines(style, edge, line)) })),
+    ...(centre === null || centre.dashes !== null
+      ? []
+      : [{ shade: 'centre' as const, parts: lines.map((line) => line(centre.width)) }]),
+  ];
 }
