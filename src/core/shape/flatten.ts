@@ -14,8 +14,12 @@ export interface Flattened extends Sink {
 /** Takes outlines in the unit of a grid's lengths; arcs and curves become chords. */
 export function flattenTo({ scale, height }: Grid): Flattened {
   const polygons: Place[][] = [];
-  const put = ({ x, y }: Place) =>
+  const put = ({ x, y }: Place) => {
+    // The resolver would not come to an end.
+    if (!Number.isFinite(x) || !Number.isFinite(y))
+      throw new Error(`a corner of an outline is at ${x}, ${y}`);
     polygons.at(-1)!.push({ x: Math.round(x * scale.x), y: height - Math.round(y * scale.y) });
+  };
   const sink = chordSink(SAGITTA / Math.max(scale.x, scale.y), put, () => polygons.push([]));
   return { polygons, ...sink };
 }

@@ -16,6 +16,7 @@ import { flattenTo } from './flatten.ts';
 import type { Grid } from './grid.ts';
 import { ENDS, JOINS, SHARPEST } from './line-joins.ts';
 import { areaOfPlaces, type Place } from './places.ts';
+import { withoutSpikes } from './spikes.ts';
 
 /** Most that a chord of a round corner may lie inside it, in subpixels. */
 const SAGITTA = 4;
@@ -87,7 +88,8 @@ function pathsOf(figure: Figure, grid: Grid): Paths64 {
 }
 
 /** A single outline that turns one way is as it is; all others are put right: what is wound round once or more is inside. */
-function outlinePaths(paths: Paths64): Paths64 {
+function outlinePaths(outlines: Paths64): Paths64 {
+  const paths = outlines.map(withoutSpikes).filter((path) => path.length > 0);
   const [only] = paths;
   if (paths.length === 1 && isConvex(only!)) {
     return [areaOfPlaces(only!) < 0 ? [...only!].reverse() : only!];
