@@ -10,7 +10,7 @@ import { designFromStart } from '../../src/core/design/starts.ts';
 import type { StrapSpec } from '../../src/core/design/strap/strap-schema.ts';
 import { strapsOfDesign } from '../../src/core/design/strap/straps-of-design.ts';
 import { randomNumbers } from '../../src/core/exact/random-numbers.ts';
-import { surd, surdToNumber } from '../../src/core/exact/surd.ts';
+import { surdToNumber } from '../../src/core/exact/surd.ts';
 import { unitToSvg } from '../../src/core/formats/svg/unit-svg.ts';
 import { paintTile } from '../../src/core/paint/painting.ts';
 import { isKeptIn, solveOrder } from '../../src/core/shape/straps/solve-order.ts';
@@ -19,21 +19,13 @@ import { courseOf, strapFacts } from '../../src/core/shape/straps/strap-course.t
 import type { StrapLine } from '../../src/core/shape/straps/strap-line.ts';
 import { type StrapNet, strapNet } from '../../src/core/shape/straps/strap-net.ts';
 import { orderRule } from '../../src/core/shape/straps/strap-order.ts';
-import { torusOf } from '../../src/core/shape/straps/strap-torus.ts';
 import { layersOf } from '../../src/core/thread/weaves/layers.ts';
+import { boxTorus, strapThrough } from '../strap-lines.ts';
 
 const SIDE = 12;
-const SQUARE = torusOf([
-  { x: surd(SIDE), y: surd(0) },
-  { x: surd(0), y: surd(SIDE) },
-]);
+const SQUARE = boxTorus(SIDE);
 
 type Corner = readonly [x: number, y: number];
-
-function strap(line: number, corners: readonly Corner[], run: StrapLine['run'] = 'onward'): StrapLine {
-  const points = corners.map(([x, y]) => ({ place: { x, y }, exact: { x: surd(x), y: surd(y) } }));
-  return { name: { piece: 1, line }, style: 0, points, run };
-}
 
 /** Straps through random corners, each round the torus by a random way or closed in the plane. */
 function randomStraps(next: () => number): readonly StrapLine[] {
@@ -50,8 +42,9 @@ function randomStraps(next: () => number): readonly StrapLine[] {
     ];
     const [i, j] = ways[among(ways.length)]!;
     const between = Array.from({ length: 1 + among(2) }, (): Corner => [among(2 * SIDE), among(2 * SIDE)]);
-    if (i === 0 && j === 0) return strap(line, [start, ...between, [start[0] + 5, start[1] + 3]], 'closed');
-    return strap(line, [start, ...between, [start[0] + i * SIDE, start[1] + j * SIDE]]);
+    if (i === 0 && j === 0)
+      return strapThrough([start, ...between, [start[0] + 5, start[1] + 3]], { line, run: 'closed' });
+    return strapThrough([start, ...between, [start[0] + i * SIDE, start[1] + j * SIDE]], { line });
   });
 }
 
@@ -128,23 +121,13 @@ describe('knot panels', () => {
 
 describe('two families of straight straps', () => {
   const grid = (ends: number, picks: number) => {
-    const torus = torusOf([
-      { x: surd(ends), y: surd(0) },
-      { x: surd(0), y: surd(picks) },
-    ]);
+    const torus = boxTorus(ends, picks);
     const warp = Array.from({ length: ends }, (_, at) =>
-      strap(at, [
-        [at, 0],
-        [at, picks],
-      ]),
+      strapThrough(`${at},0 ${at},${picks}`, { line: at }),
     );
-    const weft = Array.from({ length: picks }, (_, at) => ({
-      ...strap(ends + at, [
-        [0, at],
-        [ends, at],
-      ]),
-      style: 1,
-    }));
+    const weft = Array.from({ length: picks }, (_, at) =>
+      strapThrough(`0,${at} ${ends},${at}`, { line: ends + at, style: 1 }),
+    );
     return strapNet([...warp, ...weft], torus);
   };
 

@@ -3,9 +3,6 @@ import type { StrapStyle } from './strap-style.ts';
 import { placeAlong } from './strap-way.ts';
 import { underPass } from './under-cut.ts';
 
-/** Straps that cross at a smaller angle than this sine are measured as if they crossed at it. */
-const FLATTEST = 0.05;
-
 /** Where two crossings that follow each other along a strap leave no room between the straps that cross it there. */
 export function closeCrossings(net: StrapNet, styles: readonly StrapStyle[]): readonly StrapFlaw[] {
   return net.routes.flatMap((route, strap) => {
@@ -14,7 +11,7 @@ export function closeCrossings(net: StrapNet, styles: readonly StrapStyle[]): re
       const { sine } = underPass(net, { crossing, which, round: 0, step: [0, 0] });
       const { passages } = net.crossings[crossing]!;
       const other = styles[net.straps[passages[which === 0 ? 1 : 0].strap]!.style]!;
-      return { along: passages[which].along, half: other.width / 2 / Math.max(FLATTEST, Math.abs(sine)) };
+      return { along: passages[which].along, half: other.width / 2 / Math.abs(sine) };
     });
     return places.flatMap((one, at): readonly StrapFlaw[] => {
       const isLast = at + 1 === places.length;

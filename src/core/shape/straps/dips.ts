@@ -4,8 +4,8 @@ import type { Figure } from '../figure.ts';
 import type { Place } from '../places.ts';
 import type { DipLines } from './strap-style.ts';
 import type { StrapTorus } from './strap-torus.ts';
-import { placeAlong, type StrapWay, stretchOf } from './strap-way.ts';
-import { isStraight, type UnderPass } from './under-cut.ts';
+import { firstRound, placeAlong, type StrapWay, stretchOf } from './strap-way.ts';
+import { isStraight, type UnderPass, withinRoom } from './under-cut.ts';
 
 /** Both sides of where a strap goes under. */
 const SIDES = [-1, 1] as const;
@@ -15,8 +15,9 @@ const SIDES = [-1, 1] as const;
  * edge is at d·cos ± half, over the sine of the angle between them.
  * @param beside  to the left
  */
-function cutEdge({ sine, cosine }: UnderPass, beside: number, half: number, side: number): number {
-  return (beside * cosine + side * Math.sign(sine) * half) / sine;
+function cutEdge({ sine, cosine, room }: UnderPass, beside: number, half: number, side: number): number {
+  const edge = (beside * cosine + side * Math.sign(sine) * half) / sine;
+  return edge < 0 ? -withinRoom(-edge, room.before) : withinRoom(edge, room.after);
 }
 
 /** Lines along a strap from the middle of what goes over it: what lies under that is cut away with the strap. */
@@ -56,8 +57,9 @@ function withoutTwice(places: readonly Place[]): readonly Place[] {
   return places.filter(({ x, y }, at) => at === 0 || x !== places[at - 1]!.x || y !== places[at - 1]!.y);
 }
 
-/** A place beside a strap's middle line, to its left. */
-function besidePlace(way: StrapWay, along: number, beside: number, torus: StrapTorus): Place {
+/** A place beside a strap's middle line, to its left; beyond an end that does not go on, beside that end. */
+function besidePlace(way: StrapWay, far: number, beside: number, torus: StrapTorus): Place {
+  const along = way.strap.comes === null ? firstRound(way, far).along : far;
   const place = placeAlong(way, along, torus);
   const before = placeAlong(way, along - CHORD, torus);
   const after = placeAlong(way, along + CHORD, torus);

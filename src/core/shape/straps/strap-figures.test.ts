@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { surd } from '../../exact/surd.ts';
+import { boxTorus, strapThrough } from '../../../../tests/strap-lines.ts';
 import type { Grid } from '../grid.ts';
 import { areaOfPlaces } from '../places.ts';
 import { resolveFigure } from '../resolve-figure.ts';
@@ -11,37 +11,24 @@ import type { StrapLine } from './strap-line.ts';
 import { strapNet } from './strap-net.ts';
 import { orderRule } from './strap-order.ts';
 import type { StrapStyle } from './strap-style.ts';
-import { torusOf } from './strap-torus.ts';
 
 const SIDE = 20;
 
-const TORUS = torusOf([
-  { x: surd(SIDE), y: surd(0) },
-  { x: surd(0), y: surd(SIDE) },
-]);
+const TORUS = boxTorus(SIDE);
 
 /** Hundredths of a millimetre. */
 const GRID: Grid = { width: 0, height: 0, pitch: { x: 1, y: 1 }, scale: { x: 100, y: 100 } };
 
 const PLAIN: StrapStyle = { width: 2, gap: 1, ends: 'flat', edges: [], centre: null, dip: null };
 
-function straight(line: number, corners: readonly (readonly [number, number])[]): StrapLine {
-  const points = corners.map(([x, y]) => ({ place: { x, y }, exact: { x: surd(x), y: surd(y) } }));
-  return { name: { piece: 1, line }, style: 0, points, run: 'onward' };
-}
-
 /** A strap across and one up that crosses it, the one up on top or beneath; and what each is drawn by. */
-function drawn(style: StrapStyle, corners: readonly (readonly [number, number])[], swapped = false) {
-  const net = strapNet(
-    [
-      straight(0, [
-        [0, 10],
-        [SIDE, 10],
-      ]),
-      straight(1, corners),
-    ],
-    TORUS,
-  );
+function drawn(
+  style: StrapStyle,
+  corners: readonly (readonly [number, number])[],
+  swapped = false,
+  run: StrapLine['run'] = 'onward',
+) {
+  const net = strapNet([strapThrough('0,10 20,10'), strapThrough(corners, { line: 1, run })], TORUS);
   const rule = orderRule(net, { by: 'family' });
   const solved = solveOrder(net.crossings.length, rule, ONE_CELL);
   const course = courseOf(net, rule, solved, { swapped, turned: [] });
@@ -89,9 +76,26 @@ describe('figures of straps', () => {
       const dip = { kind: 'lines', count: 3, length: 3, apart: 0.5, width: 0.2, taper } as const;
       return drawn({ ...PLAIN, dip }, UP).dips.map(areaOf);
     };
-    expect(lines(false)).toHaveLength(6);
-    for (const area of lines(false)) expect(area).toBeCloseTo(3 * 0.2, 1);
-    for (const area of lines(true)) expect(area).toBeCloseTo((3 * 0.2) / 2, 1);
+    // Three to each side, together; the strap above has none.
+    expect(lines(false)).toHaveLength(1);
+    expect(lines(false)[0]).toBeCloseTo(6 * 3 * 0.2, 1);
+    expect(lines(true)[0]).toBeCloseTo((6 * 3 * 0.2) / 2, 1);
+  });
+
+  it('have no such lines beyond an end of theirs', () => {
+    const dip = { kind: 'lines', count: 2, length: 6, apart: 0.5, width: 0.2, taper: true } as const;
+    const stub = [
+      [5, 8],
+      [5, 13],
+    ] as const;
+    // From the cut to the strap's end it is 1, a sixth of the lines.
+    const { dips } = drawn({ ...PLAIN, dip }, stub, true, 'open');
+    const corners = dips.flatMap((figure) => resolveFigure(figure, GRID)).flat();
+    expect(corners.length).toBeGreaterThan(0);
+    for (const { y } of corners) {
+      expect(-y / 100).toBeGreaterThan(8 - 0.01);
+      expect(-y / 100).toBeLessThan(13 + 0.01);
+    }
   });
 
   it('fade from where they go under, and end beneath the fade', () => {

@@ -9,8 +9,8 @@ import { overPasses, underPasses } from './strap-passes.ts';
 import type { StrapStyle } from './strap-style.ts';
 import { type Step, stepped } from './strap-torus.ts';
 import { stretchOf } from './strap-way.ts';
-import { stretchesOf } from './stretches.ts';
-import { cutOf, type UnderPass } from './under-cut.ts';
+import { type Stretch, stretchesOf } from './stretches.ts';
+import { cutOf, type StrapCut, type UnderPass } from './under-cut.ts';
 
 /** What a layer has the shade of: the strap, where it goes under, its middle line, or the edge line of a number. */
 export type LayerShade = 'body' | 'dip' | 'centre' | number;
@@ -111,20 +111,10 @@ function figuresOfStrap(
   const cuts = cutsBy(0);
   const stretches = stretchesOf(net, strap, style.width);
   const capped = way.strap.comes === null;
+  const cutIn = ({ isCutBy }: Stretch, figure: Figure, by = cuts) => cutBy(figure, by.filter(isCutBy));
   const drawn = (figureOf: (line: LineOf) => Figure, by = cuts) =>
-    stretches.map(({ contour, isCutBy }) =>
-      cutBy(
-        figureOf(lineAlong(contour, style, capped)),
-        by.filter((_, at) => isCutBy(passes[at]!)),
-      ),
-    );
+    stretches.map((stretch) => cutIn(stretch, figureOf(lineAlong(stretch.contour, style, capped)), by));
   const { dip, edges, centre } = style;
-  // Where it goes under, cut there and at the passages next to it.
-  const dips = passes.flatMap((pass, at) => {
-    const isFirstRound = pass.along >= 0 && (pass.along < way.length || capped);
-    const near = cuts.slice(Math.max(0, at - 1), at + 2);
-    return isFirstRound ? [{ pass, less: (figure: Figure) => cutBy(figure, near) }] : [];
-  });
   // A shade covers where the strap ends: nothing of its own shows there.
   const bodyCuts = dip?.kind === 'shade' ? cutsBy(dip.length / 3) : cuts;
   const layers: readonly StrapLayer[] = [
@@ -134,7 +124,13 @@ function figuresOfStrap(
       : [
           {
             shade: 'dip' as const,
-            parts: dips.flatMap(({ pass, less }) => dipLines(pass, dip, halfOf(pass), net.torus).map(less)),
+            // Put together before they are cut: each cut is found once.
+            parts: stretches.flatMap((stretch) => {
+              const parts = passes
+                .filter(stretch.holds)
+                .flatMap((pass) => dipLines(pass, dip, halfOf(pass), net.torus));
+              return parts.length === 0 ? [] : [cutIn(stretch, { kind: 'join', parts })];
+            }),
           },
         ]),
     ...edges.map((edge, shade) => ({ shade, parts: drawn((line) => edgeLines(style, edge, line)) })),
@@ -153,18 +149,21 @@ function figuresOfStrap(
   const fades =
     dip?.kind !== 'shade'
       ? []
-      : dips.flatMap(({ pass, less }) => {
+      : passes.flatMap((pass, at) => {
+          if (!stretches.some(({ holds }) => holds(pass))) return [];
           const sizes = { width: bodyWidth(style), length: dip.length, half: halfOf(pass) };
+          // Cut where it goes under, and at the passages next to that.
+          const near = cuts.slice(Math.max(0, at - 1), at + 2);
           return dipFades(pass, sizes, net.torus).map(({ figure, way: fade }) => ({
-            figure: less(figure),
+            figure: cutBy(figure, near),
             way: fade,
           }));
         });
   return { layers, fades, patches: patchesOf(course, strap, step, styles) };
 }
 
-function cutBy(figure: Figure, cuts: readonly Figure[]): Figure {
-  return cuts.length === 0 ? figure : { kind: 'cut', parts: [figure, ...cuts] };
+function cutBy(figure: Figure, cuts: readonly StrapCut[]): Figure {
+  return cuts.length === 0 ? figure : { kind: 'cut', parts: [figure, ...cuts.map((cut) => cut.figure)] };
 }
 
 /** Half of what is taken from a strap along the one above: its width and a gap on each side. */

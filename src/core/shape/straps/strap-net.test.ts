@@ -1,8 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { PlaneLattice } from '../../exact/lattice.ts';
-import type { Point } from '../../exact/plane.ts';
-import { surd, surdToNumber } from '../../exact/surd.ts';
-import { parseSurd } from '../../exact/surd-text.ts';
+import { boxTorus, strapThrough } from '../../../../tests/strap-lines.ts';
 import { circleArc, onArc } from '../sink.ts';
 import { cellsFor, solveOrder } from './solve-order.ts';
 import { ONE_CELL } from './strap-cells.ts';
@@ -10,16 +7,6 @@ import { courseOf, strapFacts } from './strap-course.ts';
 import { type StrapLine, strapPoints } from './strap-line.ts';
 import { type StrapNet, strapNet } from './strap-net.ts';
 import { orderRule, type StrapOrder } from './strap-order.ts';
-import { torusOf } from './strap-torus.ts';
-
-/** Straight through points, each as "across,up". */
-function straight(text: string, { line = 0, style = 0, run = 'onward' as StrapLine['run'] } = {}): StrapLine {
-  const points = text.split(' ').map((each) => {
-    const [x, y] = each.split(',').map(parseSurd) as [Point['x'], Point['y']];
-    return { place: { x: surdToNumber(x), y: surdToNumber(y) }, exact: { x, y } };
-  });
-  return { name: { piece: 1, line }, style, points, run };
-}
 
 function circle(x: number, y: number, radius: number, line = 0): StrapLine {
   const arc = circleArc({ x, y }, radius, 0, 2 * Math.PI);
@@ -27,15 +14,8 @@ function circle(x: number, y: number, radius: number, line = 0): StrapLine {
   return { name: { piece: 1, line }, style: 0, points: strapPoints(contour), run: 'closed' };
 }
 
-function box(width: number, height: number): PlaneLattice {
-  return [
-    { x: surd(width), y: surd(0) },
-    { x: surd(0), y: surd(height) },
-  ];
-}
-
 function netOf(lines: readonly StrapLine[], width: number, height = width): StrapNet {
-  return strapNet(lines, torusOf(box(width, height)));
+  return strapNet(lines, boxTorus(width, height));
 }
 
 function factsOf(net: StrapNet, order: StrapOrder = { by: 'turns' }, cells = ONE_CELL) {
@@ -44,7 +24,7 @@ function factsOf(net: StrapNet, order: StrapOrder = { by: 'turns' }, cells = ONE
   return { solved, ...strapFacts(courseOf(net, rule, solved, { swapped: false, turned: [] })) };
 }
 
-const TRELLIS = [straight('0,0 4,4'), straight('0,4 4,0', { line: 1 })];
+const TRELLIS = [strapThrough('0,0 4,4'), strapThrough('0,4 4,0', { line: 1 })];
 
 describe('crossings on the torus', () => {
   it('of a trellis are in the middle of the box and at its corner', () => {
@@ -61,9 +41,9 @@ describe('crossings on the torus', () => {
   });
 
   it('are found at corners of the lines too, and where a line crosses itself', () => {
-    const corners = netOf([straight('0,2 2,2 4,2'), straight('2,0 2,2 2,4', { line: 1 })], 4);
+    const corners = netOf([strapThrough('0,2 2,2 4,2'), strapThrough('2,0 2,2 2,4', { line: 1 })], 4);
     expect(corners.crossings.map(({ at }) => at)).toEqual([{ x: 2, y: 2 }]);
-    const loop = netOf([straight('0,1 3,1 3,3 1,3 1,0 2,-1 4,1')], 8);
+    const loop = netOf([strapThrough('0,1 3,1 3,3 1,3 1,0 2,-1 4,1')], 8);
     expect(loop.crossings).toHaveLength(1);
     expect(loop.crossings[0]!.passages.map(({ strap }) => strap)).toEqual([0, 0]);
   });
@@ -85,7 +65,7 @@ describe('crossings on the torus', () => {
     ['along', ['0,2 4,2', '1,1 1,2 3,2 3,1']],
   ] as const)('are told from lines that %s', (kind, lines) => {
     const net = netOf(
-      lines.map((text, line) => straight(text, { line })),
+      lines.map((text, line) => strapThrough(text, { line })),
       4,
     );
     expect(net.flaws.map((flaw) => flaw.kind)).toContain(kind);
@@ -93,7 +73,10 @@ describe('crossings on the torus', () => {
 
   it('are judged exactly where doubles cannot tell', () => {
     // The corner lies on the line 0.1·√3 up, or a billionth of a millimetre off it.
-    const level = (by: string) => [straight(`0,√3/10 4,√3/10`), straight(`1,3 2,${by} 3,3`, { line: 1 })];
+    const level = (by: string) => [
+      strapThrough(`0,√3/10 4,√3/10`),
+      strapThrough(`1,3 2,${by} 3,3`, { line: 1 }),
+    ];
     expect(netOf(level('√3/10'), 4).flaws.map(({ kind }) => kind)).toEqual(['touch']);
     expect(netOf(level('√3/10+1/1000000000'), 4).flaws).toEqual([]);
     const through = netOf(level('√3/10-1/1000000000'), 4);
@@ -101,20 +84,24 @@ describe('crossings on the torus', () => {
   });
 
   it('join lines end to end, turned and moved as they lie', () => {
-    const plait = [straight('0,0 2,1'), straight('4,2 2,1', { line: 1 }), straight('1,3 3,3', { line: 2 })];
+    const plait = [
+      strapThrough('0,0 2,1'),
+      strapThrough('4,2 2,1', { line: 1 }),
+      strapThrough('1,3 3,3', { line: 2 }),
+    ];
     const { straps } = netOf(plait, 4);
     expect(straps.map(({ comes, points }) => [comes, points.length])).toEqual([
       [null, 3],
       [null, 2],
     ]);
-    const tall = strapNet(plait, torusOf(box(4, 2)));
+    const tall = strapNet(plait, boxTorus(4, 2));
     expect(tall.straps[0]!.comes).toEqual([1, 1]);
   });
 });
 
 describe('over and under in turn', () => {
   it('needs two boxes where a trellis has one crossing a box, by one lattice of three', () => {
-    const net = netOf([straight('0,2 4,2'), straight('2,0 2,4', { line: 1 })], 4);
+    const net = netOf([strapThrough('0,2 4,2'), strapThrough('2,0 2,4', { line: 1 })], 4);
     const rule = orderRule(net, { by: 'turns' });
     expect(solveOrder(1, rule, ONE_CELL).broken).toBe(2);
     expect(cellsFor(1, rule)).toEqual([{ across: 2, shift: 1, up: 1 }]);
@@ -139,10 +126,10 @@ describe('over and under in turn', () => {
   it('cannot be where a strap ends between others', () => {
     const net = netOf(
       [
-        straight('0,1 4,1'),
-        straight('0,3 4,3', { line: 1 }),
-        straight('2,0 2,2', { line: 2 }),
-        straight('1,0 1,4', { line: 3 }),
+        strapThrough('0,1 4,1'),
+        strapThrough('0,3 4,3', { line: 1 }),
+        strapThrough('2,0 2,2', { line: 2 }),
+        strapThrough('1,0 1,4', { line: 3 }),
       ],
       4,
     );
@@ -152,9 +139,9 @@ describe('over and under in turn', () => {
 
 describe('weaves of straps', () => {
   const grid = (ends: number, picks: number) => [
-    ...Array.from({ length: ends }, (_, at) => straight(`${at},0 ${at},${picks}`, { line: at })),
+    ...Array.from({ length: ends }, (_, at) => strapThrough(`${at},0 ${at},${picks}`, { line: at })),
     ...Array.from({ length: picks }, (_, at) =>
-      straight(`0,${at} ${ends},${at}`, { line: ends + at, style: 1 }),
+      strapThrough(`0,${at} ${ends},${at}`, { line: ends + at, style: 1 }),
     ),
   ];
 
@@ -182,7 +169,11 @@ describe('weaves of straps', () => {
   });
 
   it('are refused of straps that have no families', () => {
-    const three = [straight('0,0 4,0'), straight('0,0 0,4', { line: 1 }), straight('1,0 5,4', { line: 2 })];
+    const three = [
+      strapThrough('0,0 4,0'),
+      strapThrough('0,0 0,4', { line: 1 }),
+      strapThrough('1,0 5,4', { line: 2 }),
+    ];
     expect(() => orderRule(netOf(three, 4), { by: 'twill', over: 1, under: 1, climbs: 'right' })).toThrow(
       'straps/families',
     );

@@ -3,6 +3,7 @@ import type { Place } from '../places.ts';
 import { type JoinedLines, joinLines, type Strap } from './join-lines.ts';
 import { meetingOf } from './link-meeting.ts';
 import { nearPairs } from './link-pairs.ts';
+import { type PassageRoom, passageRooms } from './passage-room.ts';
 import type { StrapLine } from './strap-line.ts';
 import { SAME_PLACE, type Step, type StrapTorus, stepped, TorusPlaces } from './strap-torus.ts';
 import { type Link, placeAlong, type StrapWay, wayAlong, waysAt } from './strap-way.ts';
@@ -46,6 +47,8 @@ export interface StrapNet {
   readonly crossings: readonly StrapCrossing[];
   /** The crossings that each strap comes through, from its start on. */
   readonly routes: readonly (readonly RoutePlace[])[];
+  /** Of the two passages of each crossing. */
+  readonly rooms: readonly (readonly [PassageRoom, PassageRoom])[];
   readonly flaws: readonly StrapFlaw[];
 }
 
@@ -79,7 +82,9 @@ export function strapNet(lines: readonly StrapLine[], torus: StrapTorus): StrapN
     else if (kind !== 'joined') flaws.push({ kind, at: place });
   }
   if (crossings.length > MAX_CROSSINGS) throw new CoreError('straps/crossings', { most: MAX_CROSSINGS });
-  return { torus, straps: joined.straps, ways, crossings, routes: routesOf(joined, crossings), flaws };
+  const routes = routesOf(joined, crossings);
+  const rooms = passageRooms(crossings, routes, ways);
+  return { torus, straps: joined.straps, ways, crossings, routes, rooms, flaws };
 }
 
 function meetingsOf(ways: readonly StrapWay[], torus: StrapTorus) {

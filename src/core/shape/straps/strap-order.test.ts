@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { surd } from '../../exact/surd.ts';
+import { boxTorus, strapThrough } from '../../../../tests/strap-lines.ts';
 import { blockLabel, blockLabels, cyclicLabels, type LabelGroup } from './label-group.ts';
 import { cellsFor, isKeptIn, solveOrder } from './solve-order.ts';
 import { cellAt, cellCount, latticesOf, ONE_CELL, stepOfCell } from './strap-cells.ts';
@@ -8,23 +8,11 @@ import { courseOf, strapFacts } from './strap-course.ts';
 import type { StrapLine } from './strap-line.ts';
 import { type StrapNet, strapNet } from './strap-net.ts';
 import { orderRule, type StrapOrder } from './strap-order.ts';
-import { addSteps, torusOf } from './strap-torus.ts';
+import { addSteps } from './strap-torus.ts';
 
 const SIDE = 12;
 
 type Corner = readonly [x: number, y: number];
-
-function torus(width = SIDE, height = width) {
-  return torusOf([
-    { x: surd(width), y: surd(0) },
-    { x: surd(0), y: surd(height) },
-  ]);
-}
-
-function strap(line: number, corners: readonly Corner[], style = 0): StrapLine {
-  const points = corners.map(([x, y]) => ({ place: { x, y }, exact: { x: surd(x), y: surd(y) } }));
-  return { name: { piece: 1, line }, style, points, run: 'onward' };
-}
 
 const someStraps = fc.array(
   fc.record({
@@ -42,11 +30,10 @@ function linesOf(told: Told, by: Corner = [0, 0]): readonly StrapLine[] {
   return told
     .filter(({ start, between }) => start[0] !== between[0] || start[1] !== between[1])
     .map(({ start, way, between }, line) =>
-      strap(line, [
-        moved(start),
-        moved(between),
-        moved([start[0] + way[0] * SIDE, start[1] + way[1] * SIDE]),
-      ]),
+      strapThrough(
+        [moved(start), moved(between), moved([start[0] + way[0] * SIDE, start[1] + way[1] * SIDE])],
+        { line },
+      ),
     )
     .filter(({ points }) =>
       points.every(({ place }, at) => {
@@ -63,8 +50,8 @@ describe('any straps', () => {
         someStraps,
         fc.tuple(fc.integer({ min: -30, max: 30 }), fc.integer({ min: -30, max: 30 })),
         (told, by) => {
-          const here = strapNet(linesOf(told), torus());
-          const there = strapNet(linesOf(told, by), torus());
+          const here = strapNet(linesOf(told), boxTorus(SIDE));
+          const there = strapNet(linesOf(told, by), boxTorus(SIDE));
           expect(there.crossings).toHaveLength(here.crossings.length);
           expect(there.flaws.map(({ kind }) => kind).sort()).toEqual(
             here.flaws.map(({ kind }) => kind).sort(),
@@ -81,7 +68,7 @@ describe('any straps', () => {
   it('pass each crossing twice, in order along them', () => {
     fc.assert(
       fc.property(someStraps, (told) => {
-        const { crossings, routes } = strapNet(linesOf(told), torus());
+        const { crossings, routes } = strapNet(linesOf(told), boxTorus(SIDE));
         expect(routes.flat()).toHaveLength(2 * crossings.length);
         for (const route of routes) {
           const alongs = route.map(({ crossing, which }) => crossings[crossing]!.passages[which].along);
@@ -95,7 +82,7 @@ describe('any straps', () => {
   it('keep an order in the cells that are named for it, and in none of fewer', () => {
     fc.assert(
       fc.property(someStraps, (told) => {
-        const net = strapNet(linesOf(told), torus());
+        const net = strapNet(linesOf(told), boxTorus(SIDE));
         const count = net.crossings.length;
         const rule = orderRule(net, { by: 'turns' });
         const fitting = cellsFor(count, rule);
@@ -155,22 +142,12 @@ describe('labels', () => {
 describe('straps as warp and weft', () => {
   const grid = (count: number) => {
     const warp = Array.from({ length: count }, (_, at) =>
-      strap(at, [
-        [at, 0],
-        [at, count],
-      ]),
+      strapThrough(`${at},0 ${at},${count}`, { line: at }),
     );
     const weft = Array.from({ length: count }, (_, at) =>
-      strap(
-        count + at,
-        [
-          [0, at],
-          [count, at],
-        ],
-        1,
-      ),
+      strapThrough(`0,${at} ${count},${at}`, { line: count + at, style: 1 }),
     );
-    return strapNet([...warp, ...weft], torus(count));
+    return strapNet([...warp, ...weft], boxTorus(count));
   };
 
   /** Whether the warp is on top, by end and pick. */

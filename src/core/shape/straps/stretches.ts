@@ -2,13 +2,15 @@ import { type Contour, polyline } from '../contour.ts';
 import type { StrapNet } from './strap-net.ts';
 import { lessSteps, NO_STEP } from './strap-torus.ts';
 import { restingPlace, stretchOf } from './strap-way.ts';
-import type { UnderPass } from './under-cut.ts';
+import type { StrapCut, UnderPass } from './under-cut.ts';
 
 /** A part of a strap's middle line. */
 export interface Stretch {
   readonly contour: Contour;
-  /** Whether where the strap goes under there cuts this part. */
-  readonly isCutBy: (pass: UnderPass) => boolean;
+  /** Whether a cut reaches into this part, and is its own. */
+  readonly isCutBy: (cut: StrapCut) => boolean;
+  /** Whether the strap goes under within this part: there is one such part for each place where it does. */
+  readonly holds: (pass: UnderPass) => boolean;
 }
 
 /**
@@ -20,22 +22,35 @@ export function stretchesOf(net: StrapNet, strap: number, width: number): readon
   const way = net.ways[strap]!;
   const { comes, points } = way.strap;
   const route = net.routes[strap]!;
-  const isWithin = (from: number, to: number) => (pass: UnderPass) =>
-    pass.along > from - REACH * width && pass.along < to + REACH * width;
+  const reachesInto = (from: number, to: number) => (cut: StrapCut) =>
+    cut.to > from - width && cut.from < to + width;
+  const between = (from: number, to: number) => (pass: UnderPass) => pass.along >= from && pass.along < to;
   const drawnOut = (from: Rest, to: Rest) => {
     const beyond = ({ room }: Rest) => Math.min(width, room * NEARLY);
     return polyline(stretchOf(way, from.along - beyond(from), to.along + beyond(to), net.torus), false);
   };
   if (!route.some(({ crossing }) => isThroughItself(net, crossing))) {
     const places = points.map(({ place }) => place);
-    if (comes === null) return [{ contour: polyline(places, false), isCutBy: () => true }];
+    if (comes === null) return [{ contour: polyline(places, false), isCutBy: () => true, holds: () => true }];
     if (comes[0] === 0 && comes[1] === 0) {
-      const isFirstRound = ({ along }: UnderPass) => along >= 0 && along < way.length;
-      return [{ contour: polyline(places.slice(0, -1), true), isCutBy: isFirstRound }];
+      const isFirstRound = between(0, way.length);
+      return [
+        {
+          contour: polyline(places.slice(0, -1), true),
+          isCutBy: ({ pass }) => isFirstRound(pass),
+          holds: isFirstRound,
+        },
+      ];
     }
     const rest = restingPlace(way, 0, way.length);
     const end = { ...rest, along: rest.along + way.length };
-    return [{ contour: drawnOut(rest, end), isCutBy: isWithin(rest.along, end.along) }];
+    return [
+      {
+        contour: drawnOut(rest, end),
+        isCutBy: reachesInto(rest.along, end.along),
+        holds: between(rest.along, end.along),
+      },
+    ];
   }
   const alongs = route.map(({ crossing, which }) => net.crossings[crossing]!.passages[which].along);
   const rests = alongs.map((along, at): Rest => {
@@ -47,11 +62,11 @@ export function stretchesOf(net: StrapNet, strap: number, width: number): readon
   return route.map(({ crossing }, at): Stretch => {
     const here = alongs[at]!;
     const before = rests[at - 1] ?? { ...rests.at(-1)!, along: rests.at(-1)!.along - way.length };
-    const isNear = isWithin(before.along, rests[at]!.along);
+    const isNear = reachesInto(before.along, rests[at]!.along);
     // The same crossing is come to twice: only where it is this passage is it cut.
-    const isCutBy = (pass: UnderPass) =>
-      isNear(pass) && (pass.crossing !== crossing || Math.abs(pass.along - here) < NEAR);
-    return { contour: drawnOut(before, rests[at]!), isCutBy };
+    const isCutBy = (cut: StrapCut) =>
+      isNear(cut) && (cut.pass.crossing !== crossing || Math.abs(cut.pass.along - here) < NEAR);
+    return { contour: drawnOut(before, rests[at]!), isCutBy, holds: between(before.along, rests[at]!.along) };
   });
 }
 
@@ -72,9 +87,6 @@ type Rest = ReturnType<typeof restingPlace>;
 
 /** Parts of such a piece that are drawn at most, so that its end is not reached. */
 const NEARLY = 0.9;
-
-/** Widths of a strap within which a cut may reach into another part of it. */
-const REACH = 8;
 
 /** Millimetres within which two lengths along a strap are one. */
 const NEAR = 1e-6;

@@ -1,6 +1,7 @@
 import { polyline } from '../contour.ts';
 import type { Figure } from '../figure.ts';
 import type { Place } from '../places.ts';
+import type { PassageRoom } from './passage-room.ts';
 import type { StrapNet } from './strap-net.ts';
 import { addSteps, lessSteps, type Step, stepped } from './strap-torus.ts';
 import { firstRound, linkAt, placeAlong, type StrapWay, stretchOf, waysAt } from './strap-way.ts';
@@ -15,9 +16,12 @@ export interface UnderPass {
   readonly overAlong: number;
   /** From where the over strap is noted to where it lies. */
   readonly overStep: Step;
-  /** From the way of the under strap counterclockwise to that of the over one. */
+  /** From the way of the under strap counterclockwise to that of the over one; never nearer to 0 than `FLATTEST`. */
   readonly sine: number;
   readonly cosine: number;
+  /** Along the strap that goes under, and along the one above. */
+  readonly room: PassageRoom;
+  readonly overRoom: PassageRoom;
 }
 
 /** @param step  from where the passing strap is noted to where it lies @param round  of the strap that goes under */
@@ -31,8 +35,9 @@ export function underPass(
   }: { readonly crossing: number; readonly which: 0 | 1; readonly round: number; readonly step: Step },
 ): UnderPass {
   const { passages } = net.crossings[crossing]!;
+  const opposite = which === 0 ? 1 : 0;
   const passage = passages[which];
-  const other = passages[which === 0 ? 1 : 0];
+  const other = passages[opposite];
   const way = net.ways[passage.strap]!;
   const over = net.ways[other.strap]!;
   const under = meanWay(way, passage.along);
@@ -44,9 +49,18 @@ export function underPass(
     over,
     overAlong: other.along,
     overStep: lessSteps(addSteps(passage.step, step), other.step),
-    sine: under.x * above.y - under.y * above.x,
+    sine: noFlatter(under.x * above.y - under.y * above.x),
     cosine: under.x * above.x + under.y * above.y,
+    room: net.rooms[crossing]![which],
+    overRoom: net.rooms[crossing]![opposite],
   };
+}
+
+/** Straps that cross at a smaller angle than of this sine are cut and shaded as if they crossed at it: else without end. */
+const FLATTEST = 0.05;
+
+function noFlatter(sine: number): number {
+  return (sine < 0 ? -1 : 1) * Math.max(FLATTEST, Math.abs(sine));
 }
 
 /** The direction of a strap at a place; at a corner, half way between both. */
@@ -58,14 +72,19 @@ function meanWay(way: StrapWay, along: number): Place {
   return { x: x / length, y: y / length };
 }
 
-/** Straps that cross at a smaller angle than this sine are cut as if they crossed at it. */
-const FLATTEST = 0.05;
-
 /** Parts of its half width by which a cut reaches past the strap's edges, so that nothing is left of them. */
 const PAST = 1 / 16;
 
 /** Times further that bent straps are followed, as they may draw away from each other more slowly than straight ones. */
 const BENT = 1.8;
+
+/**
+ * A length along a strap from a crossing, at most twice as far as to the next one: straps that cross at a small angle
+ * would lie over each other without end.
+ */
+export function withinRoom(reach: number, room: number): number {
+  return Math.min(reach, 2 * room);
+}
 
 /** Half widths of the strap that goes under and of the cut: half of the over strap and the gap. */
 interface CutWidths {
@@ -73,13 +92,22 @@ interface CutWidths {
   readonly over: number;
 }
 
+/** What is taken from a strap where it goes under another. */
+export interface StrapCut {
+  readonly pass: UnderPass;
+  readonly figure: Figure;
+  /** Millimetres along the strap between which it is cut. */
+  readonly from: number;
+  readonly to: number;
+}
+
 /**
- * What is taken from a strap where another goes over it: the other with a gap at each side, as far as it lies over this
- * one. Between straight pieces that is a parallelogram.
+ * The strap above with a gap at each side, as far as it lies over the one beneath. Between straight pieces that is a
+ * parallelogram.
  */
-export function cutOf(pass: UnderPass, { under, over }: CutWidths, net: StrapNet): Figure {
+export function cutOf(pass: UnderPass, { under, over }: CutWidths, net: StrapNet): StrapCut {
   const { torus } = net;
-  const sine = Math.max(FLATTEST, Math.abs(pass.sine));
+  const sine = Math.abs(pass.sine);
   const wide = under * (1 + PAST);
   const along = (over + wide * Math.abs(pass.cosine)) / sine;
   const alongOver = (wide + over * Math.abs(pass.cosine)) / sine;
@@ -91,10 +119,8 @@ export function cutOf(pass: UnderPass, { under, over }: CutWidths, net: StrapNet
       x: middle.x + (i * over * one.x + j * wide * other.x) / sine,
       y: middle.y + (i * over * one.y + j * wide * other.y) / sine,
     });
-    return {
-      kind: 'outline',
-      contours: [polyline([corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)], true)],
-    };
+    const contours = [polyline([corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)], true)];
+    return { pass, figure: { kind: 'outline', contours }, ...reachFrom(pass.along, along) };
   }
   const line = (places: readonly Place[], width: number): Figure => ({
     kind: 'line',
@@ -104,12 +130,23 @@ export function cutOf(pass: UnderPass, { under, over }: CutWidths, net: StrapNet
     capped: false,
     dashes: null,
   });
-  const reach = alongOver * BENT;
-  const above = stretchOf(pass.over, pass.overAlong - reach, pass.overAlong + reach, torus).map((place) =>
+  const above = reachFrom(pass.overAlong, alongOver * BENT, pass.overRoom);
+  const beneath = reachFrom(pass.along, along * BENT, pass.room);
+  const placesAbove = stretchOf(pass.over, above.from, above.to, torus).map((place) =>
     stepped(torus, place, pass.overStep),
   );
-  const beneath = stretchOf(pass.way, pass.along - along * BENT, pass.along + along * BENT, torus);
-  return { kind: 'overlap', parts: [line(above, 2 * over), line(beneath, 2 * wide)] };
+  const placesBeneath = stretchOf(pass.way, beneath.from, beneath.to, torus);
+  return {
+    pass,
+    figure: { kind: 'overlap', parts: [line(placesAbove, 2 * over), line(placesBeneath, 2 * wide)] },
+    ...beneath,
+  };
+}
+
+/** So far to both sides of a length along a strap. */
+function reachFrom(along: number, reach: number, room?: PassageRoom): { from: number; to: number } {
+  if (room === undefined) return { from: along - reach, to: along + reach };
+  return { from: along - withinRoom(reach, room.before), to: along + withinRoom(reach, room.after) };
 }
 
 /** Whether a strap is straight so far to both sides of a place. */
