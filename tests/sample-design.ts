@@ -17,6 +17,7 @@ import { newMotif, newPlaid, newStripe, newTiling } from '../src/core/design/new
 import { asKind } from '../src/core/design/of-kind.ts';
 import type { PaintPicture } from '../src/core/design/picture-schema.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
+import type { StrapSpec } from '../src/core/design/strap/strap-schema.ts';
 import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
 import type { FormSpec } from '../src/core/design/tiling/form-schema.ts';
 import type { LinesSpec } from '../src/core/design/tiling/tiling-schema.ts';
@@ -280,6 +281,17 @@ const somePoints = fc.array(
   { minLength: 3, maxLength: 5 },
 );
 
+const SOME_STRAPS: readonly StrapSpec[] = [
+  { gap: '1/8', edges: [], centre: null, dip: null },
+  {
+    gap: '0',
+    edges: [{ inset: '0', width: '1/16', shade: 'B' }],
+    centre: { width: '1/16', shade: 'A', dashes: { length: '1/4', gap: '1/8' } },
+    dip: { kind: 'lines', count: 2, length: '1/4', apart: '1/16', width: '1/32', taper: true, shade: 'B' },
+  },
+  { gap: '1/16', edges: [], centre: null, dip: { kind: 'shade', length: '1/4', shade: 'B' } },
+];
+
 const someShape: fc.Arbitrary<PieceShape> = fc.oneof(
   fc.constantFrom(...(Object.keys(SHAPES) as ShapeName[])).map(usualShape),
   fc.record({ kind: fc.constant('disc' as const), across: someSteps }),
@@ -290,7 +302,11 @@ const someShape: fc.Arbitrary<PieceShape> = fc.oneof(
       width: fc.constantFrom('1/2', '1/4'),
       ends: fc.constantFrom('round' as const, 'sharp' as const, 'flat' as const),
       dashes: fc.constantFrom(null, { length: '1/2', gap: '1/3' }),
-      strap: fc.constant(null),
+      // Seldom: many crossings take long.
+      strap: fc.oneof(
+        { weight: 6, arbitrary: fc.constant(null) },
+        { weight: 1, arbitrary: fc.constantFrom(...SOME_STRAPS) },
+      ),
     })
     .map(({ points, ...line }) => ({
       kind: 'line' as const,
