@@ -42,6 +42,19 @@ export function band(page: Page, direction: RailName, index: number): Locator {
   return rail(page, direction).locator(`[data-band="${index}"]`);
 }
 
+/** A motif that is told as text, on the bench. */
+export async function openMotif(page: Page, text: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New design' }).click();
+  await page.getByRole('radio', { name: 'Motif' }).click();
+  await page.getByRole('button', { name: 'Empty box', exact: true }).dblclick();
+  await clothShown(page);
+  await page.getByRole('button', { name: 'As text…' }).click();
+  await page.getByLabel(/^One piece a line/).fill(text);
+  await page.getByRole('button', { name: 'Apply' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+}
+
 export function warpField(page: Page): Locator {
   return page.getByRole('textbox', { name: /^Warp/ });
 }

@@ -1,18 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { clothShown, openFromShelf, openNew, saved, step } from './helpers.ts';
-
-/** A motif that is told as text, on the bench. */
-async function openMotif(page: Page, text: string): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New design' }).click();
-  await page.getByRole('radio', { name: 'Motif' }).click();
-  await page.getByRole('button', { name: 'Empty box', exact: true }).dblclick();
-  await clothShown(page);
-  await page.getByRole('button', { name: 'As text…' }).click();
-  await page.getByLabel(/^One piece a line/).fill(text);
-  await page.getByRole('button', { name: 'Apply' }).click();
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-}
+import { openFromShelf, openMotif, openNew, saved, step } from './helpers.ts';
 
 /** Chooses a lay by its picture, once it says what one repeat would be. */
 async function choose(page: Page, kind: string, name: RegExp): Promise<void> {

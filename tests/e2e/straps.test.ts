@@ -1,19 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import sharp from 'sharp';
-import { clothShown, saved, step } from './helpers.ts';
-
-/** Begins a motif on the bench as text. */
-async function openMotif(page: Page, text: string): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New design' }).click();
-  await page.getByRole('radio', { name: 'Motif' }).click();
-  await page.getByRole('button', { name: 'Empty box', exact: true }).dblclick();
-  await clothShown(page);
-  await page.getByRole('button', { name: 'As text…' }).click();
-  await page.getByLabel(/^One piece a line/).fill(text);
-  await page.getByRole('button', { name: 'Apply' }).click();
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-}
+import { clothShown, openMotif, saved, step } from './helpers.ts';
 
 /** The sent tile, as far as its shades: how many of its pixels are of each. */
 async function sentShades(page: Page): Promise<ReadonlyMap<string, number>> {

@@ -2,11 +2,9 @@ import type { StarSpec } from '../../core/design/tiling/star/star-schema.ts';
 import { parseStarAngle } from '../../core/design/tiling/star/star-schema.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import type { Place } from '../../core/shape/places.ts';
-import { wayOf } from '../../kit/arrow-keys.ts';
-import { followPointer } from '../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
+import { ClothHandle } from '../cloth/cloth-handle.tsx';
 import type { ClothPlaces } from '../cloth/use-cloth-view.ts';
-import { dispatch } from '../state/bench-store.ts';
 import { putTiling } from './put-tiling.ts';
 import type { LaidPlaces } from './tiling-places.ts';
 
@@ -33,35 +31,14 @@ export function StarHandle({ star, places, view }: StarHandleProps) {
     const snapped = Math.min(MOST, Math.max(LEAST, Math.round(angle / STEP) * STEP));
     putTiling({ star: { ...star, angle: String(snapped) } }, tag);
   };
-  const at = view.toView(placeAt(side, degrees));
   return (
-    <button
-      type="button"
-      aria-label={`Angle of the star lines: ${degrees}°`}
-      title="Angle of the star lines: drag it, or use the arrows"
-      className="-translate-x-1/2 -translate-y-1/2 absolute h-6 w-6 cursor-move touch-none rounded-full border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)]"
-      style={{ left: at.x, top: at.y }}
-      onPointerDown={(event) => {
-        if (event.button !== 0) return;
-        event.stopPropagation();
-        const box = event.currentTarget.parentElement!.getBoundingClientRect();
-        const tag = `star-angle-${event.timeStamp}`;
-        followPointer(
-          event,
-          ({ clientX, clientY }) => {
-            const place = view.toCloth({ x: clientX - box.left, y: clientY - box.top });
-            put(degreesTo(side, place), tag);
-          },
-          () => dispatch({ kind: 'settle' }),
-        );
-      }}
-      onKeyDown={(event) => {
-        const way = wayOf(event.key);
-        if (way === undefined) return;
-        event.preventDefault();
-        event.stopPropagation();
-        put(degrees + STEP * (way.right + way.up) * (event.shiftKey ? 10 : 1), 'star-angle-keys');
-      }}
+    <ClothHandle
+      name={`Angle of the star lines: ${degrees}°`}
+      tag="star-angle"
+      at={placeAt(side, degrees)}
+      view={view}
+      onDrag={(place, tag) => put(degreesTo(side, place), tag)}
+      onArrow={({ right, up }, far, tag) => put(degrees + STEP * (right + up) * (far ? 10 : 1), tag)}
     />
   );
 }

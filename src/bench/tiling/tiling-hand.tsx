@@ -1,12 +1,10 @@
 import { useEffect, useMemo } from 'react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import type { Place } from '../../core/shape/places.ts';
-import { wayOf } from '../../kit/arrow-keys.ts';
-import { followPointer } from '../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
+import { ClothHandle } from '../cloth/cloth-handle.tsx';
 import { panCloth } from '../cloth/pan-cloth.ts';
 import { type ClothPlaces, useClothView } from '../cloth/use-cloth-view.ts';
-import { dispatch } from '../state/bench-store.ts';
 import { CrossingDots } from '../straps/crossing-dots.tsx';
 import { type FamilyHandle, familyHandles } from './family-handles.ts';
 import { putTiling } from './put-tiling.ts';
@@ -101,37 +99,18 @@ function Mark({ places, chosen, view }: { places: LaidPlaces; chosen: TilingPlac
 
 /** A corner that is dragged along what the numbers allow; arrow keys move it by the same steps. */
 function Handle({ handle, scale, view }: { handle: FamilyHandle; scale: number; view: ClothPlaces }) {
-  const at = view.toView({ x: handle.at.x * scale, y: handle.at.y * scale });
   const move = (place: Place, tag: string) => putTiling({ form: handle.moved(place) }, tag);
+  const step = handle.step ?? 1 / 20;
   return (
-    <button
-      type="button"
-      aria-label={handle.name}
-      title={`${handle.name}: drag it, or use the arrows`}
-      className="-translate-x-1/2 -translate-y-1/2 absolute h-6 w-6 cursor-move touch-none rounded-full border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)]"
-      style={{ left: at.x, top: at.y }}
-      onPointerDown={(event) => {
-        if (event.button !== 0) return;
-        event.stopPropagation();
-        const box = event.currentTarget.parentElement!.getBoundingClientRect();
-        const tag = `corner-${event.timeStamp}`;
-        followPointer(
-          event,
-          ({ clientX, clientY }) => {
-            const { x, y } = view.toCloth({ x: clientX - box.left, y: clientY - box.top });
-            move({ x: x / scale, y: y / scale }, tag);
-          },
-          () => dispatch({ kind: 'settle' }),
-        );
-      }}
-      onKeyDown={(event) => {
-        const way = wayOf(event.key);
-        if (way === undefined) return;
-        event.preventDefault();
-        event.stopPropagation();
-        const step = handle.step ?? 1 / 20;
-        move({ x: handle.at.x + way.right * step, y: handle.at.y + way.up * step }, 'corner-keys');
-      }}
+    <ClothHandle
+      name={handle.name}
+      tag="corner"
+      at={{ x: handle.at.x * scale, y: handle.at.y * scale }}
+      view={view}
+      onDrag={({ x, y }, tag) => move({ x: x / scale, y: y / scale }, tag)}
+      onArrow={({ right, up }, _far, tag) =>
+        move({ x: handle.at.x + right * step, y: handle.at.y + up * step }, tag)
+      }
     />
   );
 }

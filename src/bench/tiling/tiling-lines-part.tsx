@@ -6,6 +6,7 @@ import { parseNarrow } from '../../core/design/tiling/tiling-numbers.ts';
 import { type LinesSpec, MAX_LINES } from '../../core/design/tiling/tiling-schema.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Choice } from '../../kit/fields/choice.tsx';
+import { LINE_ENDS } from '../../kit/fields/line-ends.ts';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { type Options, SelectField } from '../../kit/fields/select-field.tsx';
 import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
@@ -141,11 +142,7 @@ function LineCard({ at, lines, shades, resolution, options, onChange, onRemove }
         <Choice
           label="Ends and corners"
           value={ends}
-          options={[
-            { value: 'round', text: 'Round' },
-            { value: 'sharp', text: 'Sharp' },
-            { value: 'flat', text: 'Cut off' },
-          ]}
+          options={LINE_ENDS}
           onChange={(next) => onChange({ ...lines, ends: next })}
         />
       )}

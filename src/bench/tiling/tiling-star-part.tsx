@@ -8,6 +8,7 @@ import { exactDecimal } from '../../core/exact/exact-decimal.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Choice } from '../../kit/fields/choice.tsx';
+import { LINE_ENDS } from '../../kit/fields/line-ends.ts';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
 import { Slider } from '../../kit/fields/slider.tsx';
@@ -25,12 +26,6 @@ const LOOKS = [
   { value: 'lines', text: 'Lines' },
   { value: 'straps', text: 'Straps' },
   { value: 'none', text: 'No lines' },
-] as const;
-
-const ENDS = [
-  { value: 'round', text: 'Round' },
-  { value: 'sharp', text: 'Sharp' },
-  { value: 'flat', text: 'Cut off' },
 ] as const;
 
 interface StarPartProps {
@@ -153,7 +148,7 @@ function StarLineFields({ design, star, line, put }: StarLineFieldsProps) {
       <Choice
         label="Corners of the star lines"
         value={line.ends}
-        options={ENDS}
+        options={LINE_ENDS}
         onChange={(ends) => put({ line: { ...line, ends } })}
       />
       {strap !== null && (

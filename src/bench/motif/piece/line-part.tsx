@@ -4,11 +4,12 @@ import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
 import { type LineShape, MAX_POINTS } from '../../../core/design/motif/motif-schema.ts';
 import { CheckField } from '../../../kit/fields/check-field.tsx';
 import { Choice } from '../../../kit/fields/choice.tsx';
+import { LINE_ENDS } from '../../../kit/fields/line-ends.ts';
 import { NumberField } from '../../../kit/fields/number-field.tsx';
 import { RemoveButton } from '../../../kit/remove-button.tsx';
 import { READ_NUMBERS } from '../../../wording/motif-words.ts';
 import { type StrapLengths, StrapPart } from '../../straps/strap-part.tsx';
-import { DashesFields, ENDS } from './outline-part.tsx';
+import { DashesFields } from './outline-part.tsx';
 
 const RUNS = [
   { value: 'open', text: 'Stops' },
@@ -75,7 +76,7 @@ export function LinePart({ shape, shades, scale, onChange }: LinePartProps) {
           <Choice
             label="Ends and corners"
             value={ends}
-            options={ENDS}
+            options={LINE_ENDS}
             onChange={(next) => onChange({ ...shape, ends: next })}
           />
           {strap === null && (

@@ -4,12 +4,12 @@ import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
 import type { Piece } from '../../../core/design/motif/motif-schema.ts';
 import { CheckField } from '../../../kit/fields/check-field.tsx';
 import { Choice } from '../../../kit/fields/choice.tsx';
+import { LINE_ENDS } from '../../../kit/fields/line-ends.ts';
 import { NumberField } from '../../../kit/fields/number-field.tsx';
 import { ShadeSelect } from '../../../kit/fields/shade-select.tsx';
 import { whole } from '../../../kit/fields/whole.ts';
 import { RemoveButton } from '../../../kit/remove-button.tsx';
 import { pieceName, READ_NUMBERS } from '../../../wording/motif-words.ts';
-import { ENDS } from './outline-part.tsx';
 
 interface MakingFieldsProps {
   readonly making: Making;
@@ -160,7 +160,7 @@ function BandFields({ making, shades, scale, onChange }: Of<'bands'>) {
       <Choice
         label="Corners of the bands"
         value={corner}
-        options={ENDS}
+        options={LINE_ENDS}
         onChange={(next) => onChange({ ...making, corner: next })}
       />
     </>

@@ -3,16 +3,11 @@ import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
 import type { LineShape, PieceOutline } from '../../../core/design/motif/motif-schema.ts';
 import { CheckField } from '../../../kit/fields/check-field.tsx';
 import { Choice } from '../../../kit/fields/choice.tsx';
+import { LINE_ENDS } from '../../../kit/fields/line-ends.ts';
 import { NumberField } from '../../../kit/fields/number-field.tsx';
 import { ShadeSelect } from '../../../kit/fields/shade-select.tsx';
 import { READ_NUMBERS } from '../../../wording/motif-words.ts';
 import { usualOutline } from '../motif-edits.ts';
-
-export const ENDS = [
-  { value: 'round', text: 'Round' },
-  { value: 'sharp', text: 'Sharp' },
-  { value: 'flat', text: 'Cut off' },
-] as const;
 
 const SIDES = [
   { value: 'inside', text: 'Inside' },
@@ -62,7 +57,7 @@ export function OutlinePart({ outline, shades, scale, onChange }: OutlinePartPro
           <Choice
             label="Corners"
             value={outline.ends}
-            options={ENDS}
+            options={LINE_ENDS}
             onChange={(ends) => onChange({ ...outline, ends })}
           />
           <DashesFields
