@@ -7,6 +7,9 @@ import { type ByKind, KINDS } from '../core/design/constructions.ts';
 import { readDesignText } from '../core/design/read-design.ts';
 import { designFromStart, startsOf } from '../core/design/starts.ts';
 import { addNewFromStart } from './new-from-start.ts';
+import { addNewCommands } from './new-program.ts';
+
+const FOLDER = mkdtempSync(join(tmpdir(), 'vetro-starts-'));
 
 /** The design that a command of that kind writes. */
 function made(kind: keyof ByKind, ...options: readonly string[]) {
@@ -27,6 +30,18 @@ describe.each(Object.keys(KINDS) as (keyof ByKind)[])('a new %s from a start poi
     const design = made(kind, '--from', last, '--name', 'Lamp', '--number', 'LLR 9', '--resolution', '150');
     const { construction } = designFromStart(kind, last);
     expect(design).toMatchObject({ name: 'Lamp', number: 'LLR 9', resolution: '150', construction });
+  });
+});
+
+describe.each(Object.keys(KINDS) as (keyof ByKind)[])('the command for a new %s', (kind) => {
+  it.each(startsOf(kind).map(({ key }) => key))('makes %s by its name', (key) => {
+    const file = join(FOLDER, `${kind}-${key}.json`);
+    const make = new Command('new');
+    addNewCommands(make);
+    make.parse([kind, '--from', key, '-o', file], { from: 'user' });
+    const { construction } = readDesignText(readFileSync(file, 'utf8'));
+    expect(construction.kind).toBe(kind);
+    expect(construction).toEqual(designFromStart(kind, key).construction);
   });
 });
 

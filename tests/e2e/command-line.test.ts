@@ -4,7 +4,6 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { MOTIF_STARTS } from '../../src/core/design/motif/motif-starts.ts';
 import { PLAID_STARTS } from '../../src/core/design/plaid/plaid-starts.ts';
 import { STRIPE_STARTS } from '../../src/core/design/stripe/stripe-starts.ts';
 
@@ -19,6 +18,11 @@ function vetro(...args: readonly string[]): { status: number | null; out: string
 
 function read(name: string): Buffer {
   return readFileSync(join(FOLDER, name));
+}
+
+/** The first, the middle and the last: src/cli makes all of them. */
+function fewOf<T>(starts: readonly T[]): readonly T[] {
+  return [starts[0]!, starts[Math.floor(starts.length / 2)]!, starts.at(-1)!];
 }
 
 test('new, check and render make a batch', () => {
@@ -43,7 +47,7 @@ test('new, check and render make a batch', () => {
 });
 
 test('stripes are made from widths, an angle or a start point, checked and rendered', () => {
-  for (const { key } of STRIPE_STARTS) {
+  for (const { key } of fewOf(STRIPE_STARTS)) {
     expect(vetro('new', 'stripe', '--from', key, '-o', `${key}.json`)).toEqual({
       status: 0,
       out: '',
@@ -204,8 +208,8 @@ test('tilings are made, checked, rendered, and told face by face', () => {
   expect(vetro('export', 'floor.json', '--to', 'csv').err).toContain('A tiling has no thread counts');
 });
 
-test('every start point is made by its name, and seeds tell irregular ones apart', () => {
-  for (const { key } of PLAID_STARTS) {
+test('start points are made by their names, and seeds tell irregular ones apart', () => {
+  for (const { key } of fewOf(PLAID_STARTS)) {
     expect(vetro('new', 'plaid', '--from', key, '-o', `${key}.json`)).toEqual({
       status: 0,
       out: '',
@@ -223,8 +227,8 @@ test('every start point is made by its name, and seeds tell irregular ones apart
   expect(vetro('export', 'flat.json').out).toContain('print: multiply 1 warp');
 });
 
-test('motifs are made from every start point, told of, checked and rendered', () => {
-  for (const { key } of MOTIF_STARTS) {
+test('motifs are made from start points, told of, checked and rendered', () => {
+  for (const key of ['dots', 'dots-half-drop', 'fish-scale', 'fret']) {
     const made = vetro('new', 'motif', '--from', key, '--step', '4mm', '-o', `motif-${key}.json`);
     expect([key, made.status, made.err]).toEqual([key, 0, '']);
   }
