@@ -1,4 +1,4 @@
-import { BLENDS, type Blend } from '../../core/colour/blend.ts';
+import { PRINT_BLENDS, type PrintBlend } from '../../core/colour/blend.ts';
 import type { Lay } from '../../core/design/design-schema.ts';
 import { pitchOf, pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { exactDecimal } from '../../core/exact/exact-decimal.ts';
@@ -17,7 +17,7 @@ import { useDesignOf } from '../state/use-construction.ts';
 import { MixedColours } from './mixed-colours.tsx';
 import { setPrint } from './plaid-edits.ts';
 
-const NAMES: Readonly<Record<Blend, string>> = {
+const NAMES: Readonly<Record<PrintBlend, string>> = {
   normal: 'Plain cover',
   multiply: 'Multiply',
   screen: 'Screen',
@@ -52,7 +52,7 @@ export function PrintChoice() {
       <SelectField
         label="Blend"
         value={print.blend}
-        options={(Object.keys(BLENDS) as Blend[]).map((blend) => ({ value: blend, text: NAMES[blend] }))}
+        options={PRINT_BLENDS.map((blend) => ({ value: blend, text: NAMES[blend] }))}
         onChange={(blend) => set({ blend })}
       />
       <ShadeSelect

@@ -1,4 +1,4 @@
-import { type Blend, layOver } from '../colour/blend.ts';
+import { layOver, type PrintBlend } from '../colour/blend.ts';
 import { hexOf, rgbOf } from '../colour/hex.ts';
 import type { Shade } from '../colour/shade.ts';
 import { CoreError } from '../error.ts';
@@ -10,7 +10,7 @@ import { smallestPeriod } from './smallest-period.ts';
 
 /** How one set of stripes is printed over the other. */
 export interface Print {
-  readonly blend: Blend;
+  readonly blend: PrintBlend;
   /** 0 … 1; 1/2 with "normal" is the mean of both. */
   readonly strength: Rational;
   /** Which set of stripes is laid over the other. */

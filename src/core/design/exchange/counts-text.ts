@@ -1,4 +1,4 @@
-import { BLENDS } from '../../colour/blend.ts';
+import { PRINT_BLENDS } from '../../colour/blend.ts';
 import { cardWith } from '../../colour/shade-words.ts';
 import { CoreError } from '../../error.ts';
 import { parseCountsText } from '../../formats/counts-text.ts';
@@ -64,12 +64,13 @@ export function parsePrint(text: string): PrintChoice {
   const [, how, ground] = /^(.*?)(?:\bon\s+([a-z]{1,3}))?\s*$/i.exec(text)!;
   if (ground !== undefined) print.ground = ground.toUpperCase();
   for (const word of how!.trim().toLowerCase().split(/\s+/)) {
-    if (Object.hasOwn(BLENDS, word)) print.blend = word as PrintChoice['blend'];
+    const blend = PRINT_BLENDS.find((name) => name === word);
+    if (blend !== undefined) print.blend = blend;
     else if (word === 'warp' || word === 'weft') print.top = word;
     else if (/^[\d./]+%?$/.test(word)) {
       parseStrength(word);
       print.strength = word;
-    } else throw new CoreError('print/text', { text: word, blends: Object.keys(BLENDS) });
+    } else throw new CoreError('print/text', { text: word, blends: PRINT_BLENDS });
   }
   return print;
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BLENDS, type Blend } from '../../colour/blend.ts';
+import { PRINT_BLENDS } from '../../colour/blend.ts';
 import { SHADE_KEY } from '../../colour/shade.ts';
 import { MAX_BANDS, MAX_COUNT } from '../../thread/band.ts';
 import { parseStrength } from '../../thread/print.ts';
@@ -24,7 +24,7 @@ export const CROSSINGS = ['woven', 'printed'] as const;
 export type Crossed = (typeof CROSSINGS)[number];
 
 const printSchema = z.strictObject({
-  blend: z.enum(Object.keys(BLENDS) as [Blend, ...Blend[]]),
+  blend: z.enum(PRINT_BLENDS),
   strength: exactText(parseStrength),
   top: z.enum(['warp', 'weft']),
   /** The shade that lies under everything; null is white. */
