@@ -18,6 +18,7 @@ const BENCHMARKS = [
   'motifs',
   'lays',
   'straps',
+  'plies',
   'server',
   'command-line',
 ];

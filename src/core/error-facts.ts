@@ -194,6 +194,13 @@ export interface ErrorFacts {
   'picture/not-one': None;
   'picture/too-large': Of<'width' | 'height' | 'most'>;
 
+  'plies/count': Of<'count' | 'most'>;
+  'plies/lay': None;
+  'plies/never': Of<'ply' | 'axis'>;
+  'plies/no-repeat': Of<'ply'>;
+  'plies/too-long': Of<'ply' | 'axis'>;
+  'plies/too-many': Of<'across' | 'down'>;
+
   'print/strength': Of<'text'>;
   'print/text': Of<'text' | 'blends'>;
 

@@ -9,6 +9,7 @@ import { MOTIFS, spot } from './sentences/motifs.ts';
 import { NOTATION } from './sentences/notation.ts';
 import { NUMBERS } from './sentences/numbers.ts';
 import { PICTURES } from './sentences/pictures.ts';
+import { PLIES } from './sentences/plies.ts';
 import { SCHEMA_SENTENCES } from './sentences/schema.ts';
 import { SERVER_SENTENCES } from './sentences/server.ts';
 import { STRAPS } from './sentences/straps.ts';
@@ -28,6 +29,7 @@ const SENTENCES: Sentences = {
   ...THREADS,
   ...TILINGS,
   ...LAYS,
+  ...PLIES,
   ...STRAPS,
   ...MOTIFS,
   ...COMMAND_LINE,

@@ -68,6 +68,22 @@ const PROOFS: { readonly [K in NumberProof['kind']]: ProofWords<Extract<NumberPr
         : `${plural(faces, 'face')} do not cover the repeat as they should; ${grouped(loose)} of ${plural(edges, 'edge')} lack a face on one side (${sum}).`;
     },
   },
+  plies: {
+    open: ({ plies }) => {
+      const at = plies.findIndex(({ proof, fits }) => !proof.closed || !fits);
+      const { proof } = plies[at]!;
+      return proof.closed
+        ? `ply ${at + 1} does not go whole times into the repeat.`
+        : `in ply ${at + 1}, ${proofWords(proof).open(proof)}`;
+    },
+    details: ({ plies }) =>
+      plies
+        .map(({ proof, times }, at) => {
+          const goes = `Ply ${at + 1} goes ${times.across} × ${times.down} times into the repeat.`;
+          return `${goes} ${proofWords(proof).details(proof)}`;
+        })
+        .join(' '),
+  },
 };
 
 function proofWords<P extends NumberProof>(proof: P): ProofWords<P> {

@@ -77,6 +77,9 @@ function repeatText(unit: RepeatUnit): string {
     const rows = [...content.rowAt].map((row) => content.rows[row]!.join());
     return [sides, content.shades.map(({ hex }) => hex).join(), ...rows].join('\n');
   }
+  if (content.kind === 'plies') {
+    return [sides, ...content.plies.map((ply) => repeatText(ply.unit))].join('\n');
+  }
   const base = partitionIn({ content });
   const faces = base.faces.map(({ corners, fill }) =>
     [

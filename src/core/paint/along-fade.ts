@@ -41,6 +41,7 @@ function repeated({ every }: FadeWay, { tile, scale }: PixelGrid): (x: number, y
   if (every === null) return (x, y) => ({ x, y });
   const width = Math.round(every.x * scale.x);
   const height = Math.round(every.y * scale.y);
-  const top = tile.height - height;
-  return (x, y) => ({ x: modulo(x, width), y: top + modulo(y - top, height) });
+  const left = Math.round((every.at?.x ?? 0) * scale.x);
+  const top = tile.height - height - Math.round((every.at?.y ?? 0) * scale.y);
+  return (x, y) => ({ x: left + modulo(x - left, width), y: top + modulo(y - top, height) });
 }

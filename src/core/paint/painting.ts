@@ -12,6 +12,7 @@ import { type LightPainter, packLight } from './light-rows.ts';
 import { litCells } from './lit-cells.ts';
 import { paintOpaqueFigures } from './opaque-figures.ts';
 import { hasVaried, paintPartition } from './partition-painter.ts';
+import { paintPlies, pliesLight } from './plies/plies-painter.ts';
 import { paintSharpCells } from './sharp-cells.ts';
 import type { ThreadLook } from './thread-light.ts';
 import { paintThreads } from './threads.ts';
@@ -88,6 +89,16 @@ const PAINTERS: { readonly [K in Content['kind']]: Painter<Extract<Content, { ki
     ],
     fast: paintOpaqueFigures,
     isSharp: () => false,
+  },
+  plies: {
+    light: (content, pitch, window, tables) => [
+      pliesLight(content, { window, pitch, prepare: preparePainting }, tables),
+    ],
+    fast: (content, window, pitch) => paintPlies(content, { window, pitch, prepare: preparePainting }),
+    isSharp: ({ plies }, { width, height }) =>
+      plies.every(({ unit, times }) =>
+        isSharp(unit.content, { width: width / times.across, height: height / times.down }),
+      ),
   },
 };
 

@@ -17,9 +17,28 @@ export interface CellsProof {
   readonly misses: number;
 }
 
+/** Why plies over each other close: each by itself, and by going whole times into what they have in common. */
+export interface PliesProof {
+  readonly kind: 'plies';
+  readonly closed: boolean;
+  /** Of each, the lowest first. */
+  readonly plies: readonly PlyProof[];
+  /** What does not follow from the construction's own numbers. */
+  readonly misses: number;
+}
+
+/** A ply's own proof, and how often its repeat goes into the common one. */
+export interface PlyProof {
+  readonly proof: NumberProof;
+  readonly times: { readonly across: number; readonly down: number };
+  /** Whether so many of its repeats are as long as the common one, exactly. */
+  readonly fits: boolean;
+}
+
 /** Why the numbers close, or where they do not; a partition's edges and areas, and what its construction found. */
 export type NumberProof =
   | CellsProof
+  | PliesProof
   | (PartitionProof & {
       readonly kind: 'partition';
       /** What does not follow from the construction's own numbers. */

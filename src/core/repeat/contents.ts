@@ -1,4 +1,6 @@
 import type { Shade } from '../colour/shade.ts';
+import { isWhole, rational } from '../exact/rational.ts';
+import { equalSurds, scaleSurd } from '../exact/surd.ts';
 import { checkPartition } from '../faces/check-partition.ts';
 import { hasClear, type Partition } from '../faces/partition.ts';
 import type { Place } from '../shape/places.ts';
@@ -7,12 +9,12 @@ import { type Block, blockCells, MOST_CELLS } from './block-cells.ts';
 import { blockPartition, MOST_FACES } from './block-faces.ts';
 import { blockMarks } from './block-marks.ts';
 import { closeCells, type NumberProof } from './close-numbers.ts';
-import type { Content, Lattice, Marks, RepeatUnit } from './repeat-unit.ts';
+import { type Content, type Marks, type Ply, type RepeatUnit, repeatSize } from './repeat-unit.ts';
 
 /** What there is to know of a kind of content, beside how it is painted and drawn. */
 interface ContentKind<C extends Content> {
   /** What can be proven without knowing how it was made. */
-  readonly prove: (content: C, lattice: Lattice) => NumberProof;
+  readonly prove: (content: C, unit: RepeatUnit) => NumberProof;
   readonly mapShades: (content: C, change: (shades: readonly Shade[]) => readonly Shade[]) => C;
   /** Whether anything beneath it is seen. */
   readonly isClear: (content: C) => boolean;
@@ -28,7 +30,7 @@ interface ContentKind<C extends Content> {
 
 const CONTENTS: { readonly [K in Content['kind']]: ContentKind<Extract<Content, { kind: K }>> } = {
   cells: {
-    prove: (cells, lattice) => closeCells(cells, lattice),
+    prove: (cells, { lattice }) => closeCells(cells, lattice),
     mapShades: (cells, change) => ({ ...cells, shades: change(cells.shades) }),
     isClear: () => false,
     partitionOf: () => undefined,
@@ -60,7 +62,54 @@ const CONTENTS: { readonly [K in Content['kind']]: ContentKind<Extract<Content, 
       (base.faces.length + marks.length) * across * down <= MOST_FACES,
     block: blockMarks,
   },
+  plies: {
+    prove: ({ plies }, unit) => provePlies(plies, unit),
+    mapShades: (content, change) => ({
+      ...content,
+      plies: content.plies.map((ply) => ({ ...ply, unit: withShades(ply.unit, change) })),
+    }),
+    isClear: ({ plies }) => !plies.some(coversAll),
+    partitionOf: () => undefined,
+    marksOf: () => [],
+    // Each ply is painted by itself, in its own repeats.
+    isBlock: () => true,
+    block: ({ plies, ...content }, { across, down }) => ({
+      ...content,
+      plies: plies.map((ply) => ({
+        ...ply,
+        times: { across: ply.times.across * across, down: ply.times.down * down },
+      })),
+    }),
+  },
 };
+
+/** Whether nothing beneath or beside a ply is seen through all of them. */
+function coversAll({ unit, shown, strength, clip }: Ply): boolean {
+  return shown && clip === null && isWhole(strength) && strength.n === 1n && !isClearContent(unit.content);
+}
+
+function isClearContent(content: Content): boolean {
+  return contentKind(content).isClear(content);
+}
+
+function withShades(unit: RepeatUnit, change: (shades: readonly Shade[]) => readonly Shade[]): RepeatUnit {
+  return { ...unit, content: contentKind(unit.content).mapShades(unit.content, change) };
+}
+
+function provePlies(plies: readonly Ply[], whole: RepeatUnit): NumberProof {
+  const size = repeatSize(whole);
+  const proofs = plies.map(({ unit, times }) => {
+    const one = repeatSize(unit);
+    const fits =
+      size !== null &&
+      one !== null &&
+      equalSurds(scaleSurd(one.width, rational(times.across)), size.width) &&
+      equalSurds(scaleSurd(one.height, rational(times.down)), size.height);
+    return { proof: closeNumbers(unit), times, fits };
+  });
+  const closed = proofs.every(({ proof, fits }) => proof.closed && fits);
+  return { kind: 'plies', closed, plies: proofs, misses: 0 };
+}
 
 /** What there is to know of a content, whichever it is. */
 export function contentKind<C extends Content>(content: C): ContentKind<C> {
@@ -80,6 +129,6 @@ export function marksOver(content: Content): readonly Mark[] {
 }
 
 /** Proves what can be proven without knowing how the unit was made. */
-export function closeNumbers({ content, lattice }: RepeatUnit): NumberProof {
-  return contentKind(content).prove(content, lattice);
+export function closeNumbers(unit: RepeatUnit): NumberProof {
+  return contentKind(unit.content).prove(unit.content, unit);
 }

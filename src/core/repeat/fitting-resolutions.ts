@@ -1,4 +1,5 @@
-import { add, compare, divide, floor, gcd, multiply, type Rational, rational } from '../exact/rational.ts';
+import { commonFraction } from '../exact/common-multiple.ts';
+import { add, compare, divide, floor, multiply, type Rational, rational } from '../exact/rational.ts';
 import { isRational, nearFraction } from '../exact/surd.ts';
 import { MAX_RESOLUTION, pixelsIn, resolutionFor } from '../units/resolution.ts';
 import { MAX_PIXELS } from './pixel-fit.ts';
@@ -44,12 +45,7 @@ export function fittingResolutions(unit: RepeatUnit, dpi: Rational): readonly Fi
 
 /** The coarsest resolution at which both lengths are whole pixels; all others are its multiples. */
 function stepFor(width: Rational, height: Rational): Rational {
-  return commonMultiple(resolutionFor(rational(1), width), resolutionFor(rational(1), height));
-}
-
-/** Least common multiple of two positive rationals in lowest terms: lcm of the tops over gcd of the bottoms. */
-function commonMultiple(a: Rational, b: Rational): Rational {
-  return rational((a.n * b.n) / gcd(a.n, b.n), gcd(a.d, b.d));
+  return commonFraction(resolutionFor(rational(1), width), resolutionFor(rational(1), height));
 }
 
 function around(step: Rational, dpi: Rational): readonly Rational[] {

@@ -1,4 +1,6 @@
-import { rational } from '../exact/rational.ts';
+import type { PlyBlend } from '../colour/ply-blend.ts';
+import type { Point } from '../exact/plane.ts';
+import { type Rational, rational } from '../exact/rational.ts';
 import { nearFraction, root, type Surd, scaleSurd } from '../exact/surd.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
 import type { Partition } from '../faces/partition.ts';
@@ -24,8 +26,30 @@ export interface RowOrder {
   readonly right: number;
 }
 
+/** One of several units that lie over each other. */
+export interface Ply {
+  /** As large and turned as it lies; it has a repeat. */
+  readonly unit: RepeatUnit;
+  /** How often its repeat goes into the common one. */
+  readonly times: { readonly across: number; readonly down: number };
+  /** Millimetres by which it lies further to the right and up. */
+  readonly shift: Point;
+  readonly blend: PlyBlend;
+  /** 0 … 1. */
+  readonly strength: Rational;
+  /** The ply within whose painted parts alone it is seen, by its number. */
+  readonly clip: number | null;
+  readonly shown: boolean;
+}
+
+/** Units over each other, the lowest first. */
+export interface Plies {
+  readonly kind: 'plies';
+  readonly plies: readonly Ply[];
+}
+
 /** What a unit shows. */
-export type Content = Cells | Partition | Marks;
+export type Content = Cells | Partition | Marks | Plies;
 
 /** What a repeat is counted in: threads, or nothing but its length. */
 export type Grid =

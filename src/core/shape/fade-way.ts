@@ -1,14 +1,19 @@
 import { type Motion, movePlace, turnAbout } from './contour.ts';
 import type { Place } from './places.ts';
 
+/** The box in which a fade comes again: how wide and high, and where the lower left of one lies, (0, 0) if left out. */
+export interface FadeRepeat extends Place {
+  readonly at?: Place;
+}
+
 /** How far along a fade each place lies, 0 at its first shade and 1 at its last, in millimetres. */
 export type FadeWay =
-  | { readonly kind: 'along'; readonly from: Place; readonly to: Place; readonly every: Place | null }
+  | { readonly kind: 'along'; readonly from: Place; readonly to: Place; readonly every: FadeRepeat | null }
   | {
       readonly kind: 'outward';
       readonly middle: Place;
       readonly radius: number;
-      readonly every: Place | null;
+      readonly every: FadeRepeat | null;
     };
 
 /** A fade moves with its figure; one that comes again in every repeat stays. */
@@ -16,6 +21,14 @@ export function moveFade(way: FadeWay, motion: Motion): FadeWay {
   if (way.every !== null) return way;
   if (way.kind === 'outward') return { ...way, middle: movePlace(way.middle, motion) };
   return { ...way, from: movePlace(way.from, motion), to: movePlace(way.to, motion) };
+}
+
+/** A fade moved, with the boxes in which it comes again. */
+export function shiftFade(way: FadeWay, by: Place): FadeWay {
+  const moved = ({ x, y }: Place): Place => ({ x: x + by.x, y: y + by.y });
+  const every = way.every && { ...way.every, at: moved(way.every.at ?? { x: 0, y: 0 }) };
+  if (way.kind === 'outward') return { ...way, middle: moved(way.middle), every };
+  return { ...way, from: moved(way.from), to: moved(way.to), every };
 }
 
 /** From the first of some places to the last, seen along a direction in degrees. */

@@ -12,7 +12,7 @@ import { motifSymmetry } from '../motif/motif-symmetry.ts';
 
 /**
  * What carries a laid unit onto itself, found by looking at it and not from the name of its lay; undefined where it was not
- * looked for: beyond the limits of the functions below, or where faces fade or lines lie over them.
+ * looked for: beyond the limits of the functions below, or where faces fade, lines lie over them, or plies over each other.
  */
 export function symmetryOf(unit: RepeatUnit): PlaneSymmetry | undefined {
   const { content } = unit;
@@ -23,6 +23,8 @@ export function symmetryOf(unit: RepeatUnit): PlaneSymmetry | undefined {
       return facesSymmetry({ ...unit, content });
     case 'marks':
       return isFew(content) ? motifSymmetry({ ...unit, content }) : undefined;
+    case 'plies':
+      return undefined;
     default:
       return content satisfies never;
   }

@@ -4,12 +4,14 @@ import { nearFraction } from '../../exact/surd.ts';
 import type { Rectangle, Vector } from '../../exact/vector.ts';
 import { type Content, type Marks, nearSize, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
 import { drawCells } from './cells-svg.ts';
+import type { Drawing } from './drawing.ts';
 import { escapeXml } from './escape-xml.ts';
 import { drawFigures, type ShadedFigure } from './figures-svg.ts';
 import { PLACES } from './length-text.ts';
 import { drawShape } from './marks-svg.ts';
 import { drawPartition } from './partition-svg.ts';
 import { PicturesSvg } from './picture-svg.ts';
+import { drawPlies } from './plies-svg.ts';
 import { drawVaried } from './varied-svg.ts';
 
 /** How much is drawn, and how. */
@@ -80,16 +82,6 @@ function* gathered(pieces: Iterable<string>): Iterable<string> {
   if (text !== '') yield text;
 }
 
-/** The shapes of one repeat, in user units of `step` millimetres. */
-interface Drawing {
-  readonly shapes: Iterable<string>;
-  readonly width: string;
-  readonly height: string;
-  readonly step: Vector;
-  /** Whether all edges are upright or level and lie on whole units, and are to be drawn so. */
-  readonly crisp: boolean;
-}
-
 /** How each kind of content is drawn: cells in threads, all else in millimetres. */
 const DRAWERS: {
   readonly [K in Content['kind']]: (
@@ -105,6 +97,16 @@ const DRAWERS: {
   },
   partition: (unit, underlap) => drawFaces(unit, { base: unit.content, marks: [] }, underlap),
   marks: (unit, underlap) => drawFaces(unit, unit.content, underlap),
+  plies: (unit, underlap) => {
+    const { width, height } = nearSize(repeatSize(unit)!);
+    return {
+      shapes: drawPlies(unit, (each) => drawUnit(each, underlap)),
+      width: toDecimal(width, PLACES),
+      height: toDecimal(height, PLACES),
+      step: { x: ONE, y: ONE },
+      crisp: false,
+    };
+  },
 };
 
 function drawUnit(unit: RepeatUnit, underlap: Rational | undefined): Drawing {

@@ -25,6 +25,8 @@ export function partsOf(content: Content): number {
           sum + (shape.kind === 'figure' && shape.endless ? ENDLESS * piecesOf(shape.figure) : 1),
         content.base.faces.length,
       );
+    case 'plies':
+      return content.plies.reduce((sum, { unit }) => sum + partsOf(unit.content), 0);
     default:
       return content satisfies never;
   }

@@ -1,3 +1,4 @@
+import { scalePoint } from '../../exact/plane.ts';
 import { multiply, type Rational } from '../../exact/rational.ts';
 import { multiplySurds, nearFraction, type Surd, surdToNumber } from '../../exact/surd.ts';
 import type { FadeWay } from '../../shape/fade-way.ts';
@@ -25,7 +26,7 @@ export function scaleUnit(unit: RepeatUnit, { factor, lines }: Scaling): RepeatU
   return {
     ...unit,
     pitch: { x: multiplySurds(pitch.x, factor), y: multiplySurds(pitch.y, factor) },
-    content: scaledContent(unit.content, near),
+    content: scaledContent(unit.content, near, { factor, lines }),
   };
 }
 
@@ -35,9 +36,25 @@ interface NearScaling {
   readonly lines: boolean;
 }
 
-function scaledContent(content: Content, scaling: NearScaling): Content {
-  if (content.kind !== 'marks') return content;
-  return { ...content, marks: content.marks.map((mark) => scaledMark(mark, scaling)) };
+function scaledContent(content: Content, scaling: NearScaling, { factor, lines }: Scaling): Content {
+  switch (content.kind) {
+    case 'cells':
+    case 'partition':
+      return content;
+    case 'marks':
+      return { ...content, marks: content.marks.map((mark) => scaledMark(mark, scaling)) };
+    case 'plies':
+      return {
+        ...content,
+        plies: content.plies.map((ply) => ({
+          ...ply,
+          unit: scaleUnit(ply.unit, { factor, lines }),
+          shift: scalePoint(ply.shift, factor),
+        })),
+      };
+    default:
+      return content satisfies never;
+  }
 }
 
 function scaledMark({ shape, fade, picture, soft, ...mark }: Mark, scaling: NearScaling): Mark {
@@ -71,7 +88,10 @@ function scaledInset({ corners, by, corner }: Inset, factor: Rational): Inset {
 }
 
 function scaledFade(way: FadeWay, by: number): FadeWay {
-  const every = way.every && scaledPlace(way.every, by);
+  const every = way.every && {
+    ...scaledPlace(way.every, by),
+    ...(way.every.at && { at: scaledPlace(way.every.at, by) }),
+  };
   if (way.kind === 'outward') {
     return { ...way, middle: scaledPlace(way.middle, by), radius: way.radius * by, every };
   }

@@ -26,7 +26,8 @@ import { motionsOf, type TurnRoom } from './turn-room.ts';
 
 /**
  * A pattern turned, as large as it then repeats. Threads become faces.
- * @throws CoreError as `turnOf`; "lay/no-repeat", "lay/faces" {most}, "lay/turned-fade" for a fade over all of a repeat
+ * @throws CoreError as `turnOf`; "lay/no-repeat", "lay/faces" {most}, "lay/turned-fade" for a fade over all of a repeat;
+ * "plies/lay" for plies
  */
 export function turnUnit(unit: RepeatUnit, slope: RepeatSlope): RepeatUnit {
   if (slope.up === 0) return unit;
@@ -83,6 +84,8 @@ function turnedContent(content: Content, room: TurnRoom): Content {
       return turnedPartition(content, room);
     case 'marks':
       return turnMarks(content, turnedPartition(content.base, room), room);
+    case 'plies':
+      throw new CoreError('plies/lay', {});
     default:
       return content satisfies never;
   }
