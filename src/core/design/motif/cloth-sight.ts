@@ -8,6 +8,7 @@ import type { Place } from '../../shape/places.ts';
 import { resolveFigure } from '../../shape/resolve-figure.ts';
 import type { Mark, PlacedFigure } from '../../shape/shape.ts';
 import { areaOfPaths, fineGrid, seenRegions } from './seen-regions.ts';
+import { type MayBeKept, mayBeKept } from './sight-samples.ts';
 
 /** Parts of the longer side of a repeat that what is seen is rounded to. */
 const PARTS = 2 ** 20;
@@ -105,6 +106,7 @@ interface Sheet {
   readonly paths: Paths64;
   readonly area: number;
   readonly edges: number;
+  readonly mayBeKept: MayBeKept;
 }
 
 /** Most corners of all that is seen. */
@@ -142,10 +144,10 @@ function sheetsOf(unit: RepeatUnit<Marks>, grid: Grid): readonly Sheet[] {
     const copies = partsOf(mark.shape).flatMap((part) => copiesIn(resolveFigure(part, grid), grid));
     put(`soft ${paintOf(mark, unit.content)}`, copies);
   }
-  return [...seen.values()].map((paths) => sheetOf(within(paths, grid)));
+  return [...seen.values()].map((paths) => sheetOf(within(paths, grid), grid));
 }
 
-function sheetOf(paths: Paths64): Sheet {
+function sheetOf(paths: Paths64, grid: Grid): Sheet {
   const edges = paths.reduce(
     (sum, path) =>
       sum +
@@ -155,7 +157,7 @@ function sheetOf(paths: Paths64): Sheet {
       }, 0),
     0,
   );
-  return { paths, area: areaOfPaths(paths), edges };
+  return { paths, area: areaOfPaths(paths), edges, mayBeKept: mayBeKept(paths, grid) };
 }
 
 interface CarryRoom {
@@ -166,7 +168,7 @@ interface CarryRoom {
 
 /** Whether the map carries a sheet onto itself: as much of it lies on itself as it has, but for the rounding of its edges. */
 function isKept(
-  { paths, area, edges }: Sheet,
+  { paths, area, edges, mayBeKept: mayBe }: Sheet,
   map: (place: Place) => Place,
   { grid, reach }: CarryRoom,
 ): boolean {
@@ -175,6 +177,7 @@ function isKept(
     const to = map({ x: x / scale.x, y: (height - y) / scale.y });
     return { x: Math.round(to.x * scale.x), y: Math.round(height - to.y * scale.y) };
   };
+  if (!mayBe(at)) return false;
   const steps = Array.from({ length: 2 * reach + 1 }, (_, step) => step - reach);
   const carried = steps.flatMap((i) =>
     steps.flatMap((j) => {
