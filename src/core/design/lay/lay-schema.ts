@@ -55,7 +55,7 @@ export type LayScale = z.infer<typeof scaleSchema>;
 export const MAX_SLOPE_REPEATS = 1_000;
 
 /** Turned counterclockwise by the diagonal of so many repeats up on so many across. */
-const slopeSchema = z.strictObject({
+export const slopeSchema = z.strictObject({
   up: z.int().min(-MAX_SLOPE_REPEATS).max(MAX_SLOPE_REPEATS),
   across: z.int().min(0).max(MAX_SLOPE_REPEATS),
   /** Degrees, as they were typed. */
