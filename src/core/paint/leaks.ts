@@ -1,7 +1,10 @@
+import { modulo } from '../exact/modulo.ts';
+import { surdToNumber } from '../exact/surd.ts';
 import { filledPartition, type Partition } from '../faces/partition.ts';
 import { marksOver, partitionIn } from '../repeat/contents.ts';
-import type { Content, RepeatUnit } from '../repeat/repeat-unit.ts';
+import type { Content, Plies, RepeatUnit } from '../repeat/repeat-unit.ts';
 import { type Painting, type PaintWindow, paintRows, preparePainting } from './painting.ts';
+import { placePly } from './plies/place-ply.ts';
 
 /** White: whatever a pixel takes of it, it is lighter for. */
 const LOUD = { key: 'loud', name: 'Loud', hex: '#ffffff' };
@@ -15,9 +18,10 @@ export type LeaksInRow = (row: number, painted?: Uint32Array) => number;
 /**
  * The hairline test: pixels that let anything through, between faces or with what lies over them. Faces are tested by
  * themselves too, as what lies over them could hide a gap. Clear faces are filled.
- * @returns undefined for cells, which have no edges between them
+ * @returns undefined for cells, which have no edges between them, and plies of nothing else
  */
 export function leaksOf(unit: RepeatUnit, tile: PaintWindow['tile']): LeaksInRow | undefined {
+  if (unit.content.kind === 'plies') return leaksOfPlies({ ...unit, content: unit.content }, tile);
   const faces = partitionIn(unit);
   if (faces === undefined) return undefined;
   const base = filledPartition(faces);
@@ -27,6 +31,23 @@ export function leaksOf(unit: RepeatUnit, tile: PaintWindow['tile']): LeaksInRow
   if (marks.length === 0) return (row, painted) => between(row, isFilled ? painted : undefined);
   const whole = groundShown({ ...unit, content: withBase(unit.content, base) }, tile);
   return (row, painted) => Math.max(between(row), whole(row, isFilled ? painted : undefined));
+}
+
+/** Those of every ply by itself, as often as it comes in the row. */
+function leaksOfPlies(unit: RepeatUnit<Plies>, tile: PaintWindow['tile']): LeaksInRow | undefined {
+  const window: PaintWindow = { tile, width: tile.width, offset: { x: 0, y: 0 }, look: 'flat' };
+  const pitch = { x: surdToNumber(unit.pitch.x), y: surdToNumber(unit.pitch.y) };
+  const leaks = unit.content.plies
+    .filter(({ shown }) => shown)
+    .flatMap((ply) => {
+      const placed = placePly(ply, window, pitch);
+      const own = placed.window.tile;
+      const inRow = leaksOf(placed.unit, own);
+      return inRow === undefined ? [] : [{ inRow, height: own.height, times: tile.width / own.width }];
+    });
+  if (leaks.length === 0) return undefined;
+  return (row) =>
+    leaks.reduce((sum, { inRow, height, times }) => sum + times * inRow(modulo(row, height)), 0);
 }
 
 function withBase(content: Content, base: Partition): Content {

@@ -1,3 +1,4 @@
+import { type Proof, seenAs } from '../colour/proof.ts';
 import type { Shade } from '../colour/shade.ts';
 import { isWhole, rational } from '../exact/rational.ts';
 import { equalSurds, scaleSurd } from '../exact/surd.ts';
@@ -15,7 +16,8 @@ import { type Content, type Marks, type Ply, type RepeatUnit, repeatSize } from 
 interface ContentKind<C extends Content> {
   /** What can be proven without knowing how it was made. */
   readonly prove: (content: C, unit: RepeatUnit) => NumberProof;
-  readonly mapShades: (content: C, change: (shades: readonly Shade[]) => readonly Shade[]) => C;
+  /** What stands on the cloth, after any mixing, as it is seen in a proof. */
+  readonly seenIn: (content: C, proof: Proof) => C;
   /** Whether anything beneath it is seen. */
   readonly isClear: (content: C) => boolean;
   /** The faces that cover everything; undefined where there are none. */
@@ -31,7 +33,7 @@ interface ContentKind<C extends Content> {
 const CONTENTS: { readonly [K in Content['kind']]: ContentKind<Extract<Content, { kind: K }>> } = {
   cells: {
     prove: (cells, { lattice }) => closeCells(cells, lattice),
-    mapShades: (cells, change) => ({ ...cells, shades: change(cells.shades) }),
+    seenIn: (cells, proof) => ({ ...cells, shades: shadesIn(cells.shades, proof) }),
     isClear: () => false,
     partitionOf: () => undefined,
     marksOf: () => [],
@@ -41,7 +43,7 @@ const CONTENTS: { readonly [K in Content['kind']]: ContentKind<Extract<Content, 
   },
   partition: {
     prove: (partition) => ({ kind: 'partition', misses: 0, ...checkPartition(partition) }),
-    mapShades: (partition, change) => ({ ...partition, shades: change(partition.shades) }),
+    seenIn: (partition, proof) => ({ ...partition, shades: shadesIn(partition.shades, proof) }),
     isClear: hasClear,
     partitionOf: (partition) => partition,
     marksOf: () => [],
@@ -51,9 +53,9 @@ const CONTENTS: { readonly [K in Content['kind']]: ContentKind<Extract<Content, 
   marks: {
     // Marks lie on the torus of the faces below them and are closed with it.
     prove: ({ base }) => ({ kind: 'partition', misses: 0, ...checkPartition(base) }),
-    mapShades: (content, change) => ({
+    seenIn: (content, proof) => ({
       ...content,
-      base: { ...content.base, shades: change(content.base.shades) },
+      base: { ...content.base, shades: shadesIn(content.base.shades, proof) },
     }),
     isClear: ({ base }) => hasClear(base),
     partitionOf: ({ base }) => base,
@@ -64,10 +66,7 @@ const CONTENTS: { readonly [K in Content['kind']]: ContentKind<Extract<Content, 
   },
   plies: {
     prove: ({ plies }, unit) => provePlies(plies, unit),
-    mapShades: (content, change) => ({
-      ...content,
-      plies: content.plies.map((ply) => ({ ...ply, unit: withShades(ply.unit, change) })),
-    }),
+    seenIn: (content, seen) => ({ ...content, seen }),
     isClear: ({ plies }) => !plies.some(coversAll),
     partitionOf: () => undefined,
     marksOf: () => [],
@@ -92,8 +91,8 @@ function isClearContent(content: Content): boolean {
   return contentKind(content).isClear(content);
 }
 
-function withShades(unit: RepeatUnit, change: (shades: readonly Shade[]) => readonly Shade[]): RepeatUnit {
-  return { ...unit, content: contentKind(unit.content).mapShades(unit.content, change) };
+function shadesIn(shades: readonly Shade[], proof: Proof): readonly Shade[] {
+  return shades.map((shade) => ({ ...shade, hex: seenAs(shade.hex, proof) }));
 }
 
 function provePlies(plies: readonly Ply[], whole: RepeatUnit): NumberProof {

@@ -1,4 +1,5 @@
 import type { PlyBlend } from '../colour/ply-blend.ts';
+import type { Proof } from '../colour/proof.ts';
 import type { Point } from '../exact/plane.ts';
 import { type Rational, rational } from '../exact/rational.ts';
 import { nearFraction, root, type Surd, scaleSurd } from '../exact/surd.ts';
@@ -46,6 +47,8 @@ export interface Ply {
 export interface Plies {
   readonly kind: 'plies';
   readonly plies: readonly Ply[];
+  /** How their pixels are seen once they are blended; left out, as they are. */
+  readonly seen?: Proof;
 }
 
 /** What a unit shows. */

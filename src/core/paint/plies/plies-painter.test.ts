@@ -2,9 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { picturesOf } from '../../../../tests/pictures-of.ts';
 import { SOME_OF } from '../../../../tests/sample-design.ts';
+import { hexOf, rgbOf } from '../../colour/hex.ts';
 import { PLY_BLENDS } from '../../colour/ply-blend.ts';
+import { seenAs } from '../../colour/proof.ts';
 import { compile } from '../../design/compile-design.ts';
 import type { Design } from '../../design/design-schema.ts';
+import { designFromStart } from '../../design/starts.ts';
 import { CoreError } from '../../error.ts';
 import { ORIGIN, type Point } from '../../exact/plane.ts';
 import { ONE, type Rational, rational, toNumber } from '../../exact/rational.ts';
@@ -12,8 +15,10 @@ import { type Surd, scaleSurd, surd, surdToNumber, ZERO_SURD } from '../../exact
 import { contentKind } from '../../repeat/contents.ts';
 import { layPlies } from '../../repeat/plies/lay-plies.ts';
 import { shiftUnit } from '../../repeat/plies/shift-unit.ts';
+import { proofed } from '../../repeat/proofed.ts';
 import { type Ply, type RepeatUnit, repeatSize, straightUnit } from '../../repeat/repeat-unit.ts';
 import { printOver } from '../../thread/print.ts';
+import { leaksOf } from '../leaks.ts';
 import { packLight } from '../light-rows.ts';
 import { paintRoll } from '../paint-roll.ts';
 import { lightPainters, type PaintWindow, paintRows, paintTile, preparePainting } from '../painting.ts';
@@ -224,6 +229,33 @@ describe('a pattern that is shifted', () => {
     expect(shiftUnit(unit, millimetres(5, 3)).content.kind).toBe('cells');
     expect(shiftUnit(unit, millimetres(rational(1, 2), 0)).content.kind).toBe('partition');
     expect(shiftUnit(unit, { x: ZERO_SURD, y: ZERO_SURD })).toBe(unit);
+  });
+});
+
+describe('plies in a proof', () => {
+  it('are seen in it after they are blended', () => {
+    const unit = layPlies([
+      ply(stripes(SETT, 'across')),
+      ply(stripes(SETT, 'up'), { blend: 'difference', strength: rational(3, 4) }),
+    ]);
+    const tile = { width: 12, height: 12 };
+    const plain = paintTile(unit, tile);
+    const grey = paintTile(proofed(unit, 'grey'), tile);
+    for (let at = 0; at < plain.length; at += 4) {
+      const [red, green, blue] = plain.subarray(at, at + 3);
+      const seen = rgbOf(seenAs(hexOf([red!, green!, blue!]), 'grey'));
+      expect([...grey.subarray(at, at + 4)]).toEqual([...seen, 255]);
+    }
+  });
+});
+
+describe('edges of plies', () => {
+  it('let nothing through, each by itself; threads have none', () => {
+    const unit = compile(designFromStart('tiling', '4.8.8'));
+    const plies = layPlies([ply(unit), ply(unit, { blend: 'screen', shift: millimetres(1, 0) })]);
+    const leaks = leaksOf(plies, { width: 40, height: 40 })!;
+    for (let row = 0; row < 40; row += 1) expect(leaks(row)).toBe(0);
+    expect(leaksOf(layPlies([ply(stripes(SETT, 'up'))]), { width: 12, height: 12 })).toBeUndefined();
   });
 });
 

@@ -1,17 +1,16 @@
+import { hexOf, rgbOf } from '../../colour/hex.ts';
 import { LINEAR_ONE } from '../../colour/linear.ts';
 import type { MixingTables } from '../../colour/mixing.ts';
-import { CoreError } from '../../error.ts';
+import { type Proof, seenAs } from '../../colour/proof.ts';
 import { toNumber } from '../../exact/rational.ts';
-import { surdToNumber } from '../../exact/surd.ts';
-import { blockUnit, isBlock } from '../../repeat/block-unit.ts';
 import { contentKind } from '../../repeat/contents.ts';
-import { shiftUnit } from '../../repeat/plies/shift-unit.ts';
 import type { Plies, Ply, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Place } from '../../shape/places.ts';
 import { type LightPainter, over } from '../light-rows.ts';
 import type { Painting, PaintWindow, RowPainter } from '../painting.ts';
 import { CHANNELS } from '../row-sums.ts';
 import { type RowBlender, rowBlender } from './blend-rows.ts';
+import { placePly } from './place-ply.ts';
 
 /** What plies are painted with. */
 export interface PliesRoom {
@@ -29,12 +28,12 @@ export interface PliesRoom {
  * @throws CoreError "plies/too-many" {most} where a ply's repeats do not come out in whole pixels and are too many to be
  * painted as one
  */
-export function paintPlies({ plies }: Plies, room: PliesRoom): RowPainter {
+export function paintPlies({ plies, seen: proof }: Plies, room: PliesRoom): RowPainter {
   const { tile, width } = room.window;
   const across = Math.min(width, tile.width);
   const used = plies.map((ply, at) => ply.shown || plies.some(({ shown, clip }) => shown && clip === at));
   const painted = plies.map((ply, at): PaintedPly | undefined =>
-    used[at] ? { painting: plyPainting(ply, { ...room, across }), row: new Uint32Array(across) } : undefined,
+    used[at] ? { painting: paintingOf(ply, room), row: new Uint32Array(across) } : undefined,
   );
   const layers = plies.flatMap((ply, at): readonly Layer[] => {
     if (!ply.shown) return [];
@@ -51,6 +50,7 @@ export function paintPlies({ plies }: Plies, room: PliesRoom): RowPainter {
     (each): each is PaintedPly =>
       each !== undefined && seen.some(({ row, clip }) => row === each.row || clip === each.row),
   );
+  const see = proof === undefined ? undefined : pixelsSeen(proof);
   return (row, out, at) => {
     for (const { painting, row: pixels } of rows) painting.paintRow(row, pixels, 0);
     const line = out.subarray(at, at + across);
@@ -58,6 +58,7 @@ export function paintPlies({ plies }: Plies, room: PliesRoom): RowPainter {
     if (first?.covers) line.set(first.row);
     else line.fill(0);
     for (const { row: pixels, clip, blend } of first?.covers ? others : seen) blend(line, pixels, clip);
+    see?.(line);
     for (let x = across; x < width; x += across) {
       out.copyWithin(at + x, at, at + Math.min(across, width - x));
     }
@@ -78,35 +79,29 @@ interface Layer {
   readonly blend: RowBlender;
 }
 
-/** Pixels by which a shift may miss whole ones and count as whole: nothing is drawn so fine. */
-const NO_PIXEL = 1e-6;
-
-/** A ply by itself: in its own repeats where they come out in whole pixels, else all of them in the common one. */
-function plyPainting(
-  { unit, times, shift }: Ply,
-  { window, pitch, prepare, across }: PliesRoom & { readonly across: number },
-): Painting {
-  const { tile, offset, look, mixing } = window;
-  const isWhole = tile.width % times.across === 0 && tile.height % times.down === 0;
-  if (!isWhole && !isBlock(unit, times)) throw new CoreError('plies/too-many', { ...times });
-  const small = { width: tile.width / times.across, height: tile.height / times.down };
-  const perMillimetre = { x: tile.width / pitch.x, y: tile.height / pitch.y };
-  const pixels = {
-    x: surdToNumber(shift.x) * perMillimetre.x,
-    y: surdToNumber(shift.y) * perMillimetre.y,
+/** Changes pixels as they are seen in a proof. */
+function pixelsSeen(proof: Proof): (line: Uint32Array) => void {
+  const known = new Map<number, number>();
+  return (line) => {
+    for (let x = 0; x < line.length; x += 1) {
+      const pixel = line[x]!;
+      let seen = known.get(pixel);
+      if (seen === undefined) {
+        const [red, green, blue] = rgbOf(
+          seenAs(hexOf([pixel & 255, (pixel >>> 8) & 255, (pixel >>> 16) & 255]), proof),
+        );
+        seen = ((pixel & 0xff000000) | (blue << 16) | (green << 8) | red) >>> 0;
+        known.set(pixel, seen);
+      }
+      line[x] = seen;
+    }
   };
-  const whole = { x: Math.round(pixels.x), y: Math.round(pixels.y) };
-  const isShifted = Math.abs(pixels.x - whole.x) > NO_PIXEL || Math.abs(pixels.y - whole.y) > NO_PIXEL;
-  const placed = isShifted ? shiftUnit(unit, shift) : unit;
-  const by = isShifted ? { x: 0, y: 0 } : whole;
-  return prepare(isWhole ? placed : blockUnit(placed, times), {
-    tile: isWhole ? small : tile,
-    width: across,
-    // What is moved to the right is seen from further left; rows are counted downward.
-    offset: { x: offset.x - by.x, y: offset.y + by.y },
-    look,
-    ...(mixing && { mixing }),
-  });
+}
+
+/** A ply by itself, as wide as the rows that are blended. */
+function paintingOf(ply: Ply, { window, pitch, prepare }: PliesRoom): Painting {
+  const placed = placePly(ply, window, pitch);
+  return prepare(placed.unit, { ...placed.window, width: Math.min(window.width, window.tile.width) });
 }
 
 /** The same as rows of light over what lies beneath all plies. */
