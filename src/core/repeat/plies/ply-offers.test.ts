@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rational, toText } from '../../exact/rational.ts';
-import { multiplySurds, root, type Surd, surd, surdToNumber } from '../../exact/surd.ts';
+import { addSurds, multiplySurds, root, type Surd, surd, surdToNumber } from '../../exact/surd.ts';
 import { surdText } from '../../exact/surd-text.ts';
+import { turnOf } from '../lay/exact-turn.ts';
 import type { TrueSize } from '../repeat-unit.ts';
 import { commonRepeat } from './common-repeat.ts';
-import { countOffers, scaleOffers } from './ply-offers.ts';
+import { angleOffers, countOffers, scaleOffers } from './ply-offers.ts';
 
 const size = (width: Surd, height = width): TrueSize => ({ width, height });
 
@@ -83,5 +84,47 @@ describe('other scales', () => {
         }
       }),
     );
+  });
+});
+
+describe('other angles', () => {
+  const square = size(surd(10));
+
+  it('of squares over squares are those of right triangles with whole sides', () => {
+    const offers = angleOffers(square, square, 45);
+    expect(offers).toHaveLength(2);
+    for (const { slope, size: common } of offers) {
+      const length = Math.hypot(slope.up, slope.across);
+      expect(Number.isInteger(length)).toBe(true);
+      expect(surdText(common.width)).toBe(String(10 * length));
+    }
+    // 3, 4, 5 is the cheapest near 45°, 20, 21, 29 the nearest.
+    expect(Math.hypot(offers[0]!.slope.up, offers[0]!.slope.across)).toBe(5);
+    expect(Math.abs(offers.at(-1)!.degrees - 45)).toBeLessThan(1.5);
+  });
+
+  it('of repeats that are √3 as high as wide are sixths of a turn, four repeats together', () => {
+    const hexagons = size(surd(10), root(rational(10), 3));
+    expect(angleOffers(hexagons, hexagons, 58)[0]).toMatchObject({
+      slope: { up: 1, across: 1 },
+      size: { width: surd(20), height: root(rational(20), 3) },
+    });
+  });
+
+  it('cost more the nearer they are, and close exactly', () => {
+    const ply = size(surd(6), surd(8));
+    const offers = angleOffers(square, ply, 30);
+    expect(offers.length).toBeGreaterThan(1);
+    for (const [at, { slope, size: common }] of offers.entries()) {
+      const turned = turnOf(ply, slope).size;
+      expect(commonRepeat([square, turned])).toMatchObject({ kind: 'common', size: common });
+      const before = offers[at - 1];
+      if (before === undefined) continue;
+      expect(Math.abs(offers[at]!.degrees - 30)).toBeLessThan(Math.abs(before.degrees - 30));
+    }
+  });
+
+  it('are none where the shape itself never turns upright', () => {
+    expect(angleOffers(square, size(surd(10), addSurds(surd(10), root(rational(1), 2))), 30)).toEqual([]);
   });
 });

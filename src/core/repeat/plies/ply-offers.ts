@@ -1,6 +1,15 @@
+import { CoreError } from '../../error.ts';
 import { commonMultiple } from '../../exact/common-multiple.ts';
-import { type Rational, rational } from '../../exact/rational.ts';
-import { divideSurds, multiplySurds, nearNumber, type Surd, scaleSurd } from '../../exact/surd.ts';
+import { gcd, type Rational, rational } from '../../exact/rational.ts';
+import {
+  divideSurds,
+  multiplySurds,
+  nearNumber,
+  type Surd,
+  scaleSurd,
+  surdToNumber,
+} from '../../exact/surd.ts';
+import { type RepeatSlope, turnOf } from '../lay/exact-turn.ts';
 import type { TrueSize } from '../repeat-unit.ts';
 import { commonRepeat } from './common-repeat.ts';
 
@@ -46,7 +55,7 @@ export function scaleOffers(beneath: TrueSize, ply: TrueSize): readonly ScaleOff
     }
   }
   return bestOf([...found.values()], {
-    cost: ({ size }) => nearNumber(size.width) * nearNumber(size.height),
+    cost: areaOf,
     distance: ({ factor }) => Math.abs(Math.log(nearNumber(factor))),
   });
 }
@@ -73,6 +82,61 @@ export function countOffers(beneath: number, count: number): readonly CountOffer
     cost: ({ common }) => common,
     distance: (offer) => Math.abs(offer.count - count),
   });
+}
+
+/** Another slope of a ply, on which it comes together with those beneath. */
+export interface AngleOffer {
+  readonly slope: RepeatSlope;
+  /** Of the slope. */
+  readonly degrees: number;
+  /** The common repeat. */
+  readonly size: TrueSize;
+}
+
+/** Most repeats along each side of the diagonal of an offered slope. */
+const MOST_SLOPE = 24;
+
+/** Degrees by which an offered angle may differ. */
+const NEAR_ANGLE = 15;
+
+/**
+ * The angles near one at which a ply closes with what lies beneath it. Squares over squares do on the diagonals of whole
+ * numbers whose length is whole too: 3 on 4 is 36.87° and takes five repeats each way, 45° never closes.
+ *
+ * @param beneath  the repeat that all other plies have in common
+ * @param ply      its own, before it is turned
+ * @param degrees  counterclockwise, −90 … 90
+ */
+export function angleOffers(beneath: TrueSize, ply: TrueSize, degrees: number): readonly AngleOffer[] {
+  const ratio = surdToNumber(ply.height) / surdToNumber(ply.width);
+  const found: AngleOffer[] = [];
+  for (let across = 0; across <= MOST_SLOPE; across += 1) {
+    for (let up = -MOST_SLOPE; up <= MOST_SLOPE; up += 1) {
+      if (gcd(BigInt(across), BigInt(Math.abs(up))) !== 1n) continue;
+      const angle = (Math.atan2(up * ratio, across) * 180) / Math.PI;
+      if (Math.abs(angle - degrees) > NEAR_ANGLE) continue;
+      const slope = { up, across };
+      const common = turnedCommon(beneath, ply, slope);
+      if (common !== undefined) found.push({ slope, degrees: angle, size: common });
+    }
+  }
+  return bestOf(found, { cost: areaOf, distance: (offer) => Math.abs(offer.degrees - degrees) });
+}
+
+/** @returns undefined where it never closes */
+function turnedCommon(beneath: TrueSize, ply: TrueSize, slope: RepeatSlope): TrueSize | undefined {
+  try {
+    const common = commonRepeat([beneath, turnOf(ply, slope).size]);
+    return common.kind === 'common' ? common.size : undefined;
+  } catch (error) {
+    // Turned so, the ply itself has no upright repeat.
+    if (error instanceof CoreError && error.code === 'lay/no-turn') return undefined;
+    throw error;
+  }
+}
+
+function areaOf({ size }: { readonly size: TrueSize }): number {
+  return surdToNumber(size.width) * surdToNumber(size.height);
 }
 
 interface Judging<Offer> {
