@@ -45,7 +45,15 @@ async function leaveDraft(page: Page, id: string, warp: string): Promise<void> {
   await context.setOffline(true);
   await warpField(window).fill(warp);
   await keptHere(window);
+  await closeOffline(window);
+}
+
+/** Closes a window without a connection, and has one again once nothing that it was sending is left. */
+async function closeOffline(window: Page): Promise<void> {
+  const context = window.context();
   await window.close();
+  const [other] = context.pages();
+  await other!.waitForTimeout(1000);
   await context.setOffline(false);
 }
 
@@ -82,8 +90,7 @@ test('two windows without a server keep a draft each, and both are offered', asy
   await context.setOffline(true);
   await warpField(second).fill('A20 B22');
   await keptHere(second);
-  await second.close();
-  await context.setOffline(false);
+  await closeOffline(second);
   await page.goto('/');
   await expect(keptList(page).getByText('Made for a test')).toHaveCount(2);
   await keptList(page).getByRole('link', { name: 'Open' }).first().click();
