@@ -57,17 +57,14 @@ export function compilePlies({ plies }: PliesSpec, context: PliesContext): Repea
     const shift = shiftOf(plies[index]!, unit, pixel);
     return { unit, shift, blend, strength: parseStrength(strength), clip, shown };
   };
-  const patterned = laid.filter((unit) => unit !== undefined);
-  const common =
-    patterned.length === 0
-      ? SOME_SIZE
-      : repeatSize(layPlies(patterned.map((unit) => spec(unit, laid.indexOf(unit)))))!;
-  return layPlies(
-    plies.map(({ content }, index) => {
-      const unit = laid[index];
-      return spec(unit ?? plainPly(content, common, context.shades), index);
-    }),
-  );
+  const over = (size: TrueSize) =>
+    layPlies(
+      plies.map(({ content }, index) => spec(laid[index] ?? plainPly(content, size, context.shades), index)),
+    );
+  const pattern = laid.find((unit) => unit !== undefined);
+  // What covers everything repeats as the lowest design does, until it is known what all have in common.
+  const first = over((pattern && repeatSize(pattern)) ?? SOME_SIZE);
+  return laid.every((unit) => unit !== undefined) ? first : over(repeatSize(first)!);
 }
 
 /** A design in the shades of the one that it is a ply of. @throws CoreError "band/shade" {shade} */

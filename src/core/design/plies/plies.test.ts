@@ -208,5 +208,10 @@ describe('plies that are wrong', () => {
   it('are told that never come together', () => {
     const tiling = start('tiling', '4.8.8');
     expect(() => compiled(ply(tiling), ply(gingham))).toThrow('plies/never');
+    // They are counted from the lowest of all, shades too.
+    const shade = ply({ kind: 'shade', shade: 'D' });
+    expect(() => compiled(shade, ply(tiling), ply(gingham))).toThrow(
+      expect.objectContaining({ facts: { ply: 3, axis: 'across' } }),
+    );
   });
 });

@@ -1,5 +1,6 @@
 import { type Rational, toDecimal, toNumber } from '../../exact/rational.ts';
 import { surdToNumber } from '../../exact/surd.ts';
+import { isSeen } from '../../repeat/plies/is-seen.ts';
 import { nearSize, type Plies, type Ply, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
 import type { Drawing } from './drawing.ts';
 import { lengthText, PLACES } from './length-text.ts';
@@ -18,7 +19,7 @@ export function* drawPlies(unit: RepeatUnit<Plies>, draw: DrawUnit): Iterable<st
   const { plies } = unit.content;
   const asPattern = plies.map((ply, at) => !isPlain(ply) || plies.some(({ clip }) => clip === at));
   for (const [at, ply] of plies.entries()) {
-    if (asPattern[at] && isUsed(plies, at)) yield* pattern(ply, at, { height: size.height, draw });
+    if (asPattern[at] && isSeen(plies, at)) yield* pattern(ply, at, { height: size.height, draw });
   }
   yield '<g style="isolation:isolate">\n';
   for (const [at, ply] of plies.entries()) {
@@ -34,10 +35,6 @@ export function* drawPlies(unit: RepeatUnit<Plies>, draw: DrawUnit): Iterable<st
     yield '</g>\n';
   }
   yield '</g>\n';
-}
-
-function isUsed(plies: readonly Ply[], at: number): boolean {
-  return plies[at]!.shown || plies.some(({ shown, clip }) => shown && clip === at);
 }
 
 /** Whether it fills the common repeat once, as it lies. */

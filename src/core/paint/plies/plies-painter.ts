@@ -4,6 +4,7 @@ import type { MixingTables } from '../../colour/mixing.ts';
 import { type Proof, seenAs } from '../../colour/proof.ts';
 import { toNumber } from '../../exact/rational.ts';
 import { contentKind } from '../../repeat/contents.ts';
+import { isSeen } from '../../repeat/plies/is-seen.ts';
 import type { Plies, Ply, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Place } from '../../shape/places.ts';
 import { type LightPainter, over } from '../light-rows.ts';
@@ -31,9 +32,8 @@ export interface PliesRoom {
 export function paintPlies({ plies, seen: proof }: Plies, room: PliesRoom): RowPainter {
   const { tile, width } = room.window;
   const across = Math.min(width, tile.width);
-  const used = plies.map((ply, at) => ply.shown || plies.some(({ shown, clip }) => shown && clip === at));
   const painted = plies.map((ply, at): PaintedPly | undefined =>
-    used[at] ? { painting: paintingOf(ply, room), row: new Uint32Array(across) } : undefined,
+    isSeen(plies, at) ? { painting: paintingOf(ply, room), row: new Uint32Array(across) } : undefined,
   );
   const layers = plies.flatMap((ply, at): readonly Layer[] => {
     if (!ply.shown) return [];
@@ -109,7 +109,7 @@ export function pliesLight(content: Plies, room: PliesRoom, { levelOf }: MixingT
   const { tile, width } = room.window;
   const across = Math.min(width, tile.width);
   const paint = paintPlies(content, room);
-  const pixels = new Uint32Array(Math.max(width, across));
+  const pixels = new Uint32Array(width);
   return (row, line) => {
     paint(row, pixels, 0);
     for (let x = 0, at = 0; x < across; x += 1, at += CHANNELS) {

@@ -49,7 +49,8 @@ export function scaleOffers(beneath: TrueSize, ply: TrueSize): readonly ScaleOff
         height: multiplySurds(ply.height, factor),
       };
       const common = commonRepeat([beneath, scaled]);
-      if (common.kind !== 'common') return [];
+      if (common.kind === 'none') return [];
+      if (common.kind === 'too-long') continue;
       const name = `${part.n}/${part.d}`;
       found.set(name, { factor, repeats: rational(part.d, part.n), size: common.size });
     }
