@@ -6,17 +6,15 @@ import { checkRepeat, type LaidProof, type RepeatReport } from '../repeat/check-
 import { type NumberProof, withMisses } from '../repeat/close-numbers.ts';
 import { closeNumbers } from '../repeat/contents.ts';
 import { gridMotions } from '../repeat/lay/grid-motions.ts';
-import { missesOfLay } from '../repeat/lay/lay-proof.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Pictures } from '../shape/picture.ts';
 import { parseResolution } from '../units/resolution.ts';
-import { compile, compileUnit } from './compile-design.ts';
-import { kindFor } from './constructions.ts';
+import { compile } from './compile-design.ts';
 import type { Design } from './design-schema.ts';
 import { arrange } from './lay/arrange.ts';
 import { builtBox } from './lay/laid-box.ts';
-import { inUnits } from './lay/lay-design.ts';
 import { symmetryOf } from './lay/lay-symmetry.ts';
+import { missesOfDesign } from './misses-of-design.ts';
 
 /** How a design is checked. */
 interface CheckWish {
@@ -62,19 +60,5 @@ function proveLay(design: Design, unit: RepeatUnit, pictures: Pictures | undefin
  * @param unit  of the design, laid
  */
 export function proveNumbers(design: Design, unit: RepeatUnit): NumberProof {
-  const { construction, lay } = design;
-  const { arrangement, scale, slope } = lay;
-  const isLaid = arrangement.kind !== 'straight' || scale !== null || slope !== null;
-  const built = isLaid ? compileUnit(design) : unit;
-  const misses = kindFor(construction).misses(construction, design, built);
-  return withMisses(closeNumbers(unit), misses + missesOfArrangement(design, built, unit));
-}
-
-/** How much of threads does not follow from how they are laid. */
-function missesOfArrangement({ lay }: Design, built: RepeatUnit, { content }: RepeatUnit): number {
-  if (content.kind !== 'cells' || built.content.kind !== 'cells' || lay.arrangement.kind !== 'group')
-    return 0;
-  const arranged = arrange(lay.arrangement, inUnits(built));
-  if (arranged.kind !== 'boxes') return 0;
-  return missesOfLay(content, arranged, built.content, lay.pivots === 'shared');
+  return withMisses(closeNumbers(unit), missesOfDesign(design, unit));
 }
