@@ -1,9 +1,11 @@
 import fc from 'fast-check';
+import { PLY_BLENDS } from '../src/core/colour/ply-blend.ts';
 import type { ByKind } from '../src/core/design/constructions.ts';
 import type {
   Design,
   MotifDesign,
   PlaidDesign,
+  PliesDesign,
   StripeDesign,
   TilingDesign,
 } from '../src/core/design/design-schema.ts';
@@ -17,6 +19,8 @@ import { newMotif, newPlaid, newStripe, newTiling } from '../src/core/design/new
 import { asKind } from '../src/core/design/of-kind.ts';
 import type { PaintPicture } from '../src/core/design/picture-schema.ts';
 import type { PrintChoice } from '../src/core/design/plaid/plaid-schema.ts';
+import { asPlies, layOver, USUAL_PLY, withPly } from '../src/core/design/plies/lay-over.ts';
+import type { PlyContent } from '../src/core/design/plies/plies-schema.ts';
 import type { StrapSpec } from '../src/core/design/strap/strap-schema.ts';
 import { MEASURED } from '../src/core/design/stripe/stripe-schema.ts';
 import type { FormSpec } from '../src/core/design/tiling/form-schema.ts';
@@ -385,10 +389,73 @@ export const someMotif: fc.Arbitrary<MotifDesign> = fc
     }),
   );
 
+const someLook = fc.record({
+  scale: fc.constantFrom(
+    { to: 'count' as const, count: '2' },
+    { to: 'count' as const, count: '3' },
+    { to: 'count' as const, count: '3/2' },
+  ),
+  shift: fc.constantFrom(
+    { in: 'length' as const, x: '0', y: '0' },
+    { in: 'length' as const, x: '1 mm', y: '-7/3' },
+    { in: 'repeats' as const, x: '1/2', y: '1/4' },
+  ),
+  blend: fc.constantFrom(...PLY_BLENDS),
+  strength: fc.constantFrom('1', '20%', '1/2'),
+  clip: fc.constantFrom(null, null, 0),
+  shown: fc.constantFrom(true, true, true, false),
+});
+
+const somePlain: fc.Arbitrary<PlyContent> = fc.constantFrom<PlyContent>(
+  { kind: 'shade', shade: 'A' },
+  { kind: 'fade', shades: ['A', 'A'], angle: '30' },
+);
+
+/** Squares, so that so many of one go into another both ways. */
+const squarePlaid: fc.Arbitrary<Design> = fc
+  .record({
+    hexes: fc.tuple(someHex, someHex, someHex),
+    warp: someSequence,
+    over: fc.integer({ min: 1, max: 3 }),
+  })
+  .map(({ hexes, warp, over }) =>
+    newPlaid({
+      name: 'Any square',
+      shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
+      warp,
+      weave: { kind: 'twill', over, under: 1, hand: 'Z' },
+    }),
+  );
+
+const squareTiling: fc.Arbitrary<Design> = fc
+  .constantFrom<FormSpec>({ kind: 'regular', name: '4.8.8' }, { kind: 'basket', count: 2 })
+  .map((form) =>
+    newTiling({ name: 'Squares', shades: KEYS.map((key) => ({ key, name: key, hex: '#8090a0' })), form }),
+  );
+
+/** Plies of a square tiling or plaid, over it its own kind, a shade or a fade, and over these something more. */
+export const somePlies: fc.Arbitrary<PliesDesign> = fc
+  .record({
+    lowest: fc.oneof(squarePlaid, squareTiling),
+    over: squarePlaid,
+    look: someLook,
+    plain: somePlain,
+    further: someLook,
+    twice: fc.boolean(),
+  })
+  .map(({ lowest, over, look, plain, further, twice }) => {
+    const two = layOver(asPlies(lowest, null), over, { id: 'over', version: 3 }, look);
+    const three = withPly(two, plain, { ...further, scale: USUAL_PLY.scale, clip: further.clip && 1 });
+    const named = { ...three, name: 'Any plies', number: '' };
+    const twiceAcross = { scale: { to: 'count' as const, count: '2' } };
+    return twice ? layOver(asPlies(over, null), named, null, twiceAcross) : named;
+  });
+
 /** Designs of every construction. Another one is another line. */
 export const SOME_OF: { readonly [K in keyof ByKind]: fc.Arbitrary<Design> } = {
   plaid: someDesign,
   stripe: someStripe,
   tiling: someTiling,
   motif: someMotif,
+  plies: somePlies,
 };

@@ -105,6 +105,7 @@ export interface ErrorFacts {
   'knot/closed': Of<'column' | 'row'>;
   'knot/size': Of<'columns' | 'rows' | 'most'>;
   'lay/boxes': Of<'most'>;
+  'lay/copied-fade': None;
   'lay/count': Of<'text' | 'most'>;
   'lay/count-in': Of<'text'>;
   'lay/crossings': Of<'ends' | 'picks' | 'most'>;
@@ -195,11 +196,18 @@ export interface ErrorFacts {
   'picture/too-large': Of<'width' | 'height' | 'most'>;
 
   'plies/count': Of<'count' | 'most'>;
-  'plies/lay': None;
   'plies/never': Of<'ply' | 'axis'>;
   'plies/no-repeat': Of<'ply'>;
   'plies/too-long': Of<'ply' | 'axis'>;
   'plies/too-many': Of<'across' | 'down'>;
+
+  'ply/clip': None;
+  'ply/depth': None;
+  'ply/itself': None;
+  'ply/newer': Of<'ply' | 'version' | 'known'>;
+  'ply/pictures': None;
+  'ply/shade': None;
+  'ply/steps': None;
 
   'print/strength': Of<'text'>;
   'print/text': Of<'text' | 'blends'>;

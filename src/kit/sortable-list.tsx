@@ -15,7 +15,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical } from 'lucide-react';
+import { GripVertical, type LucideIcon } from 'lucide-react';
 import type { ReactNode } from 'react';
 
 interface SortableListProps<Id extends UniqueIdentifier> {
@@ -99,5 +99,26 @@ export function SortableRow({ id, name, className = 'bg-paper', children }: Sort
       </button>
       {children}
     </li>
+  );
+}
+
+interface RowButtonProps {
+  readonly label: string;
+  readonly icon: LucideIcon;
+  readonly onClick: () => void;
+}
+
+/** A small button at the end of a row. */
+export function RowButton({ label, icon: Icon, onClick }: RowButtonProps) {
+  return (
+    <button
+      type="button"
+      className="button button-plain px-1"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+    >
+      <Icon size={15} aria-hidden="true" />
+    </button>
   );
 }

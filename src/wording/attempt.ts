@@ -16,6 +16,10 @@ export function attempt<T>(work: () => T): Attempt<T> {
 
 /** The same where nobody needs the reason. */
 export function valueIfAny<T>(work: () => T): T | undefined {
-  const result = attempt(work);
-  return 'value' in result ? result.value : undefined;
+  return outcomeOf(attempt(work));
+}
+
+/** The value of what was tried elsewhere; undefined while nothing has come of it, and where nothing does. */
+export function outcomeOf<T>(attempt: Attempt<T> | undefined): T | undefined {
+  return attempt !== undefined && 'value' in attempt ? attempt.value : undefined;
 }

@@ -11,6 +11,7 @@ import { crossingName } from './crossing.ts';
 import { linesText } from './lines.ts';
 import { plural } from './measures.ts';
 import { motifText, SHAPE_NAMES } from './motif-words.ts';
+import { pliesChecked, pliesFound, pliesText } from './ply-words.ts';
 import { polygonText, tilingText } from './tiling-words.ts';
 import { directionSentence } from './verdict.ts';
 
@@ -86,6 +87,16 @@ export const WORDS: { readonly [K in keyof ByKind]: ConstructionWords<ByKind[K]>
     several: { motif: 'Motifs' },
     begun: 'Motif',
     about: 'Pieces on a grid, from numbers: scales, waves, chevrons, bars that lock.',
+  },
+  plies: {
+    built: pliesText,
+    made: (plies) => ['Plies', pliesText(plies)],
+    checked: pliesChecked,
+    found: pliesFound,
+    refused: 'Cannot be made',
+    several: { plies: 'Plies' },
+    begun: 'Plies',
+    about: 'One design over another, moved, scaled and blended, in the repeat that all have in common.',
   },
 };
 

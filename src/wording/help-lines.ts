@@ -18,6 +18,8 @@ export const HELP_LINES: readonly HelpLine[] = [
   { text: 'Choose another tiling by its picture: the tiling itself', step: 'Build' },
   { text: 'Draw spokes, rings and lines over a tiling: Lines', step: 'Build' },
   { text: 'Bands or shades from a photograph: From a picture', step: 'Build' },
+  { text: 'One design over another, blended: Lay something over', step: 'Build' },
+  { text: 'The look of woven cloth on a print: Texture of a weave', step: 'Build' },
   { text: 'Paste colours as a list of hex values: Import shades', step: 'Colours' },
   { text: 'Keep the same design in other colours: Colourways', step: 'Colours' },
   { text: 'Merge shades that are nearly the same: Similar shades', step: 'Colours' },

@@ -5,11 +5,13 @@ import type { Proof } from '../core/colour/proof.ts';
 import { checkDesign } from '../core/design/check-design.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { BuiltBox } from '../core/design/construction.ts';
-import type { Design, MotifDesign } from '../core/design/design-schema.ts';
+import type { Design, MotifDesign, PliesDesign } from '../core/design/design-schema.ts';
 import { boxOnCloth, builtBox } from '../core/design/lay/laid-box.ts';
 import { turnOffers } from '../core/design/lay/turn-offers.ts';
 import { markedUnit } from '../core/design/marked-unit.ts';
 import { type MotifFacts, motifFacts } from '../core/design/motif/motif-facts.ts';
+import { type PlyReport, pliesReport } from '../core/design/plies/plies-report.ts';
+import { type PlyOffers, plyOffersOf } from '../core/design/plies/ply-offers-of.ts';
 import type { StrapReport } from '../core/design/strap/strap-report.ts';
 import { strapsOfDesign } from '../core/design/strap/straps-of-design.ts';
 import { isWhole, toNumber } from '../core/exact/rational.ts';
@@ -242,6 +244,15 @@ const api = {
   },
 
   straps: (design: Design): Attempt<StrapReport | null> => attempt(() => strapsOfDesign(design)),
+
+  plies: (design: PliesDesign): Attempt<readonly PlyReport[]> => attempt(() => pliesReport(design)),
+
+  /** What is offered for each of some plies, near an angle of each. */
+  plyOffers: (
+    design: PliesDesign,
+    wished: readonly { readonly ply: number; readonly degrees: number }[],
+  ): Attempt<readonly PlyOffers[]> =>
+    attempt(() => wished.map(({ ply, degrees }) => plyOffersOf(design, ply, degrees))),
 
   motifFacts: (design: MotifDesign): Attempt<MotifFacts> => attempt(() => motifFacts(design)),
 };

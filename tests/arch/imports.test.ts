@@ -47,12 +47,13 @@ const ROOMS: Readonly<Record<string, readonly string[]>> = {
   straps: FOR_CONSTRUCTIONS,
   tiling: [...FOR_CONSTRUCTIONS, 'straps'],
   motif: [...FOR_CONSTRUCTIONS, 'straps'],
-  build: ['state', 'cloth', 'plaid', 'weave', 'stripe', 'tiling', 'motif'],
+  plies: FOR_CONSTRUCTIONS,
+  build: ['state', 'cloth', 'plaid', 'weave', 'stripe', 'tiling', 'motif', 'plies'],
   colours: ['state', 'cloth'],
   lay: ['state', 'cloth', 'build'],
   check: ['state', 'bands', 'build'],
   send: ['state', 'cloth'],
-  frame: ['state', 'cloth', 'rails', 'bands', 'build', 'colours', 'lay', 'check', 'send'],
+  frame: ['state', 'cloth', 'rails', 'bands', 'plies', 'build', 'colours', 'lay', 'check', 'send'],
 };
 
 /** Most files beside each other in one folder. */

@@ -1,6 +1,7 @@
 import type { Design } from '../../src/core/design/design-schema.ts';
 import { MOTIF_STARTS } from '../../src/core/design/motif/motif-starts.ts';
 import { PLAID_STARTS } from '../../src/core/design/plaid/plaid-starts.ts';
+import { PLIES_STARTS } from '../../src/core/design/plies/plies-starts.ts';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { STRIPE_STARTS } from '../../src/core/design/stripe/stripe-starts.ts';
 import { TILING_STARTS, tilingFromStart } from '../../src/core/design/tiling/tiling-starts.ts';
@@ -13,6 +14,7 @@ export function allDesigns(): readonly (readonly [name: string, design: Design])
     ...STRIPE_STARTS.map(({ key }) => [`start stripe ${key}`, designFromStart('stripe', key)] as const),
     ...TILING_STARTS.map(({ key }) => [`start tiling ${key}`, tilingFromStart(key)] as const),
     ...MOTIF_STARTS.map(({ key }) => [`start motif ${key}`, designFromStart('motif', key, 7)] as const),
+    ...PLIES_STARTS.map(({ key }) => [`start plies ${key}`, designFromStart('plies', key)] as const),
     ...LARKMERE.map(({ name, design }) => [`demo ${name}`, design()] as const),
     ['lines, gaps, fade and rings', layered()],
   ];

@@ -11,6 +11,9 @@ import { MOTIF_KEYS } from '../motif/motif-keys.ts';
 import { MotifLayPart } from '../motif/motif-lay.tsx';
 import { PlaidBuild } from '../plaid/plaid-build.tsx';
 import { PlaidChecks } from '../plaid/plaid-checks.tsx';
+import { PliesBuild } from '../plies/plies-build.tsx';
+import { PliesChecks } from '../plies/plies-checks.tsx';
+import { PliesHand } from '../plies/plies-hand.tsx';
 import { useDesign } from '../state/bench-store.ts';
 import type { KeyList } from '../state/key-list.ts';
 import { AngleHandle } from '../stripe/angle-handle.tsx';
@@ -72,6 +75,12 @@ const VIEWS: { readonly [K in keyof ByKind]: ConstructionView<ByKind[K]> } = {
     keys: MOTIF_KEYS,
     Lay: MotifLayPart,
     Checks: MotifFactsPart,
+    RatioFits: RatioFitsPart,
+  },
+  plies: {
+    Build: PliesBuild,
+    Handles: PliesHand,
+    Checks: PliesChecks,
     RatioFits: RatioFitsPart,
   },
 };

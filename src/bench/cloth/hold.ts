@@ -1,9 +1,9 @@
-import { type Rational, rational } from '../../../core/exact/rational.ts';
-import type { Place } from '../../../core/shape/places.ts';
-import { wayOf } from '../../../kit/arrow-keys.ts';
-import { followPointer } from '../../../kit/follow-pointer.ts';
-import type { ClothPlaces } from '../../cloth/use-cloth-view.ts';
-import { dispatch } from '../../state/bench-store.ts';
+import { type Rational, rational } from '../../core/exact/rational.ts';
+import type { Place } from '../../core/shape/places.ts';
+import { wayOf } from '../../kit/arrow-keys.ts';
+import { followPointer } from '../../kit/follow-pointer.ts';
+import { dispatch } from '../state/bench-store.ts';
+import type { ClothPlaces } from './use-cloth-view.ts';
 
 /** What is done as something is dragged: it hears how far, in millimetres, and whether nothing takes hold. */
 export type Dragged = (

@@ -3,6 +3,7 @@ import type { Design } from '../../core/design/design-schema.ts';
 import type { Command } from '../../kit/commands/command.ts';
 import { startCommands } from '../../kit/commands/shelf-commands.ts';
 import { HELP_LINES } from '../../wording/help-lines.ts';
+import { showLayOver } from '../plies/plies-store.ts';
 import { sendCommands } from '../send/send-commands.ts';
 import { saveNow } from '../state/autosave.ts';
 import { STEPS } from '../state/bench-state.ts';
@@ -21,6 +22,14 @@ export function benchCommands(design: Design, shows: Shows): readonly Command[] 
   const actions: readonly Omit<Command, 'group'>[] = [
     { text: 'Go to the shelf', run: () => void saveNow().finally(() => window.location.assign('/')) },
     { text: 'Duplicate this design', also: 'copy', run: () => void duplicate() },
+    {
+      text: 'Lay something over this design',
+      also: 'ply plies blend multiply texture',
+      run: () => {
+        dispatch({ kind: 'step', step: 'Build' });
+        showLayOver(true);
+      },
+    },
     { text: 'Take the tour of the steps', also: 'help tour', run: shows.showTour },
     ...sendCommands(design),
     ...ANYWHERE.map(({ what, keys, act }) => ({

@@ -5,7 +5,7 @@ import type { MotifDesign } from '../../core/design/design-schema.ts';
 import { madePieces, usedBy } from '../../core/design/motif/made-pieces.ts';
 import type { Piece } from '../../core/design/motif/motif-schema.ts';
 import { RemoveButton } from '../../kit/remove-button.tsx';
-import { SortableList, SortableRow } from '../../kit/sortable-list.tsx';
+import { RowButton, SortableList, SortableRow } from '../../kit/sortable-list.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { pieceName, pieceText } from '../../wording/motif-words.ts';
 import { duplicatePiece, withoutPiece } from './motif-edits.ts';
@@ -109,25 +109,5 @@ function PieceRow({ piece, note, thumbnail, onDuplicate, onRemove }: PieceRowPro
         {chosen && <RemoveButton label={`Remove ${name}`} disabled={locked} onClick={onRemove} />}
       </span>
     </SortableRow>
-  );
-}
-
-interface RowButtonProps {
-  readonly label: string;
-  readonly icon: typeof Eye;
-  readonly onClick: () => void;
-}
-
-function RowButton({ label, icon: Icon, onClick }: RowButtonProps) {
-  return (
-    <button
-      type="button"
-      className="button button-plain px-1"
-      aria-label={label}
-      title={label}
-      onClick={onClick}
-    >
-      <Icon size={15} aria-hidden="true" />
-    </button>
   );
 }

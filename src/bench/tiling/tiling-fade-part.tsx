@@ -1,13 +1,14 @@
-import { Plus } from 'lucide-react';
 import type { TilingDesign } from '../../core/design/design-schema.ts';
 import type { FadeSpec } from '../../core/design/tiling/tiling-schema.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Choice } from '../../kit/fields/choice.tsx';
+import { FadeShades } from '../../kit/fields/fade-shades.tsx';
 import { type Options, SelectField } from '../../kit/fields/select-field.tsx';
-import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
 import { FoldOut } from '../../kit/fold-out.tsx';
-import { RemoveButton } from '../../kit/remove-button.tsx';
 import { putTiling } from './put-tiling.ts';
+
+/** Most shades of a fade. */
+const MOST = 8;
 
 /** Faces that fade from shade to shade. */
 export function FadePart({ design, faceOptions }: { design: TilingDesign; faceOptions: Options }) {
@@ -29,31 +30,12 @@ export function FadePart({ design, faceOptions }: { design: TilingDesign; faceOp
       />
       {fade !== null && (
         <>
-          {fade.shades.map((key, at) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: shades of a fade have no identity but their place
-            <div key={at} className="grid grid-cols-[minmax(0,1fr)_32px] items-end gap-2">
-              <ShadeSelect
-                label={`Fade, shade ${at + 1}`}
-                shade={key}
-                shades={design.shades}
-                onChange={(next) => change({ shades: fade.shades.with(at, next) })}
-              />
-              <RemoveButton
-                label={`Remove shade ${at + 1} of the fade`}
-                disabled={fade.shades.length <= 2}
-                onClick={() => change({ shades: fade.shades.filter((_, other) => other !== at) })}
-              />
-            </div>
-          ))}
-          {fade.shades.length < 8 && (
-            <button
-              type="button"
-              className="button self-start"
-              onClick={() => change({ shades: [...fade.shades, fade.shades[0]!] })}
-            >
-              <Plus size={16} aria-hidden="true" /> Add a shade
-            </button>
-          )}
+          <FadeShades
+            keys={fade.shades}
+            shades={design.shades}
+            most={MOST}
+            onChange={(shades) => change({ shades })}
+          />
           <SelectField
             label="Direction of the fade"
             value={String(fade.angle)}

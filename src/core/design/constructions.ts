@@ -4,6 +4,8 @@ import { MOTIF } from './motif/motif-kind.ts';
 import type { Motif } from './motif/motif-schema.ts';
 import { PLAID } from './plaid/plaid-kind.ts';
 import type { Plaid } from './plaid/plaid-schema.ts';
+import { PLIES } from './plies/plies-kind.ts';
+import type { PliesSpec } from './plies/plies-schema.ts';
 import { STRIPE } from './stripe/stripe-kind.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
 import { TILING } from './tiling/tiling-kind.ts';
@@ -15,6 +17,7 @@ export interface ByKind {
   stripe: Stripe;
   tiling: TilingSpec;
   motif: Motif;
+  plies: PliesSpec;
 }
 
 export const KINDS: { readonly [K in keyof ByKind]: ConstructionKind<ByKind[K]> } = {
@@ -22,6 +25,7 @@ export const KINDS: { readonly [K in keyof ByKind]: ConstructionKind<ByKind[K]> 
   stripe: STRIPE,
   tiling: TILING,
   motif: MOTIF,
+  plies: PLIES,
 };
 
 export type Construction = ByKind[keyof ByKind];

@@ -9,6 +9,7 @@ import { type Lay, laySchema } from './lay/lay-schema.ts';
 import type { Motif } from './motif/motif-schema.ts';
 import { carriedSchema } from './picture-schema.ts';
 import type { Plaid } from './plaid/plaid-schema.ts';
+import type { PliesSpec } from './plies/plies-schema.ts';
 import { shadesUsed } from './shades-used.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
 import type { TilingSpec } from './tiling/tiling-schema.ts';
@@ -16,7 +17,7 @@ import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 14;
+export const DESIGN_VERSION = 15;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;
@@ -99,3 +100,4 @@ export type PlaidDesign = DesignOf<Plaid>;
 export type StripeDesign = DesignOf<Stripe>;
 export type TilingDesign = DesignOf<TilingSpec>;
 export type MotifDesign = DesignOf<Motif>;
+export type PliesDesign = DesignOf<PliesSpec>;

@@ -20,6 +20,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   11: addPictures,
   12: addLays,
   13: addStraps,
+  14: addPlies,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -190,6 +191,11 @@ function addStraps(document: Readonly<Record<string, unknown>>): Record<string, 
   };
 }
 
+/** Version 14 knew no designs over each other; everything else is as it was. */
+function addPlies(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  return { ...document, version: 15 };
+}
+
 function withNoPicture(construction: Record<string, unknown>): Record<string, unknown> {
   const { kind, pieces } = construction;
   if (kind === 'tiling') return { ...construction, picture: null };
@@ -226,7 +232,8 @@ export const USUAL_PRINT = { blend: 'normal', strength: '1/2', top: 'warp', grou
 
 /**
  * Brings a stored document to the newest version; one that is new already is returned as it is.
- * @throws CoreError "design/format" | "design/newer" {version, known} | "design/version" {version}
+ * @throws CoreError "design/format" | "design/newer" {version, known} | "design/version" {version} |
+ *         "ply/newer" {ply, version, known}
  */
 export function migrateDesign(document: unknown): unknown {
   if (typeof document !== 'object' || document === null || !('format' in document)) {
@@ -247,5 +254,32 @@ export function migrateDesign(document: unknown): unknown {
     }
     current = step(current);
   }
-  return current;
+  return withNewerPlies(current);
+}
+
+/** A document whose plies hold designs of the newest version; the same one where they do already. */
+function withNewerPlies(document: Record<string, unknown>): Record<string, unknown> {
+  const construction = Object(document['construction']) as Record<string, unknown>;
+  const { kind, plies } = construction;
+  if (kind !== 'plies' || !Array.isArray(plies)) return document;
+  const newer = plies.map((ply: unknown, at) => {
+    const content = Object(Object(ply).content) as Record<string, unknown>;
+    if (content['kind'] !== 'design') return ply as unknown;
+    const design = migratePly(content['design'], at + 1);
+    return design === content['design']
+      ? (ply as unknown)
+      : { ...Object(ply), content: { ...content, design } };
+  });
+  const same = newer.every((ply, at) => ply === plies[at]);
+  return same ? document : { ...document, construction: { ...construction, plies: newer } };
+}
+
+/** @throws CoreError as `migrateDesign`, "ply/newer" {ply, version, known} */
+function migratePly(design: unknown, ply: number): unknown {
+  try {
+    return migrateDesign(design);
+  } catch (error) {
+    if (!(error instanceof CoreError) || error.code !== 'design/newer') throw error;
+    throw new CoreError('ply/newer', { ply, ...error.facts } as never);
+  }
 }

@@ -1,6 +1,7 @@
 import type { Design } from '../../core/design/design-schema.ts';
 import { DEMO_MOTIFS } from './demo-motifs.ts';
 import { DEMO_PLAIDS } from './demo-plaids.ts';
+import { DEMO_PLIES } from './demo-plies.ts';
 import { DEMO_STRIPES } from './demo-stripes.ts';
 import { DEMO_TILINGS } from './demo-tilings.ts';
 
@@ -13,4 +14,10 @@ export interface Demo {
 }
 
 /** The Larkmere Light Railway's cloth: an invented line's carriages, stations, uniform, tea room and boathouse. */
-export const LARKMERE: readonly Demo[] = [...DEMO_PLAIDS, ...DEMO_STRIPES, ...DEMO_TILINGS, ...DEMO_MOTIFS];
+export const LARKMERE: readonly Demo[] = [
+  ...DEMO_PLAIDS,
+  ...DEMO_STRIPES,
+  ...DEMO_TILINGS,
+  ...DEMO_MOTIFS,
+  ...DEMO_PLIES,
+];

@@ -3,8 +3,6 @@ import type { Sentences } from '../sentence.ts';
 /** Designs over each other. */
 export const PLIES = {
   'plies/count': ({ count, most }) => `One to ${most} plies lie over each other; these are ${count}.`,
-  'plies/lay': () =>
-    'Plies lie straight: their boxes are set side by side, and turned, on the bench of each. Larger and smaller they may be.',
   'plies/never': ({ ply, axis }) =>
     `Ply ${ply} never comes together with the lowest: ${SIDES[String(axis)]} are in no ratio of whole numbers. Take another scale or angle.`,
   'plies/no-repeat': ({ ply }) =>
@@ -12,7 +10,18 @@ export const PLIES = {
   'plies/too-long': ({ ply, axis }) =>
     `With ply ${ply} the repeat is more than a million times as ${axis === 'across' ? 'wide' : 'high'} as one of the plies. Take a scale of simpler fractions.`,
   'plies/too-many': ({ across, down }) =>
-    `A ply that comes ${across} × ${down} times in a repeat does not come out in whole pixels, and is too much to be painted at once. Take another resolution, or a scale of simpler fractions.`,
+    `A ply comes ${across} × ${down} times in one repeat: too often to be laid or turned as one, or to be painted where it does not come out in whole pixels. Take another resolution, or a scale of simpler fractions.`,
+  'ply/clip': () =>
+    'A ply shows only inside another one of the same design: take one that is there, and not itself.',
+  'ply/depth': () =>
+    'Plies lie within plies to a depth of four, and no further. Lay over this design what the inner ones show.',
+  'ply/itself': () => 'A design is no ply of itself. Duplicate it first, and lay the copy over it.',
+  'ply/newer': ({ ply, version, known }) =>
+    `The design in ply ${ply} is of version ${version}, made by a newer Vetro; this one knows version ${known}. Update Vetro, or take another design into the ply.`,
+  'ply/pictures': () =>
+    'The design in a ply carries pictures of its own. They lie in “pictures” of the whole document.',
+  'ply/shade': () => 'One of its shades has no shade of this design. Say in “shades” which one it takes.',
+  'ply/steps': () => 'This ply has neither threads nor steps to be shifted by. Use lengths, or its repeats.',
 } satisfies Partial<Sentences>;
 
 const SIDES: Readonly<Record<string, string>> = {

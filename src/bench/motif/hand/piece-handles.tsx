@@ -1,14 +1,14 @@
-import { useState } from 'react';
 import type { Piece } from '../../../core/design/motif/motif-schema.ts';
 import type { NumberShape } from '../../../core/design/motif/shapes.ts';
 import { multiply, type Rational, rational, subtract, toText } from '../../../core/exact/rational.ts';
 import type { Place } from '../../../core/shape/places.ts';
 import { pieceName, shapeLabel } from '../../../wording/motif-words.ts';
+import type { Dragged } from '../../cloth/hold.ts';
+import { SnapHandle } from '../../cloth/snap-handle.tsx';
 import type { ClothPlaces } from '../../cloth/use-cloth-view.ts';
 import { withNumber } from '../motif-edits.ts';
 import { mainOf, useMotif } from '../motif-store.ts';
 import { piecesNow, putMotif, putPiece } from '../put-motif.ts';
-import { type Dragged, startDrag, stepsOfKey } from './hold.ts';
 import { addSteps, inSteps, numberOf } from './in-steps.ts';
 import type { LaidMotif, LaidPiece } from './motif-places.ts';
 import { movePieces } from './move-pieces.ts';
@@ -40,70 +40,11 @@ export function PieceHandles({ motif, laid, view }: PieceHandlesProps) {
   );
 }
 
-interface HandleProps {
-  readonly label: string;
-  readonly title: string;
-  readonly at: Place;
-  readonly view: ClothPlaces;
-  /** Of the knob, and of the pointer over it. */
-  readonly className: string;
-  readonly cursor: string;
-  readonly dragged: (...of: Parameters<Dragged>) => readonly (string | undefined)[];
-  readonly moved: (by: { readonly x: Rational; readonly y: Rational }) => void;
-}
-
-/** A knob on the cloth: dragged, it says what it lies on; the arrow keys move it by steps. */
-function Handle({ label, title, at, view, className, cursor, dragged, moved }: HandleProps) {
-  const [snapped, setSnapped] = useState('');
-  const place = view.toView(at);
-  return (
-    <>
-      <button
-        type="button"
-        aria-label={label}
-        title={title}
-        className={`-translate-x-1/2 -translate-y-1/2 absolute flex h-6 w-6 touch-none items-center justify-center rounded-full bg-transparent p-0 ${cursor}`}
-        style={{ left: place.x, top: place.y }}
-        onPointerDown={(event) =>
-          startDrag(
-            event,
-            view,
-            (...how) => {
-              const on = dragged(...how).filter((each) => each !== undefined);
-              setSnapped([...new Set(on)].join(', '));
-            },
-            () => setSnapped(''),
-          )
-        }
-        onKeyDown={(event) => {
-          const by = stepsOfKey(event);
-          if (by === undefined) return;
-          event.preventDefault();
-          event.stopPropagation();
-          moved(by);
-        }}
-      >
-        <span
-          className={`border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)] ${className}`}
-        />
-      </button>
-      {snapped !== '' && (
-        <span
-          className="pointer-events-none absolute rounded bg-ink px-1.5 py-0.5 text-[12px] text-paper"
-          style={{ left: place.x + 16, top: place.y + 12 }}
-        >
-          {snapped}
-        </span>
-      )}
-    </>
-  );
-}
-
 /** The place of the chosen piece; other chosen pieces go with it. */
 function MoveHandle({ motif, laid, view }: PieceHandlesProps) {
   const { piece, at } = laid;
   return (
-    <Handle
+    <SnapHandle
       label={`Move ${pieceName(piece)} on the cloth`}
       title="Drag it, or use the arrows: a step, ten with Shift, a tenth with Alt"
       at={at}
@@ -162,7 +103,7 @@ function SizeHandle({ size, motif, laid, view }: SizeHandleProps) {
   const put = (text: string, tag: string) =>
     putPiece(piece.id, { shape: withNumber(piece.shape, key, text) }, `${tag}-${key}`);
   return (
-    <Handle
+    <SnapHandle
       label={`${shapeLabel(shape.kind, key)} of ${pieceName(piece)} on the cloth`}
       title={`${shapeLabel(shape.kind, key)}: drag it, or use the arrows`}
       at={place}
@@ -212,7 +153,7 @@ function PointHandle({ index, motif, laid, view }: PointHandleProps) {
       tag,
     );
   return (
-    <Handle
+    <SnapHandle
       label={`Point ${index + 1} of ${pieceName(piece)} on the cloth`}
       title={`Point ${index + 1}: drag it, or use the arrows`}
       at={here}

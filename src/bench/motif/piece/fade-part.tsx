@@ -1,9 +1,8 @@
 import type { Shade } from '../../../core/colour/shade.ts';
 import type { PieceFade } from '../../../core/design/motif/motif-schema.ts';
 import { Choice } from '../../../kit/fields/choice.tsx';
+import { FadeShades } from '../../../kit/fields/fade-shades.tsx';
 import { NumberField } from '../../../kit/fields/number-field.tsx';
-import { ShadeSelect } from '../../../kit/fields/shade-select.tsx';
-import { RemoveButton } from '../../../kit/remove-button.tsx';
 import { READ_NUMBERS } from '../../../wording/motif-words.ts';
 
 const WAYS = [
@@ -27,33 +26,14 @@ interface FadePartProps {
 
 /** The shades that a piece fades through, and which way. */
 export function FadePart({ fade, shades, onChange }: FadePartProps) {
-  const keys = fade.shades;
-  const put = (next: string[]) => onChange({ ...fade, shades: next });
   return (
     <section aria-label="Fade" className="flex flex-col gap-3 rounded-lg border border-rule p-3">
-      <ol className="m-0 flex list-none flex-col gap-2 p-0">
-        {keys.map((key, at) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: shades of a fade have no identity but their place
-          <li key={at} className="grid grid-cols-[minmax(0,1fr)_30px] items-end gap-2">
-            <ShadeSelect
-              label={`Shade ${at + 1} of the fade`}
-              shade={key}
-              shades={shades}
-              onChange={(next) => put(keys.with(at, next))}
-            />
-            <RemoveButton
-              label={`Remove shade ${at + 1} of the fade`}
-              disabled={keys.length === 2}
-              onClick={() => put(keys.filter((_, other) => other !== at))}
-            />
-          </li>
-        ))}
-      </ol>
-      {keys.length < MOST && (
-        <button type="button" className="button" onClick={() => put([...keys, keys[0]!])}>
-          One more shade
-        </button>
-      )}
+      <FadeShades
+        keys={fade.shades}
+        shades={shades}
+        most={MOST}
+        onChange={(next) => onChange({ ...fade, shades: next })}
+      />
       <Choice
         label="The fade goes"
         value={fade.kind}

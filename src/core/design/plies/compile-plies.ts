@@ -1,12 +1,8 @@
-import { HUE_BLENDS } from '../../colour/blend-hues.ts';
-import { hexOf, type Rgb, rgbOf } from '../../colour/hex.ts';
 import type { Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
 import { ORIGIN, type Point } from '../../exact/plane.ts';
-import { ONE, type Rational, rational, toNumber } from '../../exact/rational.ts';
-import { divideSurds, scaleSurd, surd } from '../../exact/surd.ts';
-import { scaleUnit } from '../../repeat/lay/scale-unit.ts';
-import { turnUnit } from '../../repeat/lay/turn-unit.ts';
+import { ONE, type Rational, toNumber } from '../../exact/rational.ts';
+import { scaleSurd, surd } from '../../exact/surd.ts';
 import { layPlies } from '../../repeat/plies/lay-plies.ts';
 import {
   type Plies,
@@ -17,13 +13,12 @@ import {
 } from '../../repeat/repeat-unit.ts';
 import type { Pictures } from '../../shape/picture.ts';
 import { parseStrength } from '../../thread/print.ts';
-import { compile } from '../compile-design.ts';
-import type { Design } from '../design-schema.ts';
-import { parseRepeats, parseScale } from '../lay/lay-numbers.ts';
 import { pixelOf } from '../lay/lay-schema.ts';
 import { parseDegrees, parseWay } from '../motif/motif-numbers.ts';
+import { shadeOf } from './in-shades.ts';
 import { fadeOver, plainUnit } from './plain-unit.ts';
 import type { PliesSpec, PlyContent, PlySpec } from './plies-schema.ts';
+import { type PlyUnits, plyUnits } from './ply-units.ts';
 
 /** What plies are compiled with. */
 export interface PliesContext {
@@ -39,22 +34,21 @@ const SOME_SIZE: TrueSize = { width: surd(10), height: surd(10) };
  * The exact common repeat of plies. Shades and fades go over all of what the designs among them have in common.
  * @throws CoreError as `layPlies`, of the designs, of their numbers, as `scaleUnit` and `turnUnit`
  */
-export function compilePlies({ plies }: PliesSpec, context: PliesContext): RepeatUnit<Plies> {
+export function compilePlies(spec: PliesSpec, context: PliesContext): RepeatUnit<Plies> {
+  return laidPlies(spec, context).whole;
+}
+
+/** The same, with the designs among the plies as they lie. @throws CoreError as `compilePlies` */
+export function laidPlies(
+  { plies }: PliesSpec,
+  context: PliesContext,
+): { readonly whole: RepeatUnit<Plies>; readonly units: PlyUnits['units'] } {
   const pixel = pixelOf(context.resolution);
-  const designs = plies.map(({ content }) =>
-    content.kind === 'design' ? compile(inShades(content, context.shades), context.pictures) : undefined,
-  );
-  const at = designs.findIndex((unit) => unit !== undefined);
-  const lowest = at === -1 ? undefined : scaledUnit(designs[at]!, plies[at]!, undefined);
-  const laid = plies.map((ply, index): RepeatUnit | undefined => {
-    const unit = designs[index];
-    if (unit === undefined) return undefined;
-    const scaled = index === at ? lowest! : scaledUnit(unit, ply, lowest);
-    return ply.slope === null ? scaled : turnUnit(scaled, ply.slope);
-  });
+  const { units } = plyUnits(plies, context);
+  const laid = units.map((each) => each?.laid);
   const spec = (unit: RepeatUnit, index: number): Omit<Ply, 'times'> => {
     const { blend, strength, clip, shown } = plies[index]!;
-    const shift = shiftOf(plies[index]!, unit, pixel);
+    const shift = shiftOf(plies[index]!, { unit, step: units[index]?.step, pixel });
     return { unit, shift, blend, strength: parseStrength(strength), clip, shown };
   };
   const over = (size: TrueSize) =>
@@ -64,57 +58,35 @@ export function compilePlies({ plies }: PliesSpec, context: PliesContext): Repea
   const pattern = laid.find((unit) => unit !== undefined);
   // What covers everything repeats as the lowest design does, until it is known what all have in common.
   const first = over((pattern && repeatSize(pattern)) ?? SOME_SIZE);
-  return laid.every((unit) => unit !== undefined) ? first : over(repeatSize(first)!);
+  const whole = laid.every((unit) => unit !== undefined) ? first : over(repeatSize(first)!);
+  return { whole, units };
 }
 
-/** A design in the shades of the one that it is a ply of. @throws CoreError "band/shade" {shade} */
-export function inShades(content: PlyContent & { kind: 'design' }, shades: readonly Shade[]): Design {
-  const { design, shades: taken, tint } = content;
-  const tinted = tint === null ? undefined : rgbOf(shadeOf(shades, tint).hex);
-  const recoloured = design.shades.map((shade) => ({
-    ...shade,
-    hex:
-      tinted === undefined
-        ? shadeOf(shades, taken[shade.key] ?? '').hex
-        : hexOf(asLight(tinted, rgbOf(shade.hex))),
-  }));
-  return { ...design, shades: recoloured };
+interface ShiftScale {
+  readonly unit: RepeatUnit;
+  readonly step: Point | undefined;
+  readonly pixel: Rational;
 }
 
-/** A colour as light as another: the blend of luminosity (W3C Compositing and Blending Level 1, §10.2). */
-function asLight(colour: Rgb, light: Rgb): Rgb {
-  const [red, green, blue] = HUE_BLENDS.luminosity(colour, light).map((level) => Math.floor(level + 0.5));
-  return [red!, green!, blue!];
-}
-
-function shadeOf(shades: readonly Shade[], key: string): Shade {
-  const found = shades.find((shade) => shade.key === key);
-  if (found === undefined) throw new CoreError('band/shade', { shade: key });
-  return found;
-}
-
-/** @param lowest  the design that so many repeats are counted to; left out, for itself */
-function scaledUnit(unit: RepeatUnit, { scale }: PlySpec, lowest: RepeatUnit | undefined): RepeatUnit {
-  if (scale.to === 'factor') {
-    const factor = parseScale(scale.factor);
-    return factor.n === factor.d ? unit : scaleUnit(unit, { factor: surd(factor), lines: true });
-  }
-  const size = repeatSize(unit);
-  const below = lowest === undefined ? size : repeatSize(lowest);
-  if (size === null || below === null) throw new CoreError('lay/no-repeat', {});
-  const { n, d } = parseRepeats(scale.count);
-  const wide = scaleSurd(below.width, rational(d, n));
-  return scaleUnit(unit, { factor: divideSurds(wide, size.width), lines: true });
-}
-
-function shiftOf({ shift }: PlySpec, unit: RepeatUnit, pixel: Rational): Point {
+/** @throws CoreError of the numbers, "ply/steps", "lay/no-repeat" */
+function shiftOf({ shift }: PlySpec, { unit, step, pixel }: ShiftScale): Point {
   const x = parseWay(shift.x, { step: ONE, pixel });
   const y = parseWay(shift.y, { step: ONE, pixel });
   if (x.n === 0n && y.n === 0n) return ORIGIN;
-  if (shift.in === 'length') return { x: surd(x), y: surd(y) };
-  const size = repeatSize(unit);
-  if (size === null) throw new CoreError('lay/no-repeat', {});
-  return { x: scaleSurd(size.width, x), y: scaleSurd(size.height, y) };
+  switch (shift.in) {
+    case 'length':
+      return { x: surd(x), y: surd(y) };
+    case 'steps':
+      if (step === undefined) throw new CoreError('ply/steps', {});
+      return { x: scaleSurd(step.x, x), y: scaleSurd(step.y, y) };
+    case 'repeats': {
+      const size = repeatSize(unit);
+      if (size === null) throw new CoreError('lay/no-repeat', {});
+      return { x: scaleSurd(size.width, x), y: scaleSurd(size.height, y) };
+    }
+    default:
+      return shift.in satisfies never;
+  }
 }
 
 function plainPly(content: PlyContent, size: TrueSize, shades: readonly Shade[]): RepeatUnit {

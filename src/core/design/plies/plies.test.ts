@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Shade } from '../../colour/shade.ts';
+import { rational } from '../../exact/rational.ts';
 import { surd, surdToNumber } from '../../exact/surd.ts';
 import { surdText } from '../../exact/surd-text.ts';
 import { paintRoll } from '../../paint/paint-roll.ts';
@@ -9,10 +10,17 @@ import { type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
 import { NO_PICTURES } from '../../shape/picture.ts';
 import { compile } from '../compile-design.ts';
 import type { ByKind } from '../constructions.ts';
+import type { Design } from '../design-schema.ts';
+import { newPlaid } from '../new-design.ts';
+import { asKind } from '../of-kind.ts';
+import { readDesign } from '../read-design.ts';
 import { designFromStart } from '../starts.ts';
-import { compilePlies, inShades } from './compile-plies.ts';
+import { compilePlies } from './compile-plies.ts';
+import { inShades } from './in-shades.ts';
 import { mapPlies } from './map-plies.ts';
 import { type PliesSpec, type PlyContent, type PlySpec, pliesSchema } from './plies-schema.ts';
+import { plyOffersOf } from './ply-offers-of.ts';
+import { withThreads } from './with-threads.ts';
 
 const SHADES: readonly Shade[] = [
   { key: 'A', name: 'Ticket cream', hex: '#efe6cf' },
@@ -111,6 +119,18 @@ describe('designs over each other', () => {
     expect(shifts[2]).toEqual({ x: surd(5), y: surd(-10) });
   });
 
+  it('are shifted by threads and steps as they lie, where they have some', () => {
+    const two = { in: 'steps', x: '2', y: '-1/2' } as const;
+    const scale = { to: 'factor', factor: '3' } as const;
+    const shiftOf = (unit: RepeatUnit) =>
+      unit.content.kind === 'plies' ? unit.content.plies[0]!.shift : undefined;
+    const fish = compiled(ply(start('motif', 'fish-scale'), { scale, shift: two }));
+    expect(shiftOf(fish)).toEqual({ x: surd(30), y: surd(rational(-15, 2)) });
+    const gingham = compiled(ply(start('plaid', 'gingham'), { scale, shift: two }));
+    expect(shiftOf(gingham)?.x).toEqual(surd(rational(6 * 254, 240)));
+    expect(() => compiled(ply(start('tiling', '6.6.6'), { shift: two }))).toThrow('ply/steps');
+  });
+
   it('are turned where a slope repeats', () => {
     const slope = { up: 3, across: 4, asked: null };
     const unit = compiled(ply(start('plaid', 'gingham')), ply(start('plaid', 'gingham'), { slope }));
@@ -148,6 +168,64 @@ describe('shades and fades', () => {
     expect(reds).toEqual([...reds].sort((one, other) => other - one));
     expect(reds[0]).toBeGreaterThan(240);
     expect(reds.at(-1)).toBeLessThan(70);
+  });
+});
+
+describe('what is offered for a ply', () => {
+  const design = (...plies: readonly PlySpec[]) =>
+    asKind(
+      'plies',
+      readDesign({
+        ...designFromStart('plies', 'crossed-stripes'),
+        shades: SHADES,
+        construction: { kind: 'plies', plies },
+      }),
+    );
+  const threads = (count: number) =>
+    newPlaid({
+      name: `${count} threads`,
+      shades: [...SHADES],
+      warp: {
+        bands: [
+          { shade: 'A', count: count - 5 },
+          { shade: 'B', count: 5 },
+        ],
+        mirror: 'none',
+      },
+      weave: { kind: 'twill', over: 1, under: 1, hand: 'Z' },
+      print: { blend: 'normal', strength: '1/2', top: 'warp', ground: null },
+    });
+  const inPly = (own: Design): PlySpec =>
+    ply({
+      kind: 'design',
+      design: own,
+      from: null,
+      shades: Object.fromEntries(own.shades.map(({ key }) => [key, key])),
+      tint: null,
+    });
+
+  it('is a count of threads that comes together sooner: 36 for 35 over 24', () => {
+    const { counts, scales } = plyOffersOf(design(inPly(threads(24)), inPly(threads(35))), 1, 0);
+    expect(counts).toContainEqual({ count: 36, common: 72 });
+    expect(scales.length).toBeGreaterThan(0);
+    const taken = withThreads(threads(35), 36)!;
+    expect(compile(taken).grid).toMatchObject({ ends: 36 });
+  });
+
+  it('are scales that close where none did, each taken as so many to one of the lowest', () => {
+    const lowest = ply(start('tiling', '4.8.8'));
+    const over = inPly(threads(24));
+    const { whole, scales } = plyOffersOf(design(lowest, over), 1, 0);
+    for (const offer of [whole!, ...scales]) {
+      const scale = { to: 'count', count: offer.count } as const;
+      const taken = compile(design(lowest, { ...over, scale }));
+      expect(surdText(repeatSize(taken)!.width)).toBe(surdText(offer.size.width));
+    }
+    expect(whole!.count).toBe('2');
+  });
+
+  it('is nothing for the lowest', () => {
+    expect(plyOffersOf(design(inPly(threads(24)), inPly(threads(35))), 0, 0).scales).toEqual([]);
   });
 });
 

@@ -1,3 +1,4 @@
+import { CoreError } from '../../error.ts';
 import { toNumber } from '../../exact/rational.ts';
 import { shiftBy, thenMotion } from '../../shape/contour.ts';
 import { type Figure, moveFigure } from '../../shape/figure.ts';
@@ -17,8 +18,10 @@ import { standMotion } from './stands.ts';
  * Faces with what lies over them, laid. A mark is what it is in one repeat, cut at its edges, and its copies in all boxes
  * are one shape, so that nothing is seen where they meet.
  * @param pitch  millimetres of a repeat
+ * @throws CoreError "lay/copied-fade" for a mark whose fade or picture would have to be another in each copy
  */
 export function layMarks({ base, marks }: Marks, lay: BoxLay, pitch: Place): Marks {
+  marks.forEach(checkPlain);
   const { places, half } = placesOf(lay);
   const motions = places.map(({ x, y, stand }) =>
     thenMotion(standMotion(stand, pitch), shiftBy(toNumber(x) * pitch.x, toNumber(y) * pitch.y)),
@@ -35,8 +38,9 @@ export function layMarks({ base, marks }: Marks, lay: BoxLay, pitch: Place): Mar
   };
 }
 
-/** The same by third and sixth turns, of what lies in the part that is copied. */
+/** The same by third and sixth turns, of what lies in the part that is copied. @throws CoreError as `layMarks` */
 export function laySixtyMarks({ base, marks }: Marks, group: SixtyGroup, pitch: Place): Marks {
+  marks.forEach(checkPlain);
   const part = polygon(copiedPart({ kind: 'sixty', group }, pitch));
   const motions = sixtyMotions(group).flatMap((motion) => [
     motion,
@@ -54,6 +58,11 @@ export function laySixtyMarks({ base, marks }: Marks, group: SixtyGroup, pitch: 
       return { ...paint, shape: { kind: 'figure', figure, row: 0, piece, endless: true } };
     }),
   };
+}
+
+/** @throws CoreError "lay/copied-fade" */
+function checkPlain({ fade, picture }: Mark): void {
+  if (fade !== undefined || picture !== undefined) throw new CoreError('lay/copied-fade', {});
 }
 
 function polygon([start, ...others]: readonly Place[]): Figure {

@@ -3,6 +3,7 @@ import { divide, rational } from '../../exact/rational.ts';
 import { equalSurds, scaleSurd, surdToNumber } from '../../exact/surd.ts';
 import type { Vector } from '../../exact/vector.ts';
 import { blockUnit } from '../block-unit.ts';
+import { overAll } from '../plies/over-all.ts';
 import type { Lattice, RepeatUnit } from '../repeat-unit.ts';
 import { type Arranged, coversOnce, isStraight, type SixtyLay } from './arranged.ts';
 import { placesOf } from './box-places.ts';
@@ -18,15 +19,15 @@ import { isOnSixty, laySixty } from './lay-sixty.ts';
  * @param pivots  how threads meet their mirror images
  * @throws CoreError "lay/no-repeat" for a pattern without one; "lay/sixty" for third and sixth turns; "lay/square" for
  * quarter turns of what is none; "lay/gaps" where boxes overlap or leave gaps; as `stepsOf`; "repeat/too-large" for
- * threads, "lay/faces" for faces, "plies/lay" for plies
+ * threads, "lay/faces" for faces, as `overAll` for plies
  */
 export function layUnit(unit: RepeatUnit, lay: Arranged, pivots: Pivots = 'doubled'): RepeatUnit {
   if (isStraight(lay)) return unit;
   if (unit.repeat === null) throw new CoreError('lay/no-repeat', {});
+  const { content, pitch } = unit;
+  if (content.kind === 'plies') return overAll({ ...unit, content }, (each) => layUnit(each, lay, pivots));
   if (lay.kind === 'sixty') return laidSixty(unit, lay);
   if (!coversOnce(lay)) throw new CoreError('lay/gaps', {});
-  const { content, pitch } = unit;
-  if (content.kind === 'plies') throw new CoreError('plies/lay', {});
   if (content.kind === 'cells') return layCells({ ...unit, content }, lay, pivots);
   if (lay.square && !equalSurds(pitch.x, pitch.y)) throw new CoreError('lay/square', {});
   const { across, up } = placesOf(lay);
@@ -48,7 +49,7 @@ function laidSixty(built: RepeatUnit, { group }: SixtyLay): RepeatUnit {
   const { x, y } = built.pitch;
   const unit = isOnSixty({ width: y, height: x }) ? blockUnit(built, { across: 1, down: 3 }) : built;
   const { content, pitch } = unit;
-  if (content.kind === 'plies') throw new CoreError('plies/lay', {});
+  if (content.kind === 'plies') throw new Error('expected one of the plies');
   if (content.kind === 'cells' || !isOnSixty({ width: pitch.x, height: pitch.y })) {
     throw new CoreError('lay/sixty', {});
   }

@@ -17,7 +17,8 @@ import { cornerAt } from '../../faces/check-partition.ts';
 import type { Partition } from '../../faces/partition.ts';
 import { foldTiling } from '../../faces/torus.ts';
 import { movePlace, moveWay } from '../../shape/contour.ts';
-import { type Content, type RepeatUnit, repeatSize } from '../repeat-unit.ts';
+import { overAll } from '../plies/over-all.ts';
+import { type Content, type Plies, type RepeatUnit, repeatSize } from '../repeat-unit.ts';
 import { cellsAsFaces } from './cells-as-faces.ts';
 import { type RepeatSlope, turnedLattice, turnOf } from './exact-turn.ts';
 import { MAX_LAID_FACES, mapFill } from './lay-faces.ts';
@@ -27,12 +28,14 @@ import { motionsOf, type TurnRoom } from './turn-room.ts';
 /**
  * A pattern turned, as large as it then repeats. Threads become faces.
  * @throws CoreError as `turnOf`; "lay/no-repeat", "lay/faces" {most}, "lay/turned-fade" for a fade over all of a repeat;
- * "plies/lay" for plies
+ * as `overAll` for plies
  */
 export function turnUnit(unit: RepeatUnit, slope: RepeatSlope): RepeatUnit {
   if (slope.up === 0) return unit;
   const size = repeatSize(unit);
   if (size === null) throw new CoreError('lay/no-repeat', {});
+  const { content } = unit;
+  if (content.kind === 'plies') return overAll({ ...unit, content }, (each) => turnUnit(each, slope));
   const turn = turnOf(size, slope);
   const lattice = turnedLattice(size, turn.cosine, turn.sine);
   const { width, height } = turn.size;
@@ -72,11 +75,11 @@ export function turnUnit(unit: RepeatUnit, slope: RepeatSlope): RepeatUnit {
     repeat: { width: one, height: one },
     pitch: { x: width, y: height },
     grid: { step: 'mm' },
-    content: turnedContent(unit.content, room),
+    content: turnedContent(content, room),
   };
 }
 
-function turnedContent(content: Content, room: TurnRoom): Content {
+function turnedContent(content: Exclude<Content, Plies>, room: TurnRoom): Content {
   switch (content.kind) {
     case 'cells':
       return turnedPartition(cellsAsFaces(content), room);
@@ -84,8 +87,6 @@ function turnedContent(content: Content, room: TurnRoom): Content {
       return turnedPartition(content, room);
     case 'marks':
       return turnMarks(content, turnedPartition(content.base, room), room);
-    case 'plies':
-      throw new CoreError('plies/lay', {});
     default:
       return content satisfies never;
   }

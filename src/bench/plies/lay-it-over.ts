@@ -1,0 +1,108 @@
+import { savedAnswer } from '../../contracts/design.ts';
+import type { Design, PliesDesign } from '../../core/design/design-schema.ts';
+import { newPlaid } from '../../core/design/new-design.ts';
+import { asKind, isKind } from '../../core/design/of-kind.ts';
+import { asPlies, layOver, namedTogether, type PlyLook, withPly } from '../../core/design/plies/lay-over.ts';
+import type { DesignContent } from '../../core/design/plies/plies-schema.ts';
+import { weaveTexture } from '../../core/design/plies/weave-texture.ts';
+import { wholeToLowest } from '../../core/design/plies/whole-to-lowest.ts';
+import { MAX_DOCUMENT, readDesign } from '../../core/design/read-design.ts';
+import { CoreError } from '../../core/error.ts';
+import { formatWeave, parseWeave } from '../../core/thread/weaves/weave-text.ts';
+import { openDesign } from '../../kit/open-design.ts';
+import { postDesign } from '../../kit/post-design.ts';
+import { request } from '../../kit/request.ts';
+import { errorSentence } from '../../wording/error-sentence.ts';
+import { saveNow } from '../state/autosave.ts';
+import { benchState, dispatch } from '../state/bench-store.ts';
+import type { LastLook, Over } from './last-looks.ts';
+import { choosePly } from './plies-store.ts';
+
+/** What is laid over, as it was typed and chosen. */
+export interface OverWish {
+  readonly over: Over;
+  readonly look: LastLook;
+  /** Of a design of the shelf. */
+  readonly id: string | undefined;
+  readonly weave: string;
+  readonly shade: string;
+  readonly fade: readonly string[];
+}
+
+/** A weave as a design: as light and shade alone, or in the first two shades of a card. @throws CoreError of its text */
+export function weaveOver(text: string, over: 'texture' | 'weave', { shades }: Design): Design {
+  const weave = parseWeave(text);
+  const name = formatWeave(weave).slice(0, 80);
+  if (over === 'texture') return weaveTexture(weave, name);
+  const [warp, weft] = [shades[0]!, shades[1] ?? { key: 'W', name: 'White', hex: '#ffffff' }];
+  const one = ({ key }: { key: string }) => ({
+    bands: [{ shade: key, count: 1 }],
+    mirror: 'none' as const,
+  });
+  return newPlaid({ name, shades: [warp, weft], warp: one(warp), weft: one(weft), weave });
+}
+
+/**
+ * Lays something over the design on the bench. More over plies is an edit of them; of anything else it makes a new design
+ * beside it and opens that.
+ * @returns why it cannot be, in words
+ */
+export async function layItOver(design: Design, wish: OverWish): Promise<string | undefined> {
+  try {
+    const made = checked(await laidOver(design, wish));
+    const top = made.construction.plies.length - 1;
+    if (isKind('plies', design)) {
+      dispatch({ kind: 'edit', edit: () => made });
+      choosePly(top);
+      return undefined;
+    }
+    await saveNow();
+    const { id } = savedAnswer.parse(await postDesign(made));
+    const { range } = benchState();
+    if (range !== '') await request('POST', `/api/designs/${id}/move`, { range });
+    window.location.assign(`/bench/${id}`);
+    return undefined;
+  } catch (error) {
+    return errorSentence(error) ?? (error as Error).message;
+  }
+}
+
+async function laidOver(design: Design, wish: OverWish): Promise<PliesDesign> {
+  const { id, version } = benchState();
+  const below = asPlies(design, { id, version });
+  const { over, look, shade, fade } = wish;
+  const isNew = !isKind('plies', design);
+  const named = (plies: PliesDesign, name: string): PliesDesign =>
+    isNew ? { ...plies, name: namedTogether(design.name, name), number: '' } : plies;
+  switch (over) {
+    case 'shelf': {
+      if (!isNew && wish.id === id) throw new CoreError('ply/itself', {});
+      const opened = await openDesign(wish.id!);
+      const from: DesignContent['from'] = { id: wish.id!, version: opened.version };
+      return named(layOver(below, opened.design, from, look), opened.design.name);
+    }
+    case 'texture':
+    case 'weave': {
+      const woven = weaveOver(wish.weave, over, design);
+      const laid: PlyLook = { ...look, scale: wholeToLowest(below, woven) };
+      return named(layOver(below, woven, null, laid), woven.name);
+    }
+    case 'shade':
+      return named(withPly(below, { kind: 'shade', shade }, look), nameOf(design, shade));
+    case 'fade':
+      return named(withPly(below, { kind: 'fade', shades: [...fade], angle: '90' }, look), 'a fade');
+    default:
+      return over satisfies never;
+  }
+}
+
+function nameOf({ shades }: Design, key: string): string {
+  return shades.find((shade) => shade.key === key)?.name ?? key;
+}
+
+/** @throws CoreError as `readDesign`, or "design/too-long" {length, most} */
+function checked(made: PliesDesign): PliesDesign {
+  const { length } = JSON.stringify(made);
+  if (length > MAX_DOCUMENT) throw new CoreError('design/too-long', { length, most: MAX_DOCUMENT });
+  return asKind('plies', readDesign(made));
+}

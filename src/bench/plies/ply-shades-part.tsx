@@ -1,0 +1,83 @@
+import { parseDegrees } from '../../core/design/motif/motif-numbers.ts';
+import type { DesignContent, PlyContent } from '../../core/design/plies/plies-schema.ts';
+import { toText } from '../../core/exact/rational.ts';
+import { FadeShades } from '../../kit/fields/fade-shades.tsx';
+import { NumberField } from '../../kit/fields/number-field.tsx';
+import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
+import { FoldOut } from '../../kit/fold-out.tsx';
+import { plural } from '../../wording/measures.ts';
+import type { PlyPartProps } from './ply-part.tsx';
+import { putPly } from './put-plies.ts';
+
+/** Most shades of a fade. */
+const MOST = 12;
+
+/** Which shades of this design a ply shows. */
+export function PlyShadesPart({ design, ply, at }: PlyPartProps) {
+  const { content } = ply;
+  const { shades } = design;
+  const put = (next: PlyContent, tag?: string) => putPly(at, { content: next }, tag);
+  switch (content.kind) {
+    case 'shade':
+      return (
+        <ShadeSelect
+          label="Shade of the ply"
+          shade={content.shade}
+          shades={shades}
+          onChange={(shade) => put({ ...content, shade })}
+        />
+      );
+    case 'fade':
+      return (
+        <>
+          <FadeShades
+            keys={content.shades}
+            shades={shades}
+            most={MOST}
+            onChange={(keys) => put({ ...content, shades: keys })}
+          />
+          <NumberField
+            label="Direction, degrees"
+            text={content.angle}
+            resolve={(text) => toText(parseDegrees(text))}
+            onChange={(angle) => put({ ...content, angle: angle.trim() }, 'fade-angle')}
+          />
+        </>
+      );
+    case 'design':
+      return <Recolour content={content} shades={shades} onChange={put} />;
+    default:
+      return content satisfies never;
+  }
+}
+
+interface RecolourProps {
+  readonly content: DesignContent;
+  readonly shades: PlyPartProps['design']['shades'];
+  readonly onChange: (content: DesignContent) => void;
+}
+
+function Recolour({ content, shades, onChange }: RecolourProps) {
+  const { design, tint } = content;
+  return (
+    <FoldOut title="Recolour" state={tint === null ? plural(design.shades.length, 'shade') : 'in one shade'}>
+      <ShadeSelect
+        label="All in one shade, by lightness"
+        shade={tint ?? ''}
+        shades={shades}
+        none="No: each shade by itself"
+        onChange={(key) => onChange({ ...content, tint: key === '' ? null : key })}
+      />
+      {tint === null &&
+        design.shades.map(({ key, name }) => (
+          <ShadeSelect
+            key={key}
+            label={`${name} is shown as`}
+            shade={content.shades[key] ?? ''}
+            shades={shades}
+            onChange={(next) => onChange({ ...content, shades: { ...content.shades, [key]: next } })}
+          />
+        ))}
+    </FoldOut>
+  );
+}
