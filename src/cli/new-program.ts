@@ -3,6 +3,7 @@ import { type ByKind, KINDS } from '../core/design/constructions.ts';
 import { addNewFromStart } from './new-from-start.ts';
 import { addNewMotif } from './new-motif.ts';
 import { addNewPlaid } from './new-plaid.ts';
+import { addNewPlies } from './new-plies.ts';
 import { addNewStripe } from './new-stripe.ts';
 import { addNewTiling } from './new-tiling.ts';
 import { addNewWeave } from './new-weave.ts';
@@ -13,6 +14,7 @@ const COMMANDS: { readonly [K in keyof ByKind]?: (make: Command) => void } = {
   stripe: addNewStripe,
   tiling: addNewTiling,
   motif: addNewMotif,
+  plies: addNewPlies,
 };
 
 /** The commands below `vetro new`: their help names every start point, so they are loaded only when they are asked for. */

@@ -201,13 +201,16 @@ export interface ErrorFacts {
   'plies/too-long': Of<'ply' | 'axis'>;
   'plies/too-many': Of<'across' | 'down'>;
 
+  'ply/blend': Of<'text' | 'known'>;
   'ply/clip': None;
   'ply/depth': None;
   'ply/itself': None;
   'ply/newer': Of<'ply' | 'version' | 'known'>;
   'ply/pictures': None;
   'ply/shade': None;
+  'ply/shift': Of<'text'>;
   'ply/steps': None;
+  'ply/two': None;
 
   'print/strength': Of<'text'>;
   'print/text': Of<'text' | 'blends'>;

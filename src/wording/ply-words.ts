@@ -3,10 +3,12 @@ import type { ByKind } from '../core/design/constructions.ts';
 import type { PliesDesign } from '../core/design/design-schema.ts';
 import { type PlyReport, pliesReport, plyName } from '../core/design/plies/plies-report.ts';
 import type { PliesSpec, PlyContent, PlySpec } from '../core/design/plies/plies-schema.ts';
+import type { PlyOffers } from '../core/design/plies/ply-offers-of.ts';
 import { multiply, rational, toDecimal } from '../core/exact/rational.ts';
 import { parseStrength } from '../core/thread/print.ts';
+import type { LengthUnit } from '../core/units/length.ts';
 import type { Named } from './construction-words.ts';
-import { plural } from './measures.ts';
+import { plural, shortSizeText } from './measures.ts';
 
 /** "3 plies, 1 hidden". */
 export function pliesText({ plies }: PliesSpec): string {
@@ -71,4 +73,16 @@ const WORD_OF: Readonly<Record<keyof ByKind, string>> = {
 export function factorText(factor: number): string {
   const percent = Number(Math.abs(factor * 100 - 100).toPrecision(2));
   return `${percent}% ${factor > 1 ? 'larger' : 'smaller'}`;
+}
+
+/** Numbers at which a ply closes, on one line: "These close: 2 to one of the lowest (68.3 × 68.3 mm), …"; empty where none do. */
+export function offersText({ whole, scales }: PlyOffers, unit: LengthUnit): string {
+  const offers = new Map(
+    [...(whole === null ? [] : [whole]), ...scales].map((offer) => [offer.count, offer]),
+  );
+  if (offers.size === 0) return '';
+  const lines = [...offers.values()].map(
+    ({ count, size }) => `${count} to one of the lowest (${shortSizeText(size, unit)})`,
+  );
+  return `These close: ${lines.join(', ')}.`;
 }

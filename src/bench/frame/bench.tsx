@@ -41,6 +41,7 @@ import { DraftDialog, StaleDialog } from './saving-dialogs.tsx';
 import { Steps } from './steps.tsx';
 import { Ticket } from './ticket.tsx';
 import { Tour } from './tour.tsx';
+import { useKeptScroll } from './use-kept-scroll.ts';
 
 const PANELS: Readonly<Record<Step, () => React.ReactNode>> = {
   Colours: ColoursPanel,
@@ -112,6 +113,7 @@ function Workplace({ tour }: { tour: React.ReactNode }) {
   const design = useDesign();
   const Work = useCloth((cloth) => (step === 'Build' ? viewFor(design).workOf?.(design, cloth) : undefined));
   const Shown = PANELS[step];
+  const scroll = useKeptScroll(step);
   return (
     <main className="grid min-h-0 grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px] max-[900px]:grid-cols-1 max-[900px]:grid-rows-[minmax(0,1.15fr)_minmax(0,1fr)]">
       <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_auto] border-rule border-t">
@@ -126,7 +128,7 @@ function Workplace({ tour }: { tour: React.ReactNode }) {
         )}
         <MeasureLine looking={step !== 'Send' && !colourways && Work === undefined} />
       </div>
-      <div className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
+      <div {...scroll} className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
         {tour}
         <Shown />
       </div>

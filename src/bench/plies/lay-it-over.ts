@@ -1,5 +1,5 @@
 import { savedAnswer } from '../../contracts/design.ts';
-import type { Design, PliesDesign } from '../../core/design/design-schema.ts';
+import { type Design, MAX_NAME, type PliesDesign } from '../../core/design/design-schema.ts';
 import { newPlaid } from '../../core/design/new-design.ts';
 import { asKind, isKind } from '../../core/design/of-kind.ts';
 import { asPlies, layOver, namedTogether, type PlyLook, withPly } from '../../core/design/plies/lay-over.ts';
@@ -8,7 +8,7 @@ import { weaveTexture } from '../../core/design/plies/weave-texture.ts';
 import { wholeToLowest } from '../../core/design/plies/whole-to-lowest.ts';
 import { MAX_DOCUMENT, readDesign } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
-import { formatWeave, parseWeave } from '../../core/thread/weaves/weave-text.ts';
+import { parseWeave, weaveName } from '../../core/thread/weaves/weave-text.ts';
 import { openDesign } from '../../kit/open-design.ts';
 import { postDesign } from '../../kit/post-design.ts';
 import { request } from '../../kit/request.ts';
@@ -29,11 +29,14 @@ export interface OverWish {
   readonly fade: readonly string[];
 }
 
+/** What is said of a weave that is but light and shade. */
+const TEXTURE = ', texture';
+
 /** A weave as a design: as light and shade alone, or in the first two shades of a card. @throws CoreError of its text */
 export function weaveOver(text: string, over: 'texture' | 'weave', { shades }: Design): Design {
   const weave = parseWeave(text);
-  const name = formatWeave(weave).slice(0, 80);
-  if (over === 'texture') return weaveTexture(weave, name);
+  const name = weaveName(weave).slice(0, MAX_NAME - TEXTURE.length);
+  if (over === 'texture') return weaveTexture(weave, `${name}${TEXTURE}`);
   const [warp, weft] = [shades[0]!, shades[1] ?? { key: 'W', name: 'White', hex: '#ffffff' }];
   const one = ({ key }: { key: string }) => ({
     bands: [{ shade: key, count: 1 }],

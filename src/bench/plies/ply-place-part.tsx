@@ -82,7 +82,7 @@ function ShiftFields({ design, ply: { shift, content }, at }: PlyPartProps) {
     putPly(at, { shift: { ...shift, ...change } }, tag);
   const resolve = (text: string) => {
     const way = parseWay(text, scale);
-    return shift.in === 'length' ? `${lengthText(way, design.lay.unit)} ${design.lay.unit}` : toText(way);
+    return shift.in === 'length' ? lengthText(way, 'mm') : toText(way);
   };
   const steps = content.kind === 'design' ? plyStepName(content.design) : undefined;
   const isMoved = shift.x.trim() !== '0' || shift.y.trim() !== '0';

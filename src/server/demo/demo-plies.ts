@@ -51,7 +51,7 @@ const PLIES: readonly DemoPlies[] = [
 /** The boathouse's scales as they come out on a twill. */
 function woven(): PliesDesign {
   const scales = DEMO_MOTIFS.find(({ number }) => number === 'LLR 050')!.design();
-  const texture = weaveTexture(parseWeave('2/2Z'), 'Twill 2/2 Z');
+  const texture = weaveTexture(parseWeave('2/2Z'), '2/2 twill Z, texture');
   return layOver(asPlies(scales, null), texture, null, {
     scale: { to: 'count', count: '10' },
     blend: 'multiply',

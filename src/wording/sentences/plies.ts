@@ -11,6 +11,7 @@ export const PLIES = {
     `With ply ${ply} the repeat is more than a million times as ${axis === 'across' ? 'wide' : 'high'} as one of the plies. Take a scale of simpler fractions.`,
   'plies/too-many': ({ across, down }) =>
     `A ply comes ${across} × ${down} times in one repeat: too often to be laid or turned as one, or to be painted where it does not come out in whole pixels. Take another resolution, or a scale of simpler fractions.`,
+  'ply/blend': ({ text, known }) => `There is no blend “${text}”. Take one of: ${known}.`,
   'ply/clip': () =>
     'A ply shows only inside another one of the same design: take one that is there, and not itself.',
   'ply/depth': () =>
@@ -21,7 +22,11 @@ export const PLIES = {
   'ply/pictures': () =>
     'The design in a ply carries pictures of its own. They lie in “pictures” of the whole document.',
   'ply/shade': () => 'One of its shades has no shade of this design. Say in “shades” which one it takes.',
+  'ply/shift': ({ text }) =>
+    `A shift is written as “6mm,4mm”, “1/2,1/2 repeats”, “2,3 steps” or “gaps”; got “${text}”.`,
   'ply/steps': () => 'This ply has neither threads nor steps to be shifted by. Use lengths, or its repeats.',
+  'ply/two': () =>
+    'Plies take a design beneath, and one over it or the texture of a weave: --under, and --over or --texture.',
 } satisfies Partial<Sentences>;
 
 const SIDES: Readonly<Record<string, string>> = {

@@ -7,11 +7,11 @@ import { takeShades } from './take-shades.ts';
 
 /** How a ply lies that nothing was said of. */
 export const USUAL_PLY = {
-  scale: { to: 'factor', factor: '1' },
+  scale: { to: 'factor', factor: '100%' },
   slope: null,
   shift: { in: 'length', x: '0', y: '0' },
   blend: 'normal',
-  strength: '1',
+  strength: '100%',
   clip: null,
   shown: true,
 } as const satisfies Omit<PlySpec, 'content'>;

@@ -19,7 +19,7 @@ const STARTS: readonly PliesStart[] = [
     what: 'A stripe of three shades over itself, turned, at half strength: a printed plaid.',
     plies: () => {
       const stripe = stripeOf('Stripe', 1);
-      return layOver(asPlies(stripe, null), stripeOf('Stripe across', 0), null, { strength: '1/2' });
+      return layOver(asPlies(stripe, null), stripeOf('Stripe across', 0), null, { strength: '50%' });
     },
   },
   {
@@ -29,7 +29,7 @@ const STARTS: readonly PliesStart[] = [
     plies: () =>
       layOver(
         asPlies(designFromStart('motif', 'fish-scale'), null),
-        weaveTexture(parseWeave('2/2Z'), 'Twill 2/2 Z'),
+        weaveTexture(parseWeave('2/2Z'), '2/2 twill Z, texture'),
         null,
         {
           scale: { to: 'count', count: '10' },
@@ -43,7 +43,7 @@ const STARTS: readonly PliesStart[] = [
     name: 'Diamonds in the gaps',
     what: 'Fading diamonds, and the same in other shades moved by half their repeat into the gaps.',
     plies: () =>
-      layOver(asPlies(diamonds('BW', 'Blue diamonds'), null), diamonds('OC', 'Ochre diamonds'), null, {
+      layOver(asPlies(diamonds('BW', 'Diamonds below'), null), diamonds('OC', 'Diamonds in the gaps'), null, {
         shift: { in: 'repeats', x: '1/2', y: '1/2' },
       }),
   },

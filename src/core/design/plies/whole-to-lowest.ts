@@ -16,7 +16,7 @@ export function wholeToLowest({ construction, shades }: PliesDesign, over: Desig
   const { units, lowest } = plyUnits(construction.plies, { shades, pictures: NO_PICTURES });
   const beneath = units[lowest] && repeatSize(units[lowest].scaled);
   const size = repeatSize(compile(over));
-  if (!beneath || size === null) return { to: 'factor', factor: '1' };
+  if (!beneath || size === null) return { to: 'factor', factor: '100%' };
   return { to: 'count', count: toText(nearestWhole(divideSurds(beneath.width, size.width))) };
 }
 
