@@ -59,8 +59,11 @@ interface RecolourProps {
 
 function Recolour({ content, shades, onChange }: RecolourProps) {
   const { design, tint } = content;
+  const hexOf = (key: string | undefined) => shades.find((shade) => shade.key === key)?.hex;
+  const changed = design.shades.filter(({ key, hex }) => hexOf(content.shades[key]) !== hex).length;
+  const state = tint !== null ? 'in one shade' : changed > 0 ? plural(changed, 'shade') : '';
   return (
-    <FoldOut title="Recolour" state={tint === null ? plural(design.shades.length, 'shade') : 'in one shade'}>
+    <FoldOut title="Recolour" state={state}>
       <ShadeSelect
         label="All in one shade, by lightness"
         shade={tint ?? ''}

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { CoreError } from '../../error.ts';
+import { paintTile } from '../../paint/painting.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';
 import type { Design, PliesDesign } from '../design-schema.ts';
 import { LAKE_STEAMER, LAKE_STEAMER_FILE } from '../lake-steamer.ts';
 import { disc } from '../motif/start-parts.ts';
 import { usualPiece } from '../motif/usual-piece.ts';
-import { newMotif, newStripe } from '../new-design.ts';
+import { newMotif, newPlaid, newStripe } from '../new-design.ts';
 import { asKind } from '../of-kind.ts';
 import { readDesign, readDesignText, writeDesignText } from '../read-design.ts';
 import { designFromStart } from '../starts.ts';
@@ -200,5 +201,20 @@ describe('start points of plies', () => {
     expect(verdict).not.toBe('Open');
     expect(numbers.closed).toBe(true);
     expect(painted).toMatchObject({ differingBytes: 0 });
+  });
+
+  it('crossed stripes are the printed plaid, byte for byte', () => {
+    const crossed = designFromStart('plies', 'crossed-stripes');
+    const counts = [8, 4, 2, 4];
+    const bands = [...'GCRC'].map((shade, at) => ({ shade, count: counts[at]! }));
+    const printed = newPlaid({
+      name: 'Printed',
+      shades: crossed.shades,
+      warp: { bands, mirror: 'none' },
+      print: { blend: 'normal', strength: '1/2', top: 'weft', ground: null },
+      lay: { ends: '10', picks: '10', per: 'cm' },
+    });
+    const tile = { width: 180, height: 180 };
+    expect(paintTile(compile(crossed), tile)).toEqual(paintTile(compile(printed), tile));
   });
 });
