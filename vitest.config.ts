@@ -1,16 +1,21 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
+
+/** Property tests take long on a machine that does other work meanwhile. */
+const TIMEOUT = 120_000;
 
 export default defineConfig({
   test: {
+    maxWorkers: availableParallelism(),
     projects: [
       {
         test: {
           name: 'unit',
           include: ['src/**/*.test.ts', 'tests/{arch,sameness}/**/*.test.ts'],
-          testTimeout: 60_000,
+          testTimeout: TIMEOUT,
         },
       },
-      { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 60_000 } },
+      { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: TIMEOUT } },
     ],
   },
 });

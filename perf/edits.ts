@@ -3,7 +3,9 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import type { Design } from '../src/core/design/design-schema.ts';
 import { designFromText } from '../src/core/design/exchange/counts-text.ts';
+import { designFromStart } from '../src/core/design/starts.ts';
 import { ringedOctagons } from './ringed-octagons.ts';
 import { line, median } from './timing.ts';
 
@@ -14,8 +16,18 @@ const ADDRESS = `http://127.0.0.1:${PORT}`;
 
 const counts = Array.from({ length: 50 }, (_, at) => `${'ABCDEF'[(at * 5) % 6]}8`).join(' ');
 
-/** What is edited, the part of it that takes the keys, and two keys that undo each other. */
-const EDITED = [
+interface Edited {
+  readonly what: string;
+  readonly design: Design;
+  /** What is clicked first. */
+  readonly choose?: string;
+  /** The part of it that takes the keys. */
+  readonly part: string;
+  /** Two keys that undo each other. */
+  readonly keys: readonly [string, string];
+}
+
+const EDITED: readonly Edited[] = [
   {
     what: 'A key press in a rail, 400 × 400 threads',
     design: designFromText(`warp: ${counts}\nweave: 2/2Z\n`, 'Four hundred'),
@@ -28,7 +40,21 @@ const EDITED = [
     part: '[aria-label="End of the slanting side"]',
     keys: ['ArrowRight', 'ArrowLeft'],
   },
-] as const;
+  {
+    what: 'Fading diamonds moved over others by a twelfth of a repeat',
+    design: designFromStart('plies', 'diamonds-in-gaps'),
+    choose: '[aria-label="Plies"] button[aria-pressed]',
+    part: '[aria-label^="Move ply 2"]',
+    keys: ['ArrowRight', 'ArrowLeft'],
+  },
+  {
+    what: 'The texture of a weave moved over scales by a millimetre',
+    design: designFromStart('plies', 'twill-texture'),
+    choose: '[aria-label="Plies"] button[aria-pressed]',
+    part: '[aria-label^="Move ply 2"]',
+    keys: ['ArrowRight', 'ArrowLeft'],
+  },
+];
 
 const server = spawn('node', ['scripts/start.mjs'], {
   env: { ...process.env, PORT, VETRO_DATA: join(mkdtempSync(join(tmpdir(), 'vetro-perf-')), 'vetro.db') },
@@ -42,7 +68,7 @@ const browser = await chromium.launch({
 });
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  for (const { what, design, part, keys } of EDITED) {
+  for (const { what, design, choose, part, keys } of EDITED) {
     const answer = await page.request.post(`${ADDRESS}/api/designs`, {
       data: { document: design },
       headers: { 'x-vetro': 'perf' },
@@ -50,6 +76,7 @@ try {
     const { id } = (await answer.json()) as { id: string };
     await page.goto(`${ADDRESS}/bench/${id}`);
     await page.locator('canvas[data-painted]').waitFor();
+    if (choose !== undefined) await page.locator(choose).first().click();
     await page.locator(part).first().focus();
     const frame = median(await idleFrames(page));
     const times = await editTimes(page, keys);

@@ -411,19 +411,22 @@ const somePlain: fc.Arbitrary<PlyContent> = fc.constantFrom<PlyContent>(
   { kind: 'fade', shades: ['A', 'A'], angle: '30' },
 );
 
-/** Squares, so that so many of one go into another both ways. */
+/** Small squares, so that so many of one go into another both ways. */
 const squarePlaid: fc.Arbitrary<Design> = fc
   .record({
     hexes: fc.tuple(someHex, someHex, someHex),
-    warp: someSequence,
-    over: fc.integer({ min: 1, max: 3 }),
+    bands: fc.array(fc.record({ shade: fc.constantFrom(...KEYS), count: fc.integer({ min: 1, max: 3 }) }), {
+      minLength: 1,
+      maxLength: 3,
+    }),
+    under: fc.integer({ min: 1, max: 2 }),
   })
-  .map(({ hexes, warp, over }) =>
+  .map(({ hexes, bands, under }) =>
     newPlaid({
       name: 'Any square',
       shades: KEYS.map((key, index) => ({ key, name: `Shade ${key}`, hex: hexes[index]! })),
-      warp,
-      weave: { kind: 'twill', over, under: 1, hand: 'Z' },
+      warp: { bands, mirror: 'none' },
+      weave: { kind: 'twill', over: 1, under, hand: 'Z' },
     }),
   );
 

@@ -3,6 +3,7 @@ import { MOST_PLIES } from '../../repeat/plies/lay-plies.ts';
 import { type Design, MAX_NAME, type PliesDesign } from '../design-schema.ts';
 import { isKind } from '../of-kind.ts';
 import type { DesignContent, PlyContent, PlySpec } from './plies-schema.ts';
+import { plyStepName } from './ply-step.ts';
 import { takeShades } from './take-shades.ts';
 
 /** How a ply lies that nothing was said of. */
@@ -15,6 +16,8 @@ export const USUAL_PLY = {
   clip: null,
   shown: true,
 } as const satisfies Omit<PlySpec, 'content'>;
+
+const THREADS: PlySpec['shift'] = { in: 'steps', x: '0', y: '0' };
 
 /** How a ply lies; what is left out is as usual. */
 export type PlyLook = Partial<Omit<PlySpec, 'content'>>;
@@ -48,7 +51,9 @@ export function asPlies(design: Design, from: Source): PliesDesign {
 export function layOver(below: PliesDesign, over: Design, from: Source, look: PlyLook = {}): PliesDesign {
   const { shades, colourways, keys } = takeShades(below, over);
   const pictures = { ...over.pictures, ...below.pictures };
-  return withPly({ ...below, shades, colourways, pictures }, contentOf(over, from, keys), look);
+  // Threads stay threads where they are moved by whole ones.
+  const shift = plyStepName(over) === 'threads' ? THREADS : USUAL_PLY.shift;
+  return withPly({ ...below, shades, colourways, pictures }, contentOf(over, from, keys), { shift, ...look });
 }
 
 /** A design with one more ply above its others. @throws CoreError "plies/count" {count, most} */
