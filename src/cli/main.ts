@@ -67,6 +67,7 @@ program
       .default('light'),
   )
   .option('--underlap <length>', 'in an SVG, how far faces run under their neighbours')
+  .option('--flatten', 'an SVG whose repeat is a picture, for programs without blend modes')
   .action((path, options) =>
     run(async () => (await import('./render-command.ts')).renderCommand(path, options)),
   );

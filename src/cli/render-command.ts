@@ -19,11 +19,12 @@ import {
   sizeOfSheet,
 } from '../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../core/formats/sheet.ts';
+import { flattenedSvg } from '../core/formats/svg/flattened-svg.ts';
 import { unitToSvgPieces } from '../core/formats/svg/unit-svg.ts';
 import { unitToPng } from '../core/formats/unit-png.ts';
 import { parseDrawn, threadLook } from '../core/paint/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
-import { nodeCompressor } from '../server/sending/node-compressor.ts';
+import { NODE_FILES, nodeCompressor } from '../server/sending/node-compressor.ts';
 import { picturesOf } from './pictures-of.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT } from './run.ts';
@@ -38,6 +39,7 @@ export interface RenderOptions {
   readonly drawn?: string;
   readonly underlap?: string;
   readonly mixing?: Mixing;
+  readonly flatten?: boolean;
 }
 
 /** `vetro render`: a tile, or a sheet of repeats, as PNG or SVG by the file's ending. */
@@ -48,8 +50,12 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
   const sheet = sheetOf(design, options);
   refuseIdle(options, design);
   if (/\.svg$/i.test(options.output)) {
-    const wish = { sheet: sizeOfSheet(unit, sheet), underlap: underlapOf(options, design) };
-    await writeStream(options.output, unitToSvgPieces(unit, design.name, wish));
+    const size = sizeOfSheet(unit, sheet);
+    const pieces =
+      options.flatten === true
+        ? flattenedSvg(unit, design.name, { scale, sheet: size, ...NODE_FILES })
+        : unitToSvgPieces(unit, design.name, { sheet: size, underlap: underlapOf(options, design) });
+    await writeStream(options.output, pieces);
   } else if (/\.png$/i.test(options.output)) {
     const order = orderPicture(unit, scale, sheet);
     const look = threadLook(parseDrawn(options.drawn ?? 'flat')) ?? 'flat';
@@ -70,9 +76,11 @@ function sheetOf(design: Design, options: RenderOptions): Sheet | undefined {
 /** Options that would do nothing: who gives them expects something of them. */
 function refuseIdle(options: RenderOptions, design: Design): void {
   const drawing = /\.svg$/i.test(options.output);
+  const flatten = options.flatten === true;
   const idle: readonly (readonly [option: string, given: boolean, why: string])[] = [
-    ['--dpi', drawing && options.dpi !== undefined, 'a drawing has no pixels'],
-    ['--per-thread', drawing && options.perThread !== undefined, 'a drawing has no pixels'],
+    ['--dpi', drawing && !flatten && options.dpi !== undefined, 'a drawing has no pixels'],
+    ['--per-thread', drawing && !flatten && options.perThread !== undefined, 'a drawing has no pixels'],
+    ['--flatten', flatten && !drawing, 'a picture is flat'],
     ['--drawn', drawing && options.drawn !== undefined, 'a drawing shows flat shades'],
     ['--mixing', drawing && options.mixing === 'bytes', 'a drawing has no pixels'],
     ['--underlap', !drawing && options.underlap !== undefined, 'a picture needs none'],
@@ -96,7 +104,10 @@ function scaleOf(design: Design, { perThread, dpi }: RenderOptions): PictureScal
     : { perStep: parsePerStep(perThread) };
 }
 
-async function writeStream(path: string, bytes: AsyncIterable<Uint8Array> | Iterable<string>): Promise<void> {
+async function writeStream(
+  path: string,
+  bytes: AsyncIterable<Uint8Array | string> | Iterable<string>,
+): Promise<void> {
   try {
     await pipeline(Readable.from(bytes), createWriteStream(path));
   } catch (error) {

@@ -1,18 +1,24 @@
 import { createCanvas, ImageData } from '@napi-rs/canvas';
+import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { PLY_BLENDS } from '../../src/core/colour/ply-blend.ts';
+import { compile } from '../../src/core/design/compile-design.ts';
+import { designFromStart } from '../../src/core/design/starts.ts';
 import { ORIGIN } from '../../src/core/exact/plane.ts';
 import { randomNumbers } from '../../src/core/exact/random-numbers.ts';
 import { ONE, rational } from '../../src/core/exact/rational.ts';
 import { surd, ZERO_SURD } from '../../src/core/exact/surd.ts';
+import type { Rectangle } from '../../src/core/exact/vector.ts';
 import type { Partition } from '../../src/core/faces/partition.ts';
 import { foldTiling } from '../../src/core/faces/torus.ts';
+import { flattenedSvg } from '../../src/core/formats/svg/flattened-svg.ts';
 import { unitToSvg } from '../../src/core/formats/svg/unit-svg.ts';
 import { paintTile } from '../../src/core/paint/painting.ts';
 import { rowBlender } from '../../src/core/paint/plies/blend-rows.ts';
 import { closeNumbers } from '../../src/core/repeat/contents.ts';
 import { layPlies } from '../../src/core/repeat/plies/lay-plies.ts';
 import { type Ply, type RepeatUnit, straightUnit } from '../../src/core/repeat/repeat-unit.ts';
+import { NODE_FILES } from '../../src/server/sending/node-compressor.ts';
 import { insides, rendered } from '../svg-renderers.ts';
 
 const shade = (key: string, hex: string) => ({ key, name: key, hex });
@@ -194,5 +200,41 @@ describe('plies of several repeats, clipped and blended', () => {
       expect([name, differing]).toEqual([name, 0]);
       expect(count).toBeGreaterThan(30_000);
     }
+  });
+});
+
+describe('plies as a flattened drawing', () => {
+  const unit = compile(designFromStart('plies', 'fade-in-scales'));
+  const TILE = { width: 200, height: 400 };
+
+  async function flattened(sheet?: Rectangle): Promise<string> {
+    let svg = '';
+    const scale = { dpi: rational(127) };
+    for await (const piece of flattenedSvg(unit, 'Scales', { scale, sheet, ...NODE_FILES })) svg += piece;
+    return svg;
+  }
+
+  it('are pixel by pixel what is painted, in two renderers', async () => {
+    const svg = await flattened();
+    expect(svg).not.toMatch(/mix-blend-mode|opacity|mask/);
+    // 40 × 80 mm at 127 dpi.
+    expect(svg).toMatch(/^<svg [^>]*width="40mm" height="80mm"/);
+    const ours = paintTile(unit, TILE);
+    for (const [name, theirs] of Object.entries(await rendered(svg, TILE.width, TILE.height))) {
+      const off = ours.reduce((most, byte, at) => Math.max(most, Math.abs(byte - theirs[at]!)), 0);
+      // Renderers that enlarge a picture, or render larger, smooth it; inside a shade nothing may differ.
+      const { count, differing } = insides(ours, theirs, 200, 1);
+      expect([name, differing]).toEqual([name, 0]);
+      expect(count).toBeGreaterThan(10_000);
+      if (name === 'librsvg') expect(off).toBeLessThanOrEqual(1);
+    }
+  });
+
+  it('hold the very picture that is sent as PNG', async () => {
+    const svg = await flattened({ width: rational(100), height: rational(60) });
+    const [, base64] = /base64,([A-Za-z0-9+/=]+)"/.exec(svg)!;
+    const bytes = await sharp(Buffer.from(base64!, 'base64')).ensureAlpha().raw().toBuffer();
+    expect(bytes.equals(paintTile(unit, TILE))).toBe(true);
+    expect(svg).toMatch(/viewBox="0 0 100 60"/);
   });
 });

@@ -11,13 +11,14 @@ import { lengthText, rectangleText } from '../../wording/measures.ts';
 import { sheetSentence } from '../../wording/sheet-words.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { setResolution } from '../state/design-edits.ts';
-import { scaleOf, useSend, useSendOrder } from './send-store.ts';
+import { isFlattened, scaleOf, useSend, useSendOrder } from './send-store.ts';
 
 /** How much of the design a picture holds, and how it is made. */
 export function PictureWish() {
   const design = useDesign();
   const wish = useSend();
   const { unit } = design.lay;
+  const asked = kindFor(design.construction).drawing;
   return (
     <>
       <Choice
@@ -54,7 +55,7 @@ export function PictureWish() {
           onChange={(mixing) => useSend.setState({ mixing })}
         />
       )}
-      {wish.file === 'svg' && kindFor(design.construction).underlap && (
+      {wish.file === 'svg' && asked === 'underlap' && (
         <NumberField
           label="Faces run under their neighbours by"
           text={wish.underlap}
@@ -64,6 +65,17 @@ export function PictureWish() {
               : `${lengthText(parseLengthOrNone(text, pixelOf(design.resolution)), 'mm')} mm`
           }
           onChange={(underlap) => useSend.setState({ underlap })}
+        />
+      )}
+      {wish.file === 'svg' && asked === 'flatten' && (
+        <Choice
+          label="Plies are blended"
+          value={wish.flatten ? 'flat' : 'live'}
+          options={[
+            { value: 'live', text: 'By the reader' },
+            { value: 'flat', text: 'Flattened' },
+          ]}
+          onChange={(how) => useSend.setState({ flatten: how === 'flat' })}
         />
       )}
       {wish.file === 'png' && inThreads(design) && (
@@ -89,7 +101,8 @@ export function PictureWish() {
           onChange={(drawn) => useSend.setState({ drawn })}
         />
       )}
-      {wish.file === 'png' && (wish.scale === 'dpi' || !inThreads(design)) && (
+      {(isFlattened(wish, design) ||
+        (wish.file === 'png' && (wish.scale === 'dpi' || !inThreads(design)))) && (
         <ResolutionField
           label="Resolution, pixels per inch"
           resolution={design.resolution}

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { Mixing } from '../../core/colour/mixing.ts';
+import { kindFor } from '../../core/design/constructions.ts';
 import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { pitchOf } from '../../core/design/lay/lay-schema.ts';
@@ -43,6 +44,8 @@ export interface SendWish {
   readonly down: string;
   /** How far faces run under their neighbours in an SVG; empty: as far as does no harm. */
   readonly underlap: string;
+  /** Whether what blends in an SVG is a picture. */
+  readonly flatten: boolean;
   /** How the threads of woven cloth look in a PNG. */
   readonly drawn: Drawn;
   /** How colours that share a pixel of a PNG are mixed. */
@@ -60,6 +63,7 @@ export const useSend = create<SendWish>(() => ({
   across: '2',
   down: '2',
   underlap: '',
+  flatten: false,
   drawn: 'flat',
   mixing: 'light',
   colourway: '',
@@ -150,10 +154,19 @@ export function addressOf({ id, version }: Stored, wish: SendWish, design: Desig
   }
   if (wish.file === 'paper' || wish.file === 'texture') query.set('perThread', wish.perThread);
   if (wish.file === 'svg' && wish.underlap !== '') query.set('underlap', wish.underlap);
+  if (isFlattened(wish, design)) {
+    query.set('flatten', '');
+    query.set('dpi', design.resolution);
+  }
   if (wish.colourway !== '') query.set('colourway', wish.colourway);
   if (wish.what === 'repeats' && isPicture(wish.file)) query.set('repeats', repeatsText(wish));
   if (wish.what === 'size' && isPicture(wish.file)) query.set('size', wish.size);
   return `/api/designs/${id}/files/${FILE_NAMES[wish.file]}?${query}`;
+}
+
+/** Whether an SVG of what blends is asked for as a picture. */
+export function isFlattened({ file, flatten }: SendWish, { construction }: Design): boolean {
+  return file === 'svg' && flatten && kindFor(construction).drawing === 'flatten';
 }
 
 /** Threads are drawn in a PNG of woven cloth; in all else there are none. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
+import { designFromStart } from '../../core/design/starts.ts';
 import { rational } from '../../core/exact/rational.ts';
 import { addressOf, readWish, type SendWish, savedName } from './send-store.ts';
 import { fitScale } from './use-send-preview.ts';
@@ -15,12 +16,21 @@ const WISH: SendWish = {
   across: '2',
   down: '3',
   underlap: '',
+  flatten: false,
   mixing: 'light',
   drawn: 'flat',
   colourway: '',
 };
 
 describe('what is to be sent', () => {
+  it('is flattened where it blends, and nowhere else', () => {
+    const flat: SendWish = { ...WISH, file: 'svg', flatten: true };
+    expect(addressOf(STORED, flat, designFromStart('plies', 'crossed-stripes'))).toContain(
+      'flatten=&dpi=300',
+    );
+    expect(addressOf(STORED, flat, DESIGN)).not.toContain('flatten');
+  });
+
   it('is read in numbers, or told in words', () => {
     expect(readWish(WISH, DESIGN)).toEqual({
       value: { scale: { dpi: rational(300) }, sheet: undefined },

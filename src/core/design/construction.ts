@@ -137,8 +137,8 @@ export interface ConstructionKind<C> {
   readonly kindOf: (construction: C) => Kind;
   /** What the density of threads gives: the size of the whole repeat, of widths that are typed in threads, of nothing. */
   readonly density: 'repeat' | 'widths' | 'nothing';
-  /** Whether a drawing's faces may be asked to run under their neighbours. */
-  readonly underlap: boolean;
+  /** What may be asked of its drawing: that faces run under their neighbours, that what blends is flattened; else nothing. */
+  readonly drawing: 'underlap' | 'flatten' | 'plain';
   /** Whether some of the cloth is left clear. */
   readonly isClear: (construction: C) => boolean;
   /** What to begin from, the plainest first. */

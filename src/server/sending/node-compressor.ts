@@ -17,6 +17,12 @@ export const nodeCompressor: Compressor = {
     deflateRawSync(raw, { level: 6, finishFlush: finish ? constants.Z_FINISH : constants.Z_FULL_FLUSH }),
 };
 
+/** What a flattened drawing is made with. */
+export const NODE_FILES = {
+  compressor: nodeCompressor,
+  base64: (bytes: Uint8Array) => Buffer.from(bytes).toString('base64'),
+} as const;
+
 function* batches(raw: Iterable<Uint8Array>): Iterable<Uint8Array> {
   let batch: Uint8Array[] = [];
   let size = 0;

@@ -21,12 +21,13 @@ import {
 } from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
 import { type StructureLook, structureToPng } from '../../core/formats/structure-png.ts';
+import { flattenedSvg } from '../../core/formats/svg/flattened-svg.ts';
 import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
 import { unitToPng } from '../../core/formats/unit-png.ts';
 import { parseDrawn, threadLook } from '../../core/paint/thread-light.ts';
 import { NO_PICTURES, type Pictures } from '../../core/shape/picture.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
-import { nodeCompressor } from './node-compressor.ts';
+import { NODE_FILES, nodeCompressor } from './node-compressor.ts';
 
 /** Media types of files of text by their endings. */
 const TYPES: Readonly<Record<string, string>> = {
@@ -53,6 +54,11 @@ const SENDERS: Readonly<Record<string, Sender>> = {
   'tile.svg': (design, query, pictures) => {
     const unit = compile(design, pictures);
     const sheet = sizeOfSheet(unit, sheetOf(design, query));
+    if (query.has('flatten')) {
+      return drawing(
+        flattenedSvg(unit, design.name, { scale: scaleOf(design, query), sheet, ...NODE_FILES }),
+      );
+    }
     return drawing(unitToSvgPieces(unit, design.name, { sheet, underlap: underlapOf(query, design) }));
   },
   'swatch.png': (design, query, pictures) => picture(swatch(design, query, pictures)),
@@ -87,7 +93,7 @@ export interface SendOrder {
 }
 
 /**
- * The file of that name for a design. Query: `perThread` or `dpi`, `repeats` or `size` for a sheet; `mixing` for a picture's; `underlap` for a drawing's faces; `drawn` for how a picture's threads look; `colourway` by name; `save` to download it.
+ * The file of that name for a design. Query: `perThread` or `dpi`, `repeats` or `size` for a sheet; `mixing` for a picture's; `underlap` for a drawing's faces, `flatten` for one that blends; `drawn` for how a picture's threads look; `colourway` by name; `save` to download it.
  * @throws CoreError "request/missing", or of the sender
  */
 export function sendFile({ design, file, query, pictures = NO_PICTURES }: SendOrder): Response {
@@ -160,7 +166,7 @@ function picture(bytes: AsyncIterable<Uint8Array>): Response {
   return new Response(stream, { headers: { 'content-type': 'image/png' } });
 }
 
-function drawing(pieces: Iterable<string>): Response {
+function drawing(pieces: Iterable<string> | AsyncIterable<string>): Response {
   const bytes = Readable.from(pieces, { objectMode: true }).map((piece) => Buffer.from(piece as string));
   const stream = Readable.toWeb(bytes) as ReadableStream<Uint8Array>;
   return new Response(stream, { headers: { 'content-type': 'image/svg+xml' } });

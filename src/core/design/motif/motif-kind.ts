@@ -33,7 +33,7 @@ export const MOTIF: ConstructionKind<Motif> = {
   picturesOf: ({ pieces }) => pieces.flatMap(({ picture }) => picture ?? []),
   kindOf: () => 'motif',
   density: 'nothing',
-  underlap: false,
+  drawing: 'plain',
   isClear: ({ ground }) => ground === null,
   starts: () => MOTIF_STARTS,
   filesOf: () => ({}),

@@ -40,7 +40,7 @@ export const PLAID: ConstructionKind<Plaid> = {
     return ways === 2 ? 'weave' : ways === 1 ? 'stripe' : 'plaid';
   },
   density: 'repeat',
-  underlap: false,
+  drawing: 'plain',
   isClear: () => false,
   starts: () => PLAID_STARTS,
   filesOf: ({ crossing }) => ({

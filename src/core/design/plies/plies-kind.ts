@@ -21,7 +21,7 @@ export const PLIES: ConstructionKind<PliesSpec> = {
   picturesOf: ({ plies }) => designsIn(plies).flatMap((design) => picturesUsed(design)),
   kindOf: () => 'plies',
   density: 'nothing',
-  underlap: false,
+  drawing: 'flatten',
   isClear: ({ plies }) => !plies.some(coversAll),
   starts: () => PLIES_STARTS,
   filesOf: () => ({}),

@@ -20,7 +20,7 @@ export const STRIPE: ConstructionKind<Stripe> = {
   },
   kindOf: () => 'stripe',
   density: 'widths',
-  underlap: false,
+  drawing: 'plain',
   isClear: ({ clear }) => clear !== null,
   starts: () => STRIPE_STARTS,
   filesOf: () => ({ 'counts.txt': stripeToText, 'counts.csv': stripeToCsv }),

@@ -37,7 +37,7 @@ export const TILING: ConstructionKind<TilingSpec> = {
   picturesOf: ({ picture }) => (picture === null ? [] : [picture.picture]),
   kindOf: () => 'tiling',
   density: 'nothing',
-  underlap: true,
+  drawing: 'underlap',
   isClear: () => false,
   starts: () => TILING_STARTS,
   filesOf: () => ({
