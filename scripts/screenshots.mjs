@@ -102,11 +102,13 @@ async function takeBench() {
   await page.getByRole('button', { name: 'Unpin the ticket' }).click();
   await closer(3);
   await shot('motif-numbers', { x: 36, y: 103, width: 904, height: 660 });
-  await page.goto(ADDRESS);
-  await page.getByRole('button', { name: 'New design' }).click();
-  await page.getByRole('radio', { name: 'Motif' }).click();
-  await page.getByRole('button', { name: 'Fish scale', exact: true }).click();
-  await shot('motif-starts');
+  await open('Waiting-room diamonds');
+  await page
+    .getByRole('region', { name: 'Plies', exact: true })
+    .getByRole('button', { name: /^2 Diamonds/ })
+    .click();
+  await page.getByRole('button', { name: 'Unpin the ticket' }).click();
+  await shot('bench-plies');
   await open('Booking-hall floor');
   await page.getByRole('button', { name: 'Along the sides' }).scrollIntoViewIfNeeded();
   await shot('bench-tiling');

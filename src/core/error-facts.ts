@@ -199,7 +199,7 @@ export interface ErrorFacts {
   'plies/never': Of<'ply' | 'axis'>;
   'plies/no-repeat': Of<'ply'>;
   'plies/too-long': Of<'ply' | 'axis'>;
-  'plies/too-many': Of<'across' | 'down'>;
+  'plies/too-many': Of<'across' | 'down' | 'width' | 'height'>;
 
   'ply/blend': Of<'text' | 'known'>;
   'ply/clip': None;

@@ -90,7 +90,7 @@ export const WORDS: { readonly [K in keyof ByKind]: ConstructionWords<ByKind[K]>
   },
   plies: {
     built: pliesText,
-    made: (plies) => ['Plies', pliesText(plies)],
+    made: ({ plies }) => ['Plies', String(plies.length)],
     checked: pliesChecked,
     found: pliesFound,
     refused: 'Cannot be made',

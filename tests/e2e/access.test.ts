@@ -55,6 +55,7 @@ for (const name of [
   'Compartment blind',
   'Booking-hall floor',
   'Slipway roof scales',
+  'Dawn on the boathouse',
 ]) {
   test(`axe finds nothing on any step of ${name}`, async ({ page }) => {
     await openFromShelf(page, name);
@@ -85,6 +86,10 @@ test('axe finds nothing on draft, growth, dialogs and pop-overs of the bench', a
   await expect(page.getByRole('img', { name: 'The picture in blocks' })).toBeVisible();
   await expectNothing(page, 'bands of a picture');
   await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Lay something over…' }).click();
+  await expect(page.getByRole('button', { name: 'Slipway roof scales' })).toBeVisible();
+  await expectNothing(page, 'laying over');
+  await page.keyboard.press('Escape');
   await page.getByLabel('Show the draft').check();
   await expectNothing(page, 'draft');
   await step(page, 'Colours');
@@ -93,6 +98,12 @@ test('axe finds nothing on draft, growth, dialogs and pop-overs of the bench', a
     .first()
     .click();
   await expectNothing(page, 'colour');
+  await openFromShelf(page, 'Waiting-room diamonds');
+  await step(page, 'Build');
+  await page.getByRole('button', { name: /^2 Diamonds/ }).click();
+  await page.getByLabel('Turned by about, degrees').fill('30');
+  await expect(page.getByRole('button', { name: 'Turn by 36.87°' })).toBeVisible();
+  await expectNothing(page, 'a ply');
   await page.goto('/');
   await page.getByRole('button', { name: 'New design' }).click();
   await page.getByRole('radio', { name: 'Tiling' }).click();

@@ -3,7 +3,7 @@ import type { PliesDesign } from '../../core/design/design-schema.ts';
 import { plyName } from '../../core/design/plies/plies-report.ts';
 import { DataTable } from '../../kit/data-table.tsx';
 import { outcomeOf } from '../../wording/attempt.ts';
-import { sizeText } from '../../wording/measures.ts';
+import { shortSizeText } from '../../wording/measures.ts';
 import { useKeptFacts, usePliesFacts, usePlyOffers } from './plies-facts.ts';
 import { PlyOffersList } from './ply-offers-list.tsx';
 
@@ -34,7 +34,7 @@ export function PliesChecks({ design }: { design: PliesDesign }) {
           head={['Ply', 'Its repeat', 'Times']}
           rows={report.map(({ name, size, times }, at) => ({
             key: String(at),
-            cells: [`${at + 1} ${name}`, sizeText(size, unit), `${times.across} × ${times.down}`],
+            cells: [`${at + 1} ${name}`, shortSizeText(size, unit), `${times.across} × ${times.down}`],
           }))}
         />
       )}

@@ -5,7 +5,7 @@ export const LAYS = {
   'lay/boxes': ({ most }) =>
     `One repeat would hold more than ${most} boxes. Take ways of simpler fractions, such as halves and thirds.`,
   'lay/copied-fade': () =>
-    'A fade or a picture on a piece cannot be copied by this lay. Lay the design that has it on its own bench.',
+    'A ply has a fade or a picture that this lay cannot copy: lay that ply on its own bench.',
   'lay/count': ({ text, most }) => `So many repeats are above 0 and at most ${most}; got “${text}”.`,
   'lay/count-in': ({ text }) => `So many repeats in a length are written as “5 in 1m”; got “${text}”.`,
   'lay/crossings': ({ ends, picks, most }) =>

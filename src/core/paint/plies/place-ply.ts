@@ -1,6 +1,6 @@
-import { CoreError } from '../../error.ts';
 import { surdToNumber } from '../../exact/surd.ts';
-import { blockUnit, isBlock } from '../../repeat/block-unit.ts';
+import { blockUnit } from '../../repeat/block-unit.ts';
+import { checkBlock } from '../../repeat/plies/check-block.ts';
 import { shiftUnit } from '../../repeat/plies/shift-unit.ts';
 import type { Ply, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Place } from '../../shape/places.ts';
@@ -21,12 +21,13 @@ export interface PlacedPly {
  *
  * @param window  of the common repeat
  * @param pitch   millimetres of it
- * @throws CoreError "plies/too-many" {across, down}
+ * @throws CoreError as `checkBlock`
  */
-export function placePly({ unit, times, shift }: Ply, window: PaintWindow, pitch: Place): PlacedPly {
+export function placePly(ply: Ply, window: PaintWindow, pitch: Place): PlacedPly {
+  const { unit, times, shift } = ply;
   const { tile, width, offset, look, mixing } = window;
   const isWhole = tile.width % times.across === 0 && tile.height % times.down === 0;
-  if (!isWhole && !isBlock(unit, times)) throw new CoreError('plies/too-many', { ...times });
+  if (!isWhole) checkBlock(ply);
   const small = { width: tile.width / times.across, height: tile.height / times.down };
   const pixels = {
     x: (surdToNumber(shift.x) * tile.width) / pitch.x,
