@@ -2,15 +2,15 @@ import type { Command } from 'commander';
 import { PLY_BLENDS, type PlyBlend } from '../core/colour/ply-blend.ts';
 import { compile } from '../core/design/compile-design.ts';
 import type { Design, PliesDesign } from '../core/design/design-schema.ts';
-import { asKind } from '../core/design/of-kind.ts';
 import { asPlies, layOver, namedTogether, type PlyLook } from '../core/design/plies/lay-over.ts';
 import { pliesReport } from '../core/design/plies/plies-report.ts';
 import type { PlySpec } from '../core/design/plies/plies-schema.ts';
 import { PLIES_STARTS } from '../core/design/plies/plies-starts.ts';
 import { plyOffersOf } from '../core/design/plies/ply-offers-of.ts';
+import { readPlies } from '../core/design/plies/read-plies.ts';
 import { weaveTexture } from '../core/design/plies/weave-texture.ts';
 import { wholeToLowest } from '../core/design/plies/whole-to-lowest.ts';
-import { readDesign, writeDesignText } from '../core/design/read-design.ts';
+import { writeDesignText } from '../core/design/read-design.ts';
 import { designFromStart } from '../core/design/starts.ts';
 import { CoreError } from '../core/error.ts';
 import { toNumber } from '../core/exact/rational.ts';
@@ -66,13 +66,13 @@ export function addNewPlies(make: Command): void {
 export function newPliesCommand(options: NewPliesOptions): number {
   const { name, number, resolution, output } = options;
   const begun = begin(options);
-  const design = readDesign({
+  const design = readPlies({
     ...begun,
     ...(name !== undefined && { name }),
     ...(number !== undefined && { number }),
     ...(resolution !== undefined && { resolution }),
   });
-  tellOffers(asKind('plies', design));
+  tellOffers(design);
   writeText(output, writeDesignText(design));
   return EXIT.fine;
 }
@@ -91,8 +91,8 @@ function begin(options: NewPliesOptions): PliesDesign {
   const below = asPlies(lower, null);
   const plain = layOver(below, upper, null, lookOf(options, below, upper));
   const named = { ...plain, name: namedTogether(lower.name, upper.name), number: '' };
-  const placed = shifted(turned(asKind('plies', readDesign(named)), options), options);
-  return asKind('plies', readDesign(placed));
+  const placed = shifted(turned(readPlies(named), options), options);
+  return readPlies(placed);
 }
 
 function textureOf(text: string): Design {

@@ -1,12 +1,12 @@
 import { savedAnswer } from '../../contracts/design.ts';
 import { type Design, MAX_NAME, type PliesDesign } from '../../core/design/design-schema.ts';
 import { newPlaid } from '../../core/design/new-design.ts';
-import { asKind, isKind } from '../../core/design/of-kind.ts';
+import { isKind } from '../../core/design/of-kind.ts';
 import { asPlies, layOver, namedTogether, type PlyLook, withPly } from '../../core/design/plies/lay-over.ts';
 import type { DesignContent } from '../../core/design/plies/plies-schema.ts';
+import { readPlies } from '../../core/design/plies/read-plies.ts';
 import { weaveTexture } from '../../core/design/plies/weave-texture.ts';
 import { wholeToLowest } from '../../core/design/plies/whole-to-lowest.ts';
-import { MAX_DOCUMENT, readDesign } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import { parseWeave, weaveName } from '../../core/thread/weaves/weave-text.ts';
 import { openDesign } from '../../kit/open-design.ts';
@@ -52,7 +52,7 @@ export function weaveOver(text: string, over: 'texture' | 'weave', { shades }: D
  */
 export async function layItOver(design: Design, wish: OverWish): Promise<string | undefined> {
   try {
-    const made = checked(await laidOver(design, wish));
+    const made = readPlies(await laidOver(design, wish));
     const top = made.construction.plies.length - 1;
     if (isKind('plies', design)) {
       dispatch({ kind: 'edit', edit: () => made });
@@ -101,11 +101,4 @@ async function laidOver(design: Design, wish: OverWish): Promise<PliesDesign> {
 
 function nameOf({ shades }: Design, key: string): string {
   return shades.find((shade) => shade.key === key)?.name ?? key;
-}
-
-/** @throws CoreError as `readDesign`, or "design/too-long" {length, most} */
-function checked(made: PliesDesign): PliesDesign {
-  const { length } = JSON.stringify(made);
-  if (length > MAX_DOCUMENT) throw new CoreError('design/too-long', { length, most: MAX_DOCUMENT });
-  return asKind('plies', readDesign(made));
 }

@@ -4,6 +4,7 @@ import { savedAnswer } from '../../contracts/design.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { withNewer } from '../../core/design/plies/lay-over.ts';
 import type { DesignContent } from '../../core/design/plies/plies-schema.ts';
+import { readPlies } from '../../core/design/plies/read-plies.ts';
 import { type OpenedFromShelf, openDesign } from '../../kit/open-design.ts';
 import { postDesign } from '../../kit/post-design.ts';
 import { RequestError } from '../../kit/request.ts';
@@ -73,7 +74,10 @@ function useOnShelf(id: string | undefined): OpenedFromShelf | 'gone' | undefine
 
 function takeNewer(at: number, newer: Design, from: NonNullable<DesignContent['from']>): void {
   try {
-    dispatch({ kind: 'edit', edit: changingPlies((design) => withNewer(design, at, newer, from)) });
+    dispatch({
+      kind: 'edit',
+      edit: changingPlies((design) => readPlies(withNewer(design, at, newer, from))),
+    });
     toast(`Ply ${at + 1} is “${newer.name}” as it is now.`);
   } catch (error) {
     toast.error(errorSentence(error) ?? (error as Error).message);
