@@ -18,6 +18,10 @@ export interface ErrorFacts {
   'band/count': Of<'shade' | 'count' | 'most'>;
   'band/shade': Of<'shade'>;
 
+  'bend/folds-over': Of<'x' | 'y'>;
+  'bend/perspective': Of<'x' | 'y'>;
+  'bend/range': Of<'least' | 'most'>;
+
   'card/colour': Of<'line' | 'text'>;
   'card/columns': Of<'found'>;
   'card/empty': None;

@@ -1,6 +1,7 @@
 import type { Facts } from '../core/error.ts';
 import type { ErrorCode } from '../core/error-facts.ts';
 import type { Sentence, Sentences } from './sentence.ts';
+import { BENDS } from './sentences/bends.ts';
 import { COMMAND_LINE } from './sentences/command-line.ts';
 import { FILES } from './sentences/files.ts';
 import { LAYS } from './sentences/lays.ts';
@@ -30,6 +31,7 @@ const SENTENCES: Sentences = {
   ...TILINGS,
   ...LAYS,
   ...PLIES,
+  ...BENDS,
   ...STRAPS,
   ...MOTIFS,
   ...COMMAND_LINE,

@@ -9,7 +9,7 @@ const CORE: readonly (readonly string[])[] = [
   ['exact'],
   ['units', 'colour'],
   ['thread', 'shape', 'picture'],
-  ['faces'],
+  ['faces', 'bend'],
   ['tiling'],
   ['repeat'],
   ['paint'],
