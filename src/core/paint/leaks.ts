@@ -4,6 +4,7 @@ import { filledPartition, type Partition } from '../faces/partition.ts';
 import { marksOver, partitionIn } from '../repeat/contents.ts';
 import type { Content, Plies, RepeatUnit } from '../repeat/repeat-unit.ts';
 import { type Painting, type PaintWindow, paintRows, preparePainting } from './painting.ts';
+import { fittedTile, isFitted } from './plies/fitted-ply.ts';
 import { placePly } from './plies/place-ply.ts';
 
 /** White: whatever a pixel takes of it, it is lighter for. */
@@ -40,10 +41,12 @@ function leaksOfPlies(unit: RepeatUnit<Plies>, tile: PaintWindow['tile']): Leaks
   const leaks = unit.content.plies
     .filter(({ shown }) => shown)
     .flatMap((ply) => {
-      const placed = placePly(ply, window, pitch);
-      const own = placed.window.tile;
-      const inRow = leaksOf(placed.unit, own);
-      return inRow === undefined ? [] : [{ inRow, height: own.height, times: tile.width / own.width }];
+      const isOne = isFitted(ply, tile);
+      const placed = isOne ? undefined : placePly(ply, window, pitch);
+      const own = placed?.window.tile ?? fittedTile(ply, tile);
+      const inRow = leaksOf(placed?.unit ?? ply.unit, own);
+      const times = isOne ? ply.times.across : tile.width / own.width;
+      return inRow === undefined ? [] : [{ inRow, height: own.height, times }];
     });
   if (leaks.length === 0) return undefined;
   return (row) =>

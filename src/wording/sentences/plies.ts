@@ -10,7 +10,7 @@ export const PLIES = {
   'plies/too-long': ({ ply, axis }) =>
     `With ply ${ply} the repeat is more than a million times as ${axis === 'across' ? 'wide' : 'high'} as one of the plies. Take a scale of simpler fractions.`,
   'plies/too-many': ({ across, down, width, height }) =>
-    `All come together only in ${width} × ${height} mm, which holds a ply ${across} × ${down} times: too much at once where it does not come out in whole pixels. Take a whole number to one of the lowest, or a scale of simpler fractions.`,
+    `All come together only in ${width} × ${height} mm, which holds a ply ${across} × ${down} times: too much to be laid or turned as one. Take a whole number to one of the lowest, or a scale of simpler fractions.`,
   'ply/blend': ({ text, known }) => `There is no blend “${text}”. Take one of: ${known}.`,
   'ply/clip': () =>
     'A ply shows only inside another one of the same design: take one that is there, and not itself.',

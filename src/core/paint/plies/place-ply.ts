@@ -1,6 +1,5 @@
 import { surdToNumber } from '../../exact/surd.ts';
 import { blockUnit } from '../../repeat/block-unit.ts';
-import { checkBlock } from '../../repeat/plies/check-block.ts';
 import { shiftUnit } from '../../repeat/plies/shift-unit.ts';
 import type { Ply, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Place } from '../../shape/places.ts';
@@ -16,18 +15,16 @@ export interface PlacedPly {
 }
 
 /**
- * A ply by itself: in its own repeats where they come out in whole pixels, else all of them in the common one. A shift of
- * whole pixels moves the window.
+ * A ply by itself, unless it is fitted: in its own repeats where they come out in whole pixels, else all of them in the common
+ * one. A shift of whole pixels moves the window.
  *
  * @param window  of the common repeat
  * @param pitch   millimetres of it
- * @throws CoreError as `checkBlock`
  */
 export function placePly(ply: Ply, window: PaintWindow, pitch: Place): PlacedPly {
   const { unit, times, shift } = ply;
   const { tile, width, offset, look, mixing } = window;
   const isWhole = tile.width % times.across === 0 && tile.height % times.down === 0;
-  if (!isWhole) checkBlock(ply);
   const small = { width: tile.width / times.across, height: tile.height / times.down };
   const pixels = {
     x: (surdToNumber(shift.x) * tile.width) / pitch.x,

@@ -5,12 +5,13 @@ import { type Proof, seenAs } from '../../colour/proof.ts';
 import { toNumber } from '../../exact/rational.ts';
 import { contentKind } from '../../repeat/contents.ts';
 import { isSeen } from '../../repeat/plies/is-seen.ts';
-import type { Plies, Ply, RepeatUnit } from '../../repeat/repeat-unit.ts';
+import type { Plies, Ply } from '../../repeat/repeat-unit.ts';
 import type { Place } from '../../shape/places.ts';
 import { type LightPainter, over } from '../light-rows.ts';
 import type { Painting, PaintWindow, RowPainter } from '../painting.ts';
 import { CHANNELS } from '../row-sums.ts';
 import { type RowBlender, rowBlender } from './blend-rows.ts';
+import { isFitted, type Prepare, paintFitted } from './fitted-ply.ts';
 import { placePly } from './place-ply.ts';
 
 /** What plies are painted with. */
@@ -19,15 +20,12 @@ export interface PliesRoom {
   /** Millimetres of the common repeat. */
   readonly pitch: Place;
   /** Paints one ply, as if nothing else were there. */
-  readonly prepare: (unit: RepeatUnit, window: PaintWindow) => Painting;
+  readonly prepare: Prepare;
 }
 
 /**
  * Rows of plies: each painted by its own painter, rounded to sRGB bytes, and blended with those beneath in their order
  * (docs/decisions/plies.md).
- *
- * @throws CoreError "plies/too-many" {most} where a ply's repeats do not come out in whole pixels and are too many to be
- * painted as one
  */
 export function paintPlies({ plies, seen: proof }: Plies, room: PliesRoom): RowPainter {
   const { tile, width } = room.window;
@@ -100,8 +98,10 @@ function pixelsSeen(proof: Proof): (line: Uint32Array) => void {
 
 /** A ply by itself, as wide as the rows that are blended. */
 function paintingOf(ply: Ply, { window, pitch, prepare }: PliesRoom): Painting {
+  const width = Math.min(window.width, window.tile.width);
+  if (isFitted(ply, window.tile)) return paintFitted(ply, { ...window, width }, { pitch, prepare });
   const placed = placePly(ply, window, pitch);
-  return prepare(placed.unit, { ...placed.window, width: Math.min(window.width, window.tile.width) });
+  return prepare(placed.unit, { ...placed.window, width });
 }
 
 /** The same as rows of light over what lies beneath all plies. */
