@@ -1,6 +1,7 @@
 import { modulo } from '../../exact/modulo.ts';
 import { surdToNumber } from '../../exact/surd.ts';
 import { isBlock } from '../../repeat/block-unit.ts';
+import { partsOf } from '../../repeat/lay/parts-of.ts';
 import type { Ply, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Painting, PaintWindow } from '../painting.ts';
@@ -8,10 +9,15 @@ import type { Painting, PaintWindow } from '../painting.ts';
 /** Paints a unit in a window. */
 export type Prepare = (unit: RepeatUnit, window: PaintWindow) => Painting;
 
+/** Most faces and figures of a ply that are painted as one where its repeats do not come out in whole pixels. */
+const MOST_EXACT = 400;
+
 /** Whether a ply's repeats do not come out in whole pixels and are too many to be painted as one. */
 export function isFitted({ unit, times }: Ply, tile: PaintWindow['tile']): boolean {
-  const isWhole = tile.width % times.across === 0 && tile.height % times.down === 0;
-  return !isWhole && !isBlock(unit, times);
+  if (tile.width % times.across === 0 && tile.height % times.down === 0) return false;
+  if (!isBlock(unit, times)) return true;
+  const { content } = unit;
+  return content.kind !== 'cells' && partsOf(content) * times.across * times.down > MOST_EXACT;
 }
 
 /**

@@ -16,7 +16,7 @@ export interface PlacedPly {
 
 /**
  * A ply by itself, unless it is fitted: in its own repeats where they come out in whole pixels, else all of them in the common
- * one. A shift of whole pixels moves the window.
+ * one. A shift of whole pixels moves the window; threads are shifted by the nearest whole ones.
  *
  * @param window  of the common repeat
  * @param pitch   millimetres of it
@@ -31,7 +31,10 @@ export function placePly(ply: Ply, window: PaintWindow, pitch: Place): PlacedPly
     y: (surdToNumber(shift.y) * tile.height) / pitch.y,
   };
   const whole = { x: Math.round(pixels.x), y: Math.round(pixels.y) };
-  const isShifted = Math.abs(pixels.x - whole.x) > NO_PIXEL || Math.abs(pixels.y - whole.y) > NO_PIXEL;
+  // Threads stay threads, and keep their own pixels.
+  const isThreads = unit.content.kind === 'cells';
+  const isShifted =
+    !isThreads && (Math.abs(pixels.x - whole.x) > NO_PIXEL || Math.abs(pixels.y - whole.y) > NO_PIXEL);
   const moved = isShifted ? shiftUnit(unit, shift) : unit;
   const by = isShifted ? { x: 0, y: 0 } : whole;
   return {
