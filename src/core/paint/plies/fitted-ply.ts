@@ -10,7 +10,7 @@ import type { Painting, PaintWindow } from '../painting.ts';
 export type Prepare = (unit: RepeatUnit, window: PaintWindow) => Painting;
 
 /** Most faces and figures of a ply that are painted as one where its repeats do not come out in whole pixels. */
-const MOST_EXACT = 400;
+const MOST_EXACT = 100;
 
 /** Whether a ply's repeats do not come out in whole pixels and are too many to be painted as one. */
 export function isFitted({ unit, times }: Ply, tile: PaintWindow['tile']): boolean {
