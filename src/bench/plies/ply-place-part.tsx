@@ -18,7 +18,7 @@ import { putPly } from './put-plies.ts';
 
 const SCALES = [
   { value: 'factor', text: 'By a factor' },
-  { value: 'count', text: 'So many to one repeat of the lowest' },
+  { value: 'count', text: 'So many to one of the lowest' },
 ] as const;
 
 /** How large a ply's design lies, at which angle and how far it is moved. */
