@@ -21,77 +21,71 @@ const MOST_TAPS = 16;
  */
 export function lightSeen(cloth: ClothLight, x: number, y: number, foot: Footprint, out: Float64Array): void {
   const { acrossX, acrossY, downX, downY } = foot;
-  // Singular values of the map from pixels to the tile: how long and how wide the ellipse is that a pixel becomes.
-  const sum = acrossX * acrossX + acrossY * acrossY + downX * downX + downY * downY;
-  const area = acrossX * downY - acrossY * downX;
-  const spread = Math.sqrt(Math.max(0, sum * sum - 4 * area * area));
-  const long = Math.sqrt((sum + spread) / 2);
-  const short = Math.sqrt(Math.max(0, (sum - spread) / 2));
-  const taps = Math.min(MOST_TAPS, Math.max(1, Math.ceil(long / Math.max(short, 1))));
+  // How far the ellipse reaches across and up, and how it leans: the map from pixels to the tile, times its transpose.
+  const wide = acrossX * acrossX + downX * downX;
+  const high = acrossY * acrossY + downY * downY;
+  const lean = acrossX * acrossY + downX * downY;
+  // Its eigenvalues are the squares of how long and how narrow the ellipse is.
+  const half = (wide + high) / 2;
+  const spread = Math.sqrt(((wide - high) / 2) ** 2 + lean * lean);
+  const long = Math.sqrt(half + spread);
+  const short = Math.sqrt(Math.max(0, half - spread));
+  const taps = Math.min(MOST_TAPS, Math.max(1, Math.ceil(long / Math.max(short, 1) - ROUND)));
   const level = Math.log2(Math.max(1, short, long / taps));
-  out.fill(0);
-  if (taps === 1) {
-    addLight(cloth, x, y, level, 1, out);
-    return;
-  }
-  // Along the longer axis: the direction that the map stretches most.
-  const turn =
-    0.5 *
-    Math.atan2(
-      2 * (acrossX * acrossY + downX * downY),
-      acrossX * acrossX + downX * downX - acrossY * acrossY - downY * downY,
-    );
-  const { width, height } = cloth[0]!;
-  const stepX = (long * Math.cos(turn)) / width;
-  const stepY = (long * Math.sin(turn)) / height;
-  for (let tap = 0; tap < taps; tap += 1) {
-    const way = (tap + 0.5) / taps - 0.5;
-    addLight(cloth, x + way * stepX, y + way * stepY, level, 1 / taps, out);
-  }
-}
-
-/** Adds light between two reductions. */
-function addLight(
-  cloth: ClothLight,
-  x: number,
-  y: number,
-  level: number,
-  weight: number,
-  out: Float64Array,
-): void {
   const fine = Math.min(cloth.length - 1, Math.floor(level));
-  const part = Math.min(1, level - fine);
-  addBetween(cloth[fine]!, x, y, weight * (1 - part), out);
-  if (part > 0) addBetween(cloth[Math.min(cloth.length - 1, fine + 1)]!, x, y, weight * part, out);
+  const part = fine === cloth.length - 1 ? 0 : level - fine;
+  out[0] = 0;
+  out[1] = 0;
+  out[2] = 0;
+  out[3] = 0;
+  // The way of the ellipse's length, an eigenvector, in widths and heights of the tile.
+  const { width, height } = cloth[0]!;
+  const wayX = wide >= high ? half + spread - high : lean;
+  const wayY = wide >= high ? lean : half + spread - wide;
+  const size = Math.sqrt(wayX * wayX + wayY * wayY) || 1;
+  const stepX = (long * wayX) / (size * width * taps);
+  const stepY = (long * wayY) / (size * height * taps);
+  const weight = 1 / taps;
+  for (let tap = 0; tap < taps; tap += 1) {
+    const away = tap - (taps - 1) / 2;
+    addLight(cloth[fine]!, x + away * stepX, y + away * stepY, weight * (1 - part), out);
+    if (part > 0) addLight(cloth[fine + 1]!, x + away * stepX, y + away * stepY, weight * part, out);
+  }
 }
 
-/** Adds light between four pixels. */
-function addBetween(
+/** What is longer than it is narrow by rounding alone is taken once. */
+const ROUND = 1e-9;
+
+/** Adds light between four pixels of a reduction. */
+function addLight(
   { width, height, light }: LightLevel,
   x: number,
   y: number,
   weight: number,
   out: Float64Array,
 ): void {
-  const column = (x - Math.floor(x)) * width - 0.5;
-  const row = (y - Math.floor(y)) * height - 0.5;
+  const column = x * width - 0.5;
+  const row = y * height - 0.5;
   const left = Math.floor(column);
   const top = Math.floor(row);
   const right = column - left;
-  const down = row - top;
-  const x0 = (left + width) & (width - 1);
-  const x1 = (left + 1) & (width - 1);
-  const y0 = ((top + height) & (height - 1)) * width;
-  const y1 = ((top + 1) & (height - 1)) * width;
-  const a = weight * (1 - right) * (1 - down);
-  const b = weight * right * (1 - down);
-  const c = weight * (1 - right) * down;
-  const d = weight * right * down;
-  for (let channel = 0; channel < 4; channel += 1) {
-    out[channel]! +=
-      a * light[4 * (y0 + x0) + channel]! +
-      b * light[4 * (y0 + x1) + channel]! +
-      c * light[4 * (y1 + x0) + channel]! +
-      d * light[4 * (y1 + x1) + channel]!;
-  }
+  const down = (row - top) * weight;
+  const up = weight - down;
+  // Sides are powers of two, so that what lies a tile further is masked away, to the left and up too.
+  const x0 = 4 * (left & (width - 1));
+  const x1 = 4 * ((left + 1) & (width - 1));
+  const y0 = 4 * width * (top & (height - 1));
+  const y1 = 4 * width * ((top + 1) & (height - 1));
+  const a = (1 - right) * up;
+  const b = right * up;
+  const c = (1 - right) * down;
+  const d = right * down;
+  const p = y0 + x0;
+  const q = y0 + x1;
+  const r = y1 + x0;
+  const s = y1 + x1;
+  out[0]! += a * light[p]! + b * light[q]! + c * light[r]! + d * light[s]!;
+  out[1]! += a * light[p + 1]! + b * light[q + 1]! + c * light[r + 1]! + d * light[s + 1]!;
+  out[2]! += a * light[p + 2]! + b * light[q + 2]! + c * light[r + 2]! + d * light[s + 2]!;
+  out[3]! += a * light[p + 3]! + b * light[q + 3]! + c * light[r + 3]! + d * light[s + 3]!;
 }

@@ -41,35 +41,44 @@ export interface BentOrder {
  * @returns rows of pixels of four bytes, sRGB and opacity
  */
 export function paintBent({ bent, box, cloth, place, window, shading }: BentOrder): Uint8ClampedArray {
-  const { width, height } = window;
+  const { width, height, perMillimetre, corner } = window;
   const out = new Uint8ClampedArray(4 * width * height);
-  const onCloth = clothAt(place, cloth.size);
   const { width: wide, height: high } = cloth.light[0]!;
-  // Places of a row's pixels and of those below, on what is flat and in repeats of the cloth.
+  // From a way on what is flat to one in repeats of the cloth, the picture's rows going down.
+  const turn = (place.degrees * Math.PI) / 180;
+  const uToX = Math.cos(turn) / (place.scale * cloth.size.x);
+  const vToX = Math.sin(turn) / (place.scale * cloth.size.x);
+  const uToY = Math.sin(turn) / (place.scale * cloth.size.y);
+  const vToY = -Math.cos(turn) / (place.scale * cloth.size.y);
+  // Where the pixels of three rows lie on what is flat, one more than there are; two numbers each.
   let above: Float64Array | undefined;
   let row = seenRow(window, 0, bent);
   const light = new Float64Array(4);
   const foot: Footprint = { acrossX: 0, acrossY: 0, downX: 0, downY: 0 };
   for (let y = 0; y < height; y += 1) {
     const below = seenRow(window, y + 1, bent);
+    const sceneY = corner.y - (y + 0.5) / perMillimetre;
     for (let x = 0; x < width; x += 1) {
       const u = row[2 * x]!;
       const v = row[2 * x + 1]!;
       // Nothing is seen where there is no place.
       if (!(u >= 0 && u <= box.width && v >= 0 && v <= box.height)) continue;
-      const acrossU = stepOf(u, row[2 * x + 2]!, row[2 * x - 2]);
-      const acrossV = stepOf(v, row[2 * x + 3]!, row[2 * x - 1]);
+      const nextU = stepOf(u, row[2 * x + 2]!, row[2 * x - 2]);
+      const nextV = stepOf(v, row[2 * x + 3]!, row[2 * x - 1]);
       const downU = stepOf(u, below[2 * x]!, above?.[2 * x]);
       const downV = stepOf(v, below[2 * x + 1]!, above?.[2 * x + 1]);
-      foot.acrossX = onCloth.wayX(acrossU, acrossV) * wide;
-      foot.acrossY = onCloth.wayY(acrossU, acrossV) * high;
-      foot.downX = onCloth.wayX(downU, downV) * wide;
-      foot.downY = onCloth.wayY(downU, downV) * high;
-      const fromX = u - place.shift.x;
-      const fromY = v - place.shift.y;
-      lightSeen(cloth.light, onCloth.wayX(fromX, fromY), onCloth.wayY(fromX, fromY), foot, light);
-      const falls = bent.lightAt === undefined ? 1 : bent.lightAt(...centreOf(window, x, y));
-      putPixel(out, 4 * (y * width + x), light, 1 + shading * (falls - 1));
+      foot.acrossX = (nextU * uToX + nextV * vToX) * wide;
+      foot.acrossY = (nextU * uToY + nextV * vToY) * high;
+      foot.downX = (downU * uToX + downV * vToX) * wide;
+      foot.downY = (downU * uToY + downV * vToY) * high;
+      const fromU = u - place.shift.x;
+      const fromV = v - place.shift.y;
+      lightSeen(cloth.light, fromU * uToX + fromV * vToX, fromU * uToY + fromV * vToY, foot, light);
+      const falls =
+        shading === 0
+          ? 1
+          : 1 + shading * ((bent.lightAt?.(corner.x + (x + 0.5) / perMillimetre, sceneY) ?? 1) - 1);
+      putPixel(out, 4 * (y * width + x), light, falls);
     }
     above = row;
     row = below;
@@ -77,28 +86,13 @@ export function paintBent({ bent, box, cloth, place, window, shading }: BentOrde
   return out;
 }
 
-/** From a way on what is flat to one in repeats of the cloth, the picture's rows going down. */
-function clothAt({ scale, degrees }: ClothPlace, size: Place) {
-  const turn = (degrees * Math.PI) / 180;
-  const cosine = Math.cos(turn) / scale;
-  const sine = Math.sin(turn) / scale;
-  return {
-    wayX: (u: number, v: number) => (u * cosine + v * sine) / size.x,
-    wayY: (u: number, v: number) => (u * sine - v * cosine) / size.y,
-  };
-}
-
-function centreOf({ corner, perMillimetre }: SeenWindow, x: number, y: number): [number, number] {
-  return [corner.x + (x + 0.5) / perMillimetre, corner.y - (y + 0.5) / perMillimetre];
-}
-
-/** Where the pixels of a row lie on what is flat, one more than there are; two numbers each. */
-function seenRow(window: SeenWindow, y: number, { back }: Bent): Float64Array {
-  const places = new Float64Array(2 * (window.width + 1));
+/** Where the pixels of a row lie on what is flat. */
+function seenRow({ width, corner, perMillimetre }: SeenWindow, y: number, { back }: Bent): Float64Array {
+  const places = new Float64Array(2 * (width + 1));
   const place = new Float64Array(2);
-  for (let x = 0; x <= window.width; x += 1) {
-    const [sceneX, sceneY] = centreOf(window, x, y);
-    back(sceneX, sceneY, place);
+  const sceneY = corner.y - (y + 0.5) / perMillimetre;
+  for (let x = 0; x <= width; x += 1) {
+    back(corner.x + (x + 0.5) / perMillimetre, sceneY, place);
     places[2 * x] = place[0]!;
     places[2 * x + 1] = place[1]!;
   }
@@ -117,9 +111,9 @@ function stepOf(here: number, next: number, before: number | undefined): number 
 function putPixel(out: Uint8ClampedArray, at: number, light: Float64Array, falls: number): void {
   const opacity = light[3]!;
   if (opacity <= 0) return;
-  for (let channel = 0; channel < 3; channel += 1) {
-    const level = Math.min(1, Math.max(0, (light[channel]! * falls) / opacity));
-    out[at + channel] = BYTE_OF_LINEAR[Math.round(level * LINEAR_ONE)]!;
-  }
-  out[at + 3] = Math.round(Math.min(1, opacity) * 255);
+  const times = (falls * LINEAR_ONE) / opacity;
+  out[at] = BYTE_OF_LINEAR[Math.min(LINEAR_ONE, (light[0]! * times + 0.5) | 0)]!;
+  out[at + 1] = BYTE_OF_LINEAR[Math.min(LINEAR_ONE, (light[1]! * times + 0.5) | 0)]!;
+  out[at + 2] = BYTE_OF_LINEAR[Math.min(LINEAR_ONE, (light[2]! * times + 0.5) | 0)]!;
+  out[at + 3] = opacity * 255;
 }
