@@ -4,7 +4,7 @@ import type { OpenReason, RepeatReport, ThreadCut } from '../core/repeat/check-r
 import type { NumberProof } from '../core/repeat/close-numbers.ts';
 import type { FittingResolution } from '../core/repeat/fitting-resolutions.ts';
 import { groupText } from './group-words.ts';
-import { perMetreText, plural } from './measures.ts';
+import { perMetreText, plural, sizeText } from './measures.ts';
 import { grouped } from './sentences.ts';
 
 /** One line under the verdict. */
@@ -28,8 +28,8 @@ const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
   'no-repeat': () => 'It has no upright repeat.',
   'pixels-vanish': ({ dpi }) =>
     `At ${toDecimal(dpi, 3)} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
-  'pixels-too-many': ({ dpi }) =>
-    `At ${toDecimal(dpi, 3)} dpi one repeat has more pixels than a file can hold.`,
+  'pixels-too-many': ({ dpi, size }) =>
+    `One repeat is ${size === null ? 'larger' : sizeText(size, 'mm')}: at ${toDecimal(dpi, 3)} dpi it has more pixels than a file can hold.`,
   painted: ({ painted }) =>
     `Its join can be seen: painted twice, half a repeat apart, ${grouped(painted?.differingBytes ?? 0)} bytes differ.`,
   leaks: ({ painted }) =>

@@ -130,8 +130,14 @@ test('the texture of a twill is laid over a print at 20 per cent, and what was c
   await layOver(page, 'Texture of a weave');
   await expect(inDialog(page).getByLabel('Blend')).toHaveValue('lighten');
   await expect(inDialog(page).getByLabel('Strength')).toHaveValue('30%');
+  await expect(inDialog(page).getByLabel('Weave')).toHaveValue('satin 5/2');
   await inDialog(page).getByLabel('Weave').fill('2/2X');
   await expect(page.getByRole('button', { name: 'Lay over', exact: true })).toBeDisabled();
+  await page.keyboard.press('Escape');
+  // The same once more is one click.
+  await page.getByRole('button', { name: 'Weave texture' }).click();
+  await expect(page.getByRole('region', { name: 'Ply 4' })).toBeVisible();
+  expect((await pliesOf(page))[3]).toMatchObject({ blend: 'lighten', strength: '30%' });
 });
 
 test('one lattice of fading diamonds lies in the gaps of the other, recoloured, and is moved by hand', async ({

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { keepLook, lastLook } from './last-looks.ts';
+import { keepLook, keepTexture, lastLook, lastTexture } from './last-looks.ts';
 
 describe('how a ply was blended last', () => {
   afterEach(() => vi.unstubAllGlobals());
@@ -25,6 +25,16 @@ describe('how a ply was blended last', () => {
     expect(lastLook('texture')).toEqual({ blend: 'lighten', strength: '35%' });
     expect(lastLook('shade')).toEqual({ blend: 'screen', strength: '1/3' });
     expect(lastLook('shelf').blend).toBe('normal');
+  });
+
+  it('is kept with the weave whose texture it was, where that can be read', () => {
+    const kept: Record<string, string> = {};
+    store(kept);
+    expect(lastTexture()).toBe('2/2Z');
+    keepTexture('satin 5/2');
+    expect(lastTexture()).toBe('satin 5/2');
+    keepTexture('2/2X');
+    expect(lastTexture()).toBe('2/2Z');
   });
 
   it.each(['no JSON', '{"shade":{"blend":"glow","strength":"1"}}', '{"shade":{"blend":"screen"}}', 'null'])(

@@ -1,6 +1,7 @@
 import { PLY_BLENDS } from '../../core/colour/ply-blend.ts';
 import type { PlyLook } from '../../core/design/plies/lay-over.ts';
 import { parseStrength } from '../../core/thread/print.ts';
+import { parseWeave } from '../../core/thread/weaves/weave-text.ts';
 import { keep, readKept } from '../../kit/kept/browser-store.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
 
@@ -41,4 +42,16 @@ function valueIfKept(): unknown {
   } catch {
     return {};
   }
+}
+
+const WEAVE = 'vetro-last-texture';
+
+/** The weave whose texture was laid over something last, as it was typed; a 2/2 twill at first. */
+export function lastTexture(): string {
+  const kept = readKept(WEAVE);
+  return kept !== undefined && valueIfAny(() => parseWeave(kept)) !== undefined ? kept : '2/2Z';
+}
+
+export function keepTexture(weave: string): void {
+  keep(WEAVE, weave);
 }

@@ -15,7 +15,7 @@ import { request } from '../../kit/request.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
 import { saveNow } from '../state/autosave.ts';
 import { benchState, dispatch } from '../state/bench-store.ts';
-import type { LastLook, Over } from './last-looks.ts';
+import { keepTexture, type LastLook, lastLook, lastTexture, type Over } from './last-looks.ts';
 import { choosePly } from './plies-store.ts';
 
 /** What is laid over, as it was typed and chosen. */
@@ -70,6 +70,13 @@ export async function layItOver(design: Design, wish: OverWish): Promise<string 
   }
 }
 
+/** Lays the texture over a design that was laid over one last, as it was blended then. @returns why it cannot be, in words */
+export function layTextureOver(design: Design): Promise<string | undefined> {
+  const { key: shade } = design.shades[0]!;
+  const wish = { over: 'texture', look: lastLook('texture'), weave: lastTexture(), id: undefined } as const;
+  return layItOver(design, { ...wish, shade, fade: [shade, shade] });
+}
+
 async function laidOver(design: Design, wish: OverWish): Promise<PliesDesign> {
   const { id, version } = benchState();
   const below = asPlies(design, { id, version });
@@ -87,6 +94,7 @@ async function laidOver(design: Design, wish: OverWish): Promise<PliesDesign> {
     case 'texture':
     case 'weave': {
       const woven = weaveOver(wish.weave, over, design);
+      if (over === 'texture') keepTexture(wish.weave);
       const laid: PlyLook = { ...look, scale: wholeToLowest(below, woven) };
       return named(layOver(below, woven, null, laid), woven.name);
     }

@@ -8,7 +8,7 @@ import { Choice } from '../../kit/fields/choice.tsx';
 import { FadeShades } from '../../kit/fields/fade-shades.tsx';
 import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
 import { TextField } from '../../kit/fields/text-field.tsx';
-import { keepLook, type LastLook, lastLook, type Over } from './last-looks.ts';
+import { keepLook, type LastLook, lastLook, lastTexture, type Over } from './last-looks.ts';
 import { layItOver, weaveOver } from './lay-it-over.ts';
 import { LookFields } from './ply-look-part.tsx';
 import { ShelfChooser } from './shelf-chooser.tsx';
@@ -29,7 +29,7 @@ export function LayOverDialog({ design, onClose }: { design: Design; onClose: ()
   const [over, setOver] = useState<Over>('shelf');
   const [looks, setLooks] = useState<Partial<Record<Over, LastLook>>>({});
   const [id, setId] = useState<string>();
-  const [weave, setWeave] = useState('2/2Z');
+  const [weave, setWeave] = useState(lastTexture);
   const first = design.shades[0]!.key;
   const [shade, setShade] = useState(first);
   const [fade, setFade] = useState([first, (design.shades[1] ?? design.shades[0]!).key]);

@@ -13,6 +13,7 @@ import { readDesign, readDesignText, writeDesignText } from '../read-design.ts';
 import { designFromStart } from '../starts.ts';
 import { asPlies, layOver, namedTogether, withNewer, withPly } from './lay-over.ts';
 import { MOST_PLY_DEPTH, plyDepth } from './ply-depth.ts';
+import { readPlies } from './read-plies.ts';
 import { takeShades } from './take-shades.ts';
 import { weaveTexture } from './weave-texture.ts';
 
@@ -85,6 +86,16 @@ describe('a design that becomes a ply', () => {
     const inner = { ...plyOf(both, 1), content: { ...plyOf(both, 1).content, design: pictured } };
     const wrong = { ...both, construction: { kind: 'plies', plies: [inner] } };
     expect(() => readDesign(wrong)).toThrow('ply/pictures');
+  });
+
+  it('makes no document that is longer than one that is read', () => {
+    const file = { type: 'image/png' as const, base64: 'A'.repeat(14_000_000) };
+    const pictured = (...hashes: readonly string[]): Design => ({
+      ...UPPER,
+      pictures: Object.fromEntries(hashes.map((hash) => [hash.repeat(64), file])),
+    });
+    const both = layOver(asPlies(pictured('a', 'b'), null), pictured('c'), null);
+    expect(() => readPlies(both)).toThrow('design/too-long');
   });
 
   it('is counted', () => {
