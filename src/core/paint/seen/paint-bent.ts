@@ -63,10 +63,19 @@ export function paintBent({ bent, box, cloth, place, window, shading }: BentOrde
       const v = row[2 * x + 1]!;
       // Nothing is seen where there is no place.
       if (!(u >= 0 && u <= box.width && v >= 0 && v <= box.height)) continue;
-      const nextU = stepOf(u, row[2 * x + 2]!, row[2 * x - 2]);
-      const nextV = stepOf(v, row[2 * x + 3]!, row[2 * x - 1]);
-      const downU = stepOf(u, below[2 * x]!, above?.[2 * x]);
-      const downV = stepOf(v, below[2 * x + 1]!, above?.[2 * x + 1]);
+      let nextU = row[2 * x + 2]! - u;
+      let nextV = row[2 * x + 3]! - v;
+      let downU = below[2 * x]! - u;
+      let downV = below[2 * x + 1]! - v;
+      // At the edge of what is seen the pixel before says how far it goes.
+      if (Number.isNaN(nextU + nextV)) {
+        nextU = x > 0 ? ifSeen(u - row[2 * x - 2]!) : 0;
+        nextV = x > 0 ? ifSeen(v - row[2 * x - 1]!) : 0;
+      }
+      if (Number.isNaN(downU + downV)) {
+        downU = above === undefined ? 0 : ifSeen(u - above[2 * x]!);
+        downV = above === undefined ? 0 : ifSeen(v - above[2 * x + 1]!);
+      }
       foot.acrossX = (nextU * uToX + nextV * vToX) * wide;
       foot.acrossY = (nextU * uToY + nextV * vToY) * high;
       foot.downX = (downU * uToX + downV * vToX) * wide;
@@ -99,12 +108,8 @@ function seenRow({ width, corner, perMillimetre }: SeenWindow, y: number, { back
   return places;
 }
 
-/** From a pixel's number to the next one's; from the one before where the next sees nothing, and nothing where that neither. */
-function stepOf(here: number, next: number, before: number | undefined): number {
-  const forward = next - here;
-  if (!Number.isNaN(forward)) return forward;
-  const backward = here - (before ?? Number.NaN);
-  return Number.isNaN(backward) ? 0 : backward;
+function ifSeen(step: number): number {
+  return Number.isNaN(step) ? 0 : step;
 }
 
 /** @param falls  by which its light is made stronger or weaker */
