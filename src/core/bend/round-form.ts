@@ -42,10 +42,9 @@ const STEEPEST = 1e6;
 
 function roundAxis(degrees: number, length: number): RoundAxis {
   if (!(degrees >= 0 && degrees <= 180)) throw new CoreError('bend/range', { least: 0, most: 180 });
-  if (degrees === 0) return { there: (flat) => flat, back: (seen) => seen, tilt: () => 0 };
+  if (degrees < FLAT) return { there: (flat) => flat, back: (seen) => seen, tilt: () => 0 };
   const radius = length / ((degrees * Math.PI) / 180);
   const middle = length / 2;
-  const reach = radius * Math.sin((degrees * Math.PI) / 360);
   return {
     there: (flat) => {
       const angle = (flat - middle) / radius;
@@ -53,8 +52,8 @@ function roundAxis(degrees: number, length: number): RoundAxis {
     },
     back: (seen) => {
       const way = seen - middle;
-      // A rounding beyond the edge is the edge.
-      if (Math.abs(way) > reach * (1 + EDGE)) return Number.NaN;
+      // A rounding beyond half a cylinder's edge is the edge.
+      if (Math.abs(way) > radius * (1 + EDGE)) return Number.NaN;
       return middle + radius * Math.asin(Math.min(1, Math.max(-1, way / radius)));
     },
     tilt: (seen) => {
@@ -65,3 +64,6 @@ function roundAxis(degrees: number, length: number): RoundAxis {
 }
 
 const EDGE = 1e-9;
+
+/** Degrees below which a form is flat: a metre bulges by less than a thousandth of a millimetre. */
+const FLAT = 1e-4;
