@@ -6,7 +6,7 @@ import { asPlies, layOver, namedTogether, type PlyLook } from '../core/design/pl
 import { pliesReport } from '../core/design/plies/plies-report.ts';
 import type { PlySpec } from '../core/design/plies/plies-schema.ts';
 import { PLIES_STARTS } from '../core/design/plies/plies-starts.ts';
-import { plyOffersOf } from '../core/design/plies/ply-offers-of.ts';
+import { type PlyOffers, plyOffersOf } from '../core/design/plies/ply-offers-of.ts';
 import { readPlies } from '../core/design/plies/read-plies.ts';
 import { weaveTexture } from '../core/design/plies/weave-texture.ts';
 import { wholeToLowest } from '../core/design/plies/whole-to-lowest.ts';
@@ -131,9 +131,8 @@ function readBlend(text: string): PlyBlend {
 function turned(design: PliesDesign, { turn }: NewPliesOptions): PliesDesign {
   if (turn === undefined) return design;
   const degrees = toNumber(readDegrees(turn));
-  const top = design.construction.plies.length - 1;
   const distance = (offer: { readonly degrees: number }) => Math.abs(offer.degrees - degrees);
-  const [near] = [...plyOffersOf(design, top, degrees).angles].sort(
+  const [near] = [...offersOfTop(design, degrees).angles].sort(
     (one, other) => distance(one) - distance(other),
   );
   if (near === undefined) throw new CoreError('lay/no-turn', {});
@@ -161,14 +160,18 @@ function withTop(design: PliesDesign, change: Partial<PlySpec>): PliesDesign {
   };
 }
 
+function offersOfTop(design: PliesDesign, degrees: number): PlyOffers {
+  const ply = design.construction.plies.length - 1;
+  return plyOffersOf(design, [{ ply, degrees }])[0]!;
+}
+
 /** Says what would make plies come together that do not. @throws CoreError as `compile` */
 function tellOffers(design: PliesDesign): void {
   try {
     compile(design);
   } catch (error) {
-    const top = design.construction.plies.length - 1;
     if (error instanceof CoreError && (error.code === 'plies/never' || error.code === 'plies/too-long')) {
-      tell(offersText(plyOffersOf(design, top, 0), design.lay.unit));
+      tell(offersText(offersOfTop(design, 0), design.lay.unit));
     }
     throw error;
   }

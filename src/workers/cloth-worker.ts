@@ -11,7 +11,9 @@ import { turnOffers } from '../core/design/lay/turn-offers.ts';
 import { markedUnit } from '../core/design/marked-unit.ts';
 import { type MotifFacts, motifFacts } from '../core/design/motif/motif-facts.ts';
 import { type PlyReport, pliesReport } from '../core/design/plies/plies-report.ts';
-import { type PlyOffers, plyOffersOf } from '../core/design/plies/ply-offers-of.ts';
+import type { PlySpec } from '../core/design/plies/plies-schema.ts';
+import { type OffersWish, type PlyOffers, plyOffersOf } from '../core/design/plies/ply-offers-of.ts';
+import { wholeToLowest } from '../core/design/plies/whole-to-lowest.ts';
 import type { StrapReport } from '../core/design/strap/strap-report.ts';
 import { strapsOfDesign } from '../core/design/strap/straps-of-design.ts';
 import { isWhole, toNumber } from '../core/exact/rational.ts';
@@ -248,11 +250,12 @@ const api = {
   plies: (design: PliesDesign): Attempt<readonly PlyReport[]> => attempt(() => pliesReport(design)),
 
   /** What is offered for each of some plies, near an angle of each. */
-  plyOffers: (
-    design: PliesDesign,
-    wished: readonly { readonly ply: number; readonly degrees: number }[],
-  ): Attempt<readonly PlyOffers[]> =>
-    attempt(() => wished.map(({ ply, degrees }) => plyOffersOf(design, ply, degrees))),
+  plyOffers: (design: PliesDesign, wished: readonly OffersWish[]): Attempt<readonly PlyOffers[]> =>
+    attempt(() => plyOffersOf(design, wished)),
+
+  /** At which scale a design goes a whole number of times into the lowest of plies. */
+  wholeToLowest: (below: PliesDesign, over: Design): Attempt<PlySpec['scale']> =>
+    attempt(() => wholeToLowest(below, over)),
 
   motifFacts: (design: MotifDesign): Attempt<MotifFacts> => attempt(() => motifFacts(design)),
 };

@@ -306,3 +306,28 @@ test('a design is no ply of itself', async ({ page }) => {
   await page.getByRole('button', { name: 'Lay over', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('A design is no ply of itself');
 });
+
+test('a texture that never closes over a floor makes no design of it, and says why', async ({ page }) => {
+  await openFromShelf(page, 'Waiting-room floor');
+  await step(page, 'Build');
+  const before = page.url();
+  await page.getByRole('button', { name: 'Weave texture' }).click();
+  await expect(page.getByText(/never comes together with the lowest: their heights/)).toBeVisible();
+  expect(page.url()).toBe(before);
+});
+
+test('a texture that is made stronger is as strong the next time, and a design is not', async ({ page }) => {
+  await openFromShelf(page, 'Slipway scales, woven');
+  await step(page, 'Build');
+  await ply(page, /^2 2\/2 twill/).click();
+  const part = page.getByRole('region', { name: 'Ply 2' });
+  await part.getByLabel('Strength').fill('35%');
+  await layOver(page, 'Texture of a weave');
+  await expect(inDialog(page).getByLabel('Strength')).toHaveValue('35%');
+  await page.getByRole('radio', { name: 'A design', exact: true }).click();
+  await expect(inDialog(page).getByLabel('Blend')).toHaveValue('normal');
+  await expect(inDialog(page).getByLabel('Strength')).toHaveValue('100%');
+  await page.keyboard.press('Escape');
+  await part.getByLabel('Strength').fill('20%');
+  await saved(page);
+});

@@ -6,8 +6,7 @@ import { keep, readKept } from '../../kit/kept/browser-store.ts';
 import { valueIfAny } from '../../wording/attempt.ts';
 
 /** What is laid over a design. */
-export const OVERS = ['shelf', 'texture', 'weave', 'shade', 'fade'] as const;
-export type Over = (typeof OVERS)[number];
+export type Over = 'shelf' | 'texture' | 'weave' | 'shade' | 'fade';
 
 /** How it is blended. */
 export type LastLook = Required<Pick<PlyLook, 'blend' | 'strength'>>;

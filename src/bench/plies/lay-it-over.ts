@@ -2,17 +2,18 @@ import { savedAnswer } from '../../contracts/design.ts';
 import { type Design, MAX_NAME, type PliesDesign } from '../../core/design/design-schema.ts';
 import { newPlaid } from '../../core/design/new-design.ts';
 import { isKind } from '../../core/design/of-kind.ts';
-import { asPlies, layOver, namedTogether, type PlyLook, withPly } from '../../core/design/plies/lay-over.ts';
+import { asPlies, layOver, namedTogether, withPly } from '../../core/design/plies/lay-over.ts';
 import type { DesignContent } from '../../core/design/plies/plies-schema.ts';
 import { readPlies } from '../../core/design/plies/read-plies.ts';
 import { weaveTexture } from '../../core/design/plies/weave-texture.ts';
-import { wholeToLowest } from '../../core/design/plies/whole-to-lowest.ts';
 import { CoreError } from '../../core/error.ts';
 import { parseWeave, weaveName } from '../../core/thread/weaves/weave-text.ts';
 import { openDesign } from '../../kit/open-design.ts';
 import { postDesign } from '../../kit/post-design.ts';
 import { request } from '../../kit/request.ts';
+import type { Attempt } from '../../wording/attempt.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
+import { type ClothApi, openClothWorker } from '../../workers/open-worker.ts';
 import { saveNow } from '../state/autosave.ts';
 import { benchState, dispatch } from '../state/bench-store.ts';
 import { keepTexture, type LastLook, lastLook, lastTexture, type Over } from './last-looks.ts';
@@ -95,8 +96,7 @@ async function laidOver(design: Design, wish: OverWish): Promise<PliesDesign> {
     case 'weave': {
       const woven = weaveOver(wish.weave, over, design);
       if (over === 'texture') keepTexture(wish.weave);
-      const laid: PlyLook = { ...look, scale: wholeToLowest(below, woven) };
-      return named(layOver(below, woven, null, laid), woven.name);
+      return named(await closing(below, woven, look), woven.name);
     }
     case 'shade':
       return named(withPly(below, { kind: 'shade', shade }, look), nameOf(design, shade));
@@ -104,6 +104,27 @@ async function laidOver(design: Design, wish: OverWish): Promise<PliesDesign> {
       return named(withPly(below, { kind: 'fade', shades: [...fade], angle: '90' }, look), 'a fade');
     default:
       return over satisfies never;
+  }
+}
+
+/**
+ * A weave over plies, so many to one of the lowest as is near its own size; worked out in a worker.
+ * @throws Error with the sentence that says why they never come together
+ */
+async function closing(below: PliesDesign, woven: Design, look: LastLook): Promise<PliesDesign> {
+  const worker = openClothWorker();
+  const ask = async <T>(work: (api: ClothApi) => Promise<Attempt<T>>): Promise<T> => {
+    const answer = await worker.ask(work);
+    if ('problem' in answer) throw new Error(answer.problem);
+    return answer.value;
+  };
+  try {
+    const scale = await ask(async (api) => api.wholeToLowest(below, woven));
+    const laid = layOver(below, woven, null, { ...look, scale });
+    await ask(async (api) => api.plies(laid));
+    return laid;
+  } finally {
+    worker.close();
   }
 }
 

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
+import { MAX_FADE_SHADES } from '../../core/shape/fade-way.ts';
 import { ClothSwatch } from '../../kit/cloth-swatch.tsx';
 import { Dialog } from '../../kit/dialog.tsx';
 import { DialogActions } from '../../kit/dialog-actions.tsx';
@@ -20,9 +21,6 @@ const WHAT: readonly { readonly value: Over; readonly text: string }[] = [
   { value: 'shade', text: 'A shade' },
   { value: 'fade', text: 'A fade' },
 ];
-
-/** Most shades of a fade. */
-const MOST = 12;
 
 /** What is to be laid over the design on the bench: of plies it becomes one more, else both are a new design. */
 export function LayOverDialog({ design, onClose }: { design: Design; onClose: () => void }) {
@@ -78,7 +76,9 @@ export function LayOverDialog({ design, onClose }: { design: Design; onClose: ()
         {over === 'shade' && (
           <ShadeSelect label="Shade of the ply" shade={shade} shades={design.shades} onChange={setShade} />
         )}
-        {over === 'fade' && <FadeShades keys={fade} shades={design.shades} most={MOST} onChange={setFade} />}
+        {over === 'fade' && (
+          <FadeShades keys={fade} shades={design.shades} most={MAX_FADE_SHADES} onChange={setFade} />
+        )}
         <div className="grid grid-cols-2 items-start gap-4">
           <LookFields
             look={look}

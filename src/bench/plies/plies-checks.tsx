@@ -5,7 +5,7 @@ import { DataTable } from '../../kit/data-table.tsx';
 import { outcomeOf } from '../../wording/attempt.ts';
 import { shortSizeText } from '../../wording/measures.ts';
 import { useKeptFacts, usePliesFacts, usePlyOffers } from './plies-facts.ts';
-import { PlyOffersList } from './ply-offers-list.tsx';
+import { hasOffers, PlyOffersList } from './ply-offers-list.tsx';
 
 /** How often each ply goes into the repeat of all, and for those that make it larger what is offered. */
 export function PliesChecks({ design }: { design: PliesDesign }) {
@@ -24,6 +24,9 @@ export function PliesChecks({ design }: { design: PliesDesign }) {
     [closes, plies, lowest],
   );
   const offers = outcomeOf(usePlyOffers(design, wished));
+  const closable = wished.flatMap(({ ply }, index) =>
+    offers?.[index] !== undefined && hasOffers(offers[index]) ? [{ ply, index }] : [],
+  );
   const { unit } = design.lay;
   return (
     <section aria-label="Plies" className="flex flex-col gap-3 border-rule border-t pt-3">
@@ -40,12 +43,8 @@ export function PliesChecks({ design }: { design: PliesDesign }) {
       )}
       {offers !== undefined && offers.length === wished.length && wished.length > 0 && (
         <div className="flex flex-col gap-3">
-          <p className="hint">
-            {report === undefined
-              ? 'They come together at one of these:'
-              : 'All repeat together sooner at one of these:'}
-          </p>
-          {wished.map(({ ply }, index) => (
+          <p className="hint">{offersHint(report !== undefined, closable.length > 0)}</p>
+          {closable.map(({ ply, index }) => (
             <div key={ply}>
               <h4 className="text-[13px]">
                 Ply {ply + 1}, {plyName(plies[ply]!.content, design.shades)}
@@ -57,6 +56,15 @@ export function PliesChecks({ design }: { design: PliesDesign }) {
       )}
     </section>
   );
+}
+
+function offersHint(comesTogether: boolean, isOffered: boolean): string {
+  if (comesTogether) {
+    return isOffered ? 'All repeat together sooner at one of these:' : 'No size near theirs closes sooner.';
+  }
+  return isOffered
+    ? 'They come together at one of these:'
+    : 'No size closes: the one is as high for its width as no whole numbers say of the other. Lay it over a design in squares or of whole sides.';
 }
 
 function isOnce(times: { readonly across: number; readonly down: number } | undefined): boolean {

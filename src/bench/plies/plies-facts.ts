@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { create } from 'zustand';
 import type { PliesDesign } from '../../core/design/design-schema.ts';
 import type { PlyReport } from '../../core/design/plies/plies-report.ts';
-import type { PlyOffers } from '../../core/design/plies/ply-offers-of.ts';
+import type { OffersWish, PlyOffers } from '../../core/design/plies/ply-offers-of.ts';
 import { type Attempt, outcomeOf } from '../../wording/attempt.ts';
 import { useWorked } from '../state/use-worked.ts';
 
@@ -23,12 +23,6 @@ export function useKeptFacts(design: PliesDesign): void {
   );
   const report = outcomeOf(answer);
   useEffect(() => usePliesFacts.setState({ report }), [report]);
-}
-
-/** A ply, and the degrees near which it may be turned. */
-export interface OffersWish {
-  readonly ply: number;
-  readonly degrees: number;
 }
 
 /** What is offered for some plies, in their order; undefined until it is known. */

@@ -1,5 +1,7 @@
 import { PLY_BLENDS } from '../../core/colour/ply-blend.ts';
 import { plyName } from '../../core/design/plies/plies-report.ts';
+import type { PlyContent } from '../../core/design/plies/plies-schema.ts';
+import { isWeaveTexture } from '../../core/design/plies/weave-texture.ts';
 import { multiply, rational, round, toDecimal } from '../../core/exact/rational.ts';
 import { parseStrength } from '../../core/thread/print.ts';
 import { NumberField } from '../../kit/fields/number-field.tsx';
@@ -60,7 +62,8 @@ export function PlyLookPart({ design, ply, at }: PlyPartProps) {
         look={ply}
         onChange={(change, tag) => {
           putPly(at, change, tag);
-          keepLook(overOf(ply.content.kind), { ...ply, ...change });
+          const over = overOf(ply.content);
+          if (over !== undefined) keepLook(over, { ...ply, ...change });
         }}
       />
       {others.length > 0 && (
@@ -75,7 +78,9 @@ export function PlyLookPart({ design, ply, at }: PlyPartProps) {
   );
 }
 
-/** What is remembered of a ply that is there is for the next one of its kind. */
-function overOf(kind: 'design' | 'shade' | 'fade'): Over {
-  return kind === 'design' ? 'shelf' : kind;
+/** As what the look of a ply is remembered for the next one; a weave that was laid over is not told from other designs. */
+function overOf(content: PlyContent): Over | undefined {
+  if (content.kind !== 'design') return content.kind;
+  if (isWeaveTexture(content.design)) return 'texture';
+  return content.from === null ? undefined : 'shelf';
 }

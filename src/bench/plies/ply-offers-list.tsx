@@ -14,8 +14,9 @@ interface PlyOffersListProps {
 }
 
 /** Numbers near those of a ply at which all repeat sooner, each on one click, with the repeat that they would have. */
-export function PlyOffersList({ offers: { whole, scales, counts }, ply, at, unit }: PlyOffersListProps) {
-  if (whole === null && scales.length === 0 && counts.length === 0) return null;
+export function PlyOffersList({ offers, ply, at, unit }: PlyOffersListProps) {
+  if (!hasOffers(offers)) return null;
+  const { whole, scales, counts } = offers;
   const take = ({ count }: PlyScaleOffer) => putPly(at, { scale: { to: 'count', count } });
   // The whole number stands by itself.
   const others = scales.filter(({ count }) => count !== whole?.count);
@@ -51,6 +52,11 @@ export function PlyOffersList({ offers: { whole, scales, counts }, ply, at, unit
       </ul>
     </section>
   );
+}
+
+/** Whether there is any number that closes. */
+export function hasOffers({ whole, scales, counts }: PlyOffers): boolean {
+  return whole !== null || scales.length > 0 || counts.length > 0;
 }
 
 interface OfferProps {

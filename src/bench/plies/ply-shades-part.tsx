@@ -1,6 +1,7 @@
 import { parseDegrees } from '../../core/design/motif/motif-numbers.ts';
 import type { DesignContent, PlyContent } from '../../core/design/plies/plies-schema.ts';
 import { toText } from '../../core/exact/rational.ts';
+import { MAX_FADE_SHADES } from '../../core/shape/fade-way.ts';
 import { FadeShades } from '../../kit/fields/fade-shades.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
@@ -8,9 +9,6 @@ import { FoldOut } from '../../kit/fold-out.tsx';
 import { plural } from '../../wording/measures.ts';
 import type { PlyPartProps } from './ply-part.tsx';
 import { putPly } from './put-plies.ts';
-
-/** Most shades of a fade. */
-const MOST = 12;
 
 /** Which shades of this design a ply shows. */
 export function PlyShadesPart({ design, ply, at }: PlyPartProps) {
@@ -33,7 +31,7 @@ export function PlyShadesPart({ design, ply, at }: PlyPartProps) {
           <FadeShades
             keys={content.shades}
             shades={shades}
-            most={MOST}
+            most={MAX_FADE_SHADES}
             onChange={(keys) => put({ ...content, shades: keys })}
           />
           <NumberField

@@ -61,10 +61,3 @@ function placeOf(along: Float64Array, length: number): number {
   }
   return low + (length - along[low]!) / (along[high]! - along[low]!);
 }
-
-/** How wide the cloth is that hangs in folds so wide: by its length along them. */
-export function takenUp(bend: FoldsBend, box: FlatBox): number {
-  const out = new Float64Array(2);
-  inFolds(bend, box).back(box.width, 0, out);
-  return out[0]!;
-}

@@ -6,6 +6,9 @@ export interface FadeRepeat extends Place {
   readonly at?: Place;
 }
 
+/** Most shades of a fade. */
+export const MAX_FADE_SHADES = 12;
+
 /** How far along a fade each place lies, 0 at its first shade and 1 at its last, in millimetres. */
 export type FadeWay =
   | { readonly kind: 'along'; readonly from: Place; readonly to: Place; readonly every: FadeRepeat | null }

@@ -4,7 +4,7 @@ import type { Sentences } from '../sentence.ts';
 export const PLIES = {
   'plies/count': ({ count, most }) => `One to ${most} plies lie over each other; these are ${count}.`,
   'plies/never': ({ ply, axis }) =>
-    `Ply ${ply} never comes together with the lowest: ${SIDES[String(axis)]} are in no ratio of whole numbers. Take another scale or angle.`,
+    `Ply ${ply} never comes together with the lowest: ${SIDES[String(axis)]} are in no ratio of whole numbers. Where another scale or angle closes, Check offers it.`,
   'plies/no-repeat': ({ ply }) =>
     `Ply ${ply} has no upright repeat by itself. Open it and take other numbers.`,
   'plies/too-long': ({ ply, axis }) =>

@@ -1,5 +1,6 @@
 import type { Shade } from '../../../core/colour/shade.ts';
 import type { PieceFade } from '../../../core/design/motif/motif-schema.ts';
+import { MAX_FADE_SHADES } from '../../../core/shape/fade-way.ts';
 import { Choice } from '../../../kit/fields/choice.tsx';
 import { FadeShades } from '../../../kit/fields/fade-shades.tsx';
 import { NumberField } from '../../../kit/fields/number-field.tsx';
@@ -15,9 +16,6 @@ const OVERS = [
   { value: 'repeat', text: 'The whole repeat' },
 ] as const;
 
-/** Most shades of a fade. */
-const MOST = 12;
-
 interface FadePartProps {
   readonly fade: PieceFade;
   readonly shades: readonly Shade[];
@@ -31,7 +29,7 @@ export function FadePart({ fade, shades, onChange }: FadePartProps) {
       <FadeShades
         keys={fade.shades}
         shades={shades}
-        most={MOST}
+        most={MAX_FADE_SHADES}
         onChange={(next) => onChange({ ...fade, shades: next })}
       />
       <Choice

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { divide, ONE, type Rational } from '../../exact/rational.ts';
+import { readDegrees } from '../../exact/read-degrees.ts';
 import type { Vector } from '../../exact/vector.ts';
 import { BOX_GROUPS } from '../../repeat/lay/group-blocks.ts';
 import { PIVOTS } from '../../repeat/lay/lay-cells.ts';
@@ -59,7 +60,7 @@ export const slopeSchema = z.strictObject({
   up: z.int().min(-MAX_SLOPE_REPEATS).max(MAX_SLOPE_REPEATS),
   across: z.int().min(0).max(MAX_SLOPE_REPEATS),
   /** Degrees, as they were typed. */
-  asked: z.string().max(40).nullable(),
+  asked: exactText(readDegrees).nullable(),
 });
 
 export type LaySlope = z.infer<typeof slopeSchema>;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SHADE_KEY } from '../../colour/shade.ts';
 import { cleanText } from '../../formats/clean-text.ts';
+import { MAX_FADE_SHADES } from '../../shape/fade-way.ts';
 import { parseLength } from '../../units/length.ts';
 import { exactText } from '../exact-text.ts';
 import { pictureSchema } from '../picture-schema.ts';
@@ -58,7 +59,7 @@ const outlineSchema = z.strictObject({
   dashes: dashesSchema.nullable(),
 });
 
-const shades = z.array(shadeKey).min(2).max(12);
+const shades = z.array(shadeKey).min(2).max(MAX_FADE_SHADES);
 const over = z.enum(['piece', 'repeat']);
 
 /** Shades that go over into each other, at even steps, over the piece or over the whole repeat. */

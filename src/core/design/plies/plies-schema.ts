@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { PLY_BLENDS, type PlyBlend } from '../../colour/ply-blend.ts';
 import { SHADE_KEY } from '../../colour/shade.ts';
 import { MOST_PLIES } from '../../repeat/plies/lay-plies.ts';
+import { MAX_FADE_SHADES } from '../../shape/fade-way.ts';
 import { parseStrength } from '../../thread/print.ts';
 import { type Design, designSchema } from '../design-schema.ts';
 import { exactText } from '../exact-text.ts';
@@ -19,7 +20,7 @@ const shadeSchema = z.strictObject({ kind: z.literal('shade'), shade: shadeKey }
 
 const fadeSchema = z.strictObject({
   kind: z.literal('fade'),
-  shades: z.array(shadeKey).min(2).max(12),
+  shades: z.array(shadeKey).min(2).max(MAX_FADE_SHADES),
   /** Degrees, counterclockwise from the right. */
   angle: exactText(parseDegrees),
 });

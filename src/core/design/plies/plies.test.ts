@@ -205,7 +205,9 @@ describe('what is offered for a ply', () => {
     });
 
   it('is a count of threads that comes together sooner: 36 for 35 over 24', () => {
-    const { counts, scales } = plyOffersOf(design(inPly(threads(24)), inPly(threads(35))), 1, 0);
+    const { counts, scales } = plyOffersOf(design(inPly(threads(24)), inPly(threads(35))), [
+      { ply: 1, degrees: 0 },
+    ])[0]!;
     expect(counts).toContainEqual({ count: 36, common: 72 });
     expect(scales.length).toBeGreaterThan(0);
     const taken = withThreads(threads(35), 36)!;
@@ -215,7 +217,7 @@ describe('what is offered for a ply', () => {
   it('are scales that close where none did, each taken as so many to one of the lowest', () => {
     const lowest = ply(start('tiling', '4.8.8'));
     const over = inPly(threads(24));
-    const { whole, scales } = plyOffersOf(design(lowest, over), 1, 0);
+    const { whole, scales } = plyOffersOf(design(lowest, over), [{ ply: 1, degrees: 0 }])[0]!;
     for (const offer of [whole!, ...scales]) {
       const scale = { to: 'count', count: offer.count } as const;
       const taken = compile(design(lowest, { ...over, scale }));
@@ -225,7 +227,9 @@ describe('what is offered for a ply', () => {
   });
 
   it('is nothing for the lowest', () => {
-    expect(plyOffersOf(design(inPly(threads(24)), inPly(threads(35))), 0, 0).scales).toEqual([]);
+    expect(
+      plyOffersOf(design(inPly(threads(24)), inPly(threads(35))), [{ ply: 0, degrees: 0 }])[0]!.scales,
+    ).toEqual([]);
   });
 });
 

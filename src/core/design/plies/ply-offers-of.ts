@@ -19,7 +19,7 @@ import { type RepeatUnit, repeatSize, type TrueSize } from '../../repeat/repeat-
 import { NO_PICTURES } from '../../shape/picture.ts';
 import type { PliesDesign } from '../design-schema.ts';
 import type { PlySpec } from './plies-schema.ts';
-import { plyUnits } from './ply-units.ts';
+import { type PlyUnits, plyUnits } from './ply-units.ts';
 import { nearestWhole } from './whole-to-lowest.ts';
 import { withThreads } from './with-threads.ts';
 
@@ -44,14 +44,28 @@ export interface PlyOffers {
 
 const NONE: PlyOffers = { whole: null, scales: [], counts: [], angles: [] };
 
+/** A ply, and the degrees near which it may be turned. */
+export interface OffersWish {
+  readonly ply: number;
+  readonly degrees: number;
+}
+
 /**
- * What may be offered for a ply. None for the lowest design, which the others are counted to, nor for shades and fades.
- * @param degrees  near which it is to be turned
+ * What may be offered for some plies, in their order. None for the lowest design, which the others are counted to, nor for
+ * shades and fades.
  * @throws CoreError as `plyUnits`
  */
-export function plyOffersOf(design: PliesDesign, at: number, degrees: number): PlyOffers {
+export function plyOffersOf(design: PliesDesign, wished: readonly OffersWish[]): readonly PlyOffers[] {
   const { plies } = design.construction;
-  const { units, lowest } = plyUnits(plies, { shades: design.shades, pictures: NO_PICTURES });
+  const units = plyUnits(plies, { shades: design.shades, pictures: NO_PICTURES });
+  return wished.map((wish) => offersFor(plies, units, wish));
+}
+
+function offersFor(
+  plies: readonly PlySpec[],
+  { units, lowest }: PlyUnits,
+  { ply: at, degrees }: OffersWish,
+): PlyOffers {
   const ply = plies[at]!;
   const sizes = units.map((unit) => unit && repeatSize(unit.laid));
   const size = sizes[at];

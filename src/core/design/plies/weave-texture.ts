@@ -1,16 +1,20 @@
 import { modulo } from '../../exact/modulo.ts';
 import { buildWeave } from '../../thread/weaves/build-weave.ts';
 import type { WeaveSpec } from '../../thread/weaves/weave-spec.ts';
-import type { MotifDesign } from '../design-schema.ts';
+import type { Design, MotifDesign } from '../design-schema.ts';
 import type { Piece } from '../motif/motif-schema.ts';
 import { usualPiece } from '../motif/usual-piece.ts';
 import { newMotif } from '../new-design.ts';
+import { isKind } from '../of-kind.ts';
 
 /** Light on the top of a thread, and the shade on its sides. */
 const SHADES = [
   { key: 'L', name: 'Light', hex: '#ffffff' },
   { key: 'S', name: 'Shade', hex: '#808080' },
 ] as const;
+
+/** Threads are as wide as those of cloth of 24 to the inch. */
+const STEP = '1/24in';
 
 /**
  * A weave as light and shade alone: a rounded thread for each float, one step wide, 24 to the inch.
@@ -37,7 +41,7 @@ export function weaveTexture(weave: WeaveSpec, name: string): MotifDesign {
   return newMotif({
     name,
     shades: SHADES,
-    step: '1/24in',
+    step: STEP,
     box: { width: String(ends), height: String(picks) },
     ground: 'S',
     pieces: [
@@ -45,6 +49,13 @@ export function weaveTexture(weave: WeaveSpec, name: string): MotifDesign {
       ...weft.flat().map((float, at) => threadOf(warp.flat().length + at + 1, float, '90')),
     ],
   });
+}
+
+/** Whether a design is the texture of a weave, as far as it was not worked on. */
+export function isWeaveTexture(design: Design): boolean {
+  if (!isKind('motif', design)) return false;
+  const { step, ground } = design.construction;
+  return step === STEP && ground === 'S' && SHADES.every(({ key }, at) => design.shades[at]?.key === key);
 }
 
 interface Float {

@@ -25,11 +25,6 @@ export function clothLight(bytes: Uint8Array | Uint8ClampedArray, width: number,
   return levels;
 }
 
-/** The smallest power of two that is no smaller, at most another. */
-export function powerFor(pixels: number, most: number): number {
-  return Math.min(most, 2 ** Math.ceil(Math.log2(Math.max(1, pixels))));
-}
-
 function isPower(pixels: number): boolean {
   return pixels >= 1 && Number.isInteger(Math.log2(pixels));
 }
