@@ -64,7 +64,7 @@ function offersHint(comesTogether: boolean, isOffered: boolean): string {
   }
   return isOffered
     ? 'They come together at one of these:'
-    : 'No size closes: the one is as high for its width as no whole numbers say of the other. Lay it over a design in squares or of whole sides.';
+    : 'No size closes both across and up. Lay it over a design whose height is a fraction of its width.';
 }
 
 function isOnce(times: { readonly across: number; readonly down: number } | undefined): boolean {
