@@ -235,12 +235,22 @@ describe('cloth in perspective', () => {
 });
 
 describe('cloth round a form', () => {
-  it('half way round is seen no further than its edge', () => {
+  it('half way round takes up half its girth, and nothing is seen beyond its edge', () => {
     const bent = bentBy({ kind: 'form', across: 180, up: 0 }, BOX);
-    const radius = BOX.width / Math.PI;
-    expect(place(bent.there, 0, 0).x).toBeCloseTo(450 - radius, 6);
-    expect(place(bent.back, 450 - radius - 1, 0).x).toBeNaN();
+    const radius = BOX.width / 2;
+    const right = place(bent.back, BOX.width, 0).x;
+    expect(right - place(bent.back, 0, 0).x).toBeCloseTo(Math.PI * radius, 6);
+    expect(place(bent.there, right, 0).x).toBeCloseTo(BOX.width, 6);
+    expect(place(bent.back, -1, 0).x).toBeNaN();
     expect(bent.lightAt!(450, 0)).toBeCloseTo(1, 9);
     expect(bent.lightAt!(450 + radius * 0.95, 0)).toBeLessThan(0.3);
+  });
+
+  it.each([10, 60, 120])('of %i degrees fills the box that it is seen in', (across) => {
+    const bent = bentBy({ kind: 'form', across, up: 0 }, BOX);
+    const angle = (across * Math.PI) / 180;
+    const girth = place(bent.back, BOX.width, 0).x - place(bent.back, 0, 0).x;
+    // A chord is to its arc as the sine of half the angle to half the angle.
+    expect(girth / BOX.width).toBeCloseTo(angle / 2 / Math.sin(angle / 2), 9);
   });
 });

@@ -1,4 +1,4 @@
-import { type ArcBend, alongArc } from './along-arc.ts';
+import { type ArcBend, alongArc, straight } from './along-arc.ts';
 import type { Bent, FlatBox } from './bent.ts';
 import { type FoldsBend, inFolds } from './folds.ts';
 import { inPerspective, type PerspectiveBend } from './perspective.ts';
@@ -20,6 +20,13 @@ const BENDS: {
   perspective: inPerspective,
 };
 
+/** Bends that take up cloth within an outline that stays; all others carry the outline along. */
+const TAKES_UP: ReadonlySet<Bend['kind']> = new Set(['folds', 'form']);
+
+export function takesUp({ kind }: Pick<Bend, 'kind'>): boolean {
+  return TAKES_UP.has(kind);
+}
+
 /** What a bend does to a box. @throws CoreError of the bend */
 export function bentBy(bend: Bend, box: FlatBox): Bent {
   return BENDS[bend.kind](bend as never, box);
@@ -30,6 +37,7 @@ export function bentBy(bend: Bend, box: FlatBox): Bent {
  * @throws CoreError of the bends
  */
 export function bentInTurn(bends: readonly Bend[], box: FlatBox): Bent {
+  if (bends.length === 0) return straight;
   const all = bends.map((bend) => bentBy(bend, box));
   const reversed = all.toReversed();
   const there: Bent['there'] = (x, y, out) => {

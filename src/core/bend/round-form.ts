@@ -11,7 +11,8 @@ export interface FormBend {
 
 /**
  * Each direction lies round a cylinder by itself and is seen from the front: what lies at an angle φ from its middle is seen at
- * R sin φ, and R φ of cloth lies between. Where both are round it is a cushion, not a ball.
+ * R sin φ, and R φ of cloth lies between. The box is what is seen, so that more cloth goes round than it is wide. Where both
+ * are round it is a cushion, not a ball.
  * @throws CoreError "bend/range" {least, most}
  */
 export function roundForm({ across, up }: FormBend, { width, height }: FlatBox): Bent {
@@ -43,7 +44,7 @@ const STEEPEST = 1e6;
 function roundAxis(degrees: number, length: number): RoundAxis {
   if (!(degrees >= 0 && degrees <= 180)) throw new CoreError('bend/range', { least: 0, most: 180 });
   if (degrees < FLAT) return { there: (flat) => flat, back: (seen) => seen, tilt: () => 0 };
-  const radius = length / ((degrees * Math.PI) / 180);
+  const radius = length / (2 * Math.sin((degrees * Math.PI) / 360));
   const middle = length / 2;
   return {
     there: (flat) => {
