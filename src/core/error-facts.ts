@@ -180,7 +180,9 @@ export interface ErrorFacts {
   'number/too-long': Of<'most'>;
   'number/zero-divisor': Of<'text'>;
 
+  'option/assignment': Of<'text'>;
   'option/idle': Of<'option' | 'why'>;
+  'option/needed': Of<'option'>;
 
   'overcheck/place': Of<'at' | 'count' | 'threads'>;
 
@@ -189,6 +191,14 @@ export interface ErrorFacts {
 
   'passphrase/length': Of<'least' | 'most'>;
   'passphrase/missing': Of<'host'>;
+
+  'path/crosses': Of<'x' | 'y'>;
+  'path/empty': None;
+  'path/flat': None;
+  'path/long': Of<'length' | 'most'>;
+  'path/open': None;
+  'path/pieces': Of<'pieces' | 'most'>;
+  'path/text': Of<'why'>;
 
   'picture/bands': Of<'bands' | 'most'>;
   'picture/broken': Of<'reason'>;
@@ -240,6 +250,12 @@ export interface ErrorFacts {
   'run/no-fit': Of<'times'>;
   'run/times': Of<'times'>;
   'run/zero': Of<'band'>;
+
+  'scene/no-number': Of<'scene' | 'number'>;
+  'scene/number': Of<'label' | 'text' | 'least' | 'most'>;
+  'scene/part': Of<'part' | 'known'>;
+  'scene/too-large': Of<'width' | 'height' | 'most'>;
+  'scene/unknown': Of<'scene' | 'known'>;
 
   'send/no-threads': None;
   'send/per-thread': Of<'text' | 'most'>;
@@ -314,6 +330,12 @@ export interface ErrorFacts {
   'tiling/turn': Of<'degrees' | 'turns'>;
   'tiling/unknown': Of<'text' | 'known'>;
   'tiling/vanished': Of<'by'>;
+
+  'try-on/bend': Of<'text'>;
+  'try-on/from': Of<'text' | 'least' | 'most'>;
+  'try-on/part': Of<'text'>;
+  'try-on/person': Of<'text' | 'least' | 'most'>;
+  'try-on/smaller': Of<'text' | 'most'>;
 
   'weave/block': Of<'letter'>;
   'weave/float': Of<'over' | 'under' | 'most'>;

@@ -16,6 +16,7 @@ import { SERVER_SENTENCES } from './sentences/server.ts';
 import { STRAPS } from './sentences/straps.ts';
 import { THREADS } from './sentences/threads.ts';
 import { TILINGS } from './sentences/tilings.ts';
+import { TRY_ON } from './sentences/try-on.ts';
 import { WEAVE_FILES } from './sentences/weave-files.ts';
 
 /** What may be wrong with a field beside others. */
@@ -23,6 +24,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   'band/shade': 'no shade has that letter',
   'shade/twice': 'another shade has that letter',
   'colourway/twice': 'another colourway has that name',
+  'try-on/cloth': 'no other design has that number',
+  'try-on/within': 'a design that is tried on within another has neither scene nor pictures of its own',
 };
 
 const SENTENCES: Sentences = {
@@ -32,6 +35,7 @@ const SENTENCES: Sentences = {
   ...LAYS,
   ...PLIES,
   ...BENDS,
+  ...TRY_ON,
   ...STRAPS,
   ...MOTIFS,
   ...COMMAND_LINE,

@@ -10,7 +10,7 @@ const CORE: readonly (readonly string[])[] = [
   ['units', 'colour'],
   ['thread', 'shape', 'picture'],
   ['faces', 'bend'],
-  ['tiling'],
+  ['tiling', 'scene'],
   ['repeat'],
   ['paint'],
   ['formats'],

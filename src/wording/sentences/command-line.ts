@@ -10,5 +10,7 @@ export const COMMAND_LINE = {
   'start/and-counts': ({ key }) => `Give either the start point ${key} or counts with --warp, not both.`,
   'start/seed': ({ text }) => `A seed is a whole number of up to nine digits, got “${text}”.`,
   'start/unknown': ({ key, known }) => `There is no start point “${key}”. There are: ${known}.`,
+  'option/assignment': ({ text }) => `A number is set as “width=900mm”; got “${text}”.`,
   'option/idle': ({ option, why }) => `${option} would do nothing: ${why}. Leave it out.`,
+  'option/needed': ({ option }) => `${option} is missing.`,
 } satisfies Partial<Sentences>;

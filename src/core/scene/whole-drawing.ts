@@ -1,0 +1,121 @@
+import type { Box } from '../shape/figure-box.ts';
+import { chordsOf } from '../shape/flatten.ts';
+import type { Place } from '../shape/places.ts';
+import type { BentLine } from './bent-outline.ts';
+import type { DrawnLine, DrawnPart } from './draw-part.ts';
+import { person } from './person.ts';
+import type { Dimension, SceneDrawing } from './scene.ts';
+
+/** A dimension as it is drawn: its line, the two that lead to what is measured, and where its number stands. */
+export interface DrawnDimension {
+  readonly from: Place;
+  readonly to: Place;
+  readonly leaders: readonly (readonly [Place, Place])[];
+  readonly label: Place;
+  /** Millimetres. */
+  readonly length: number;
+  /** The scene's number that it shows, or the person's height; undefined where it only measures. */
+  readonly number: string | undefined;
+}
+
+/** All that is drawn in ink, in millimetres, y upward. */
+export interface WholeDrawing {
+  readonly ink: readonly DrawnLine[];
+  readonly person: BentLine | undefined;
+  readonly dimensions: readonly DrawnDimension[];
+  /** A box that holds everything. */
+  readonly bounds: Box;
+}
+
+/** What the dimension of a person is called among the numbers. */
+export const PERSON = 'person';
+
+/** Room between a drawing and who stands beside it, as a part of the person's height. */
+const BESIDE = 0.12;
+
+/** A person's half width, elbows too, as a part of the height. */
+const HALF_WIDE = 0.18;
+
+/** The ink of a scene. @param height  of the person beside it; undefined for none */
+export function wholeDrawing(
+  drawing: SceneDrawing,
+  parts: readonly DrawnPart[],
+  height: number | undefined,
+): WholeDrawing {
+  const still = drawing.ink.map(({ weight, contours }): DrawnLine => {
+    const lines = contours.map((contour): BentLine => {
+      const places = chordsOf(contour, Math.max(drawing.size.width, drawing.size.height) / 8000);
+      return { places, closed: contour.closed };
+    });
+    return { weight, lines };
+  });
+  const ofParts = parts.flatMap(({ outline, ink }): readonly DrawnLine[] => [
+    ...ink,
+    { weight: 'outline', lines: outline },
+  ]);
+  const ink = [...ofParts, ...still];
+  const dimensions = drawing.dimensions.map(drawnDimension);
+  const alone = boundsOf(ink, dimensions);
+  if (height === undefined) return { ink, person: undefined, dimensions, bounds: alone };
+  const x = alone.right + (BESIDE + HALF_WIDE) * height;
+  const beside = {
+    places: chordsOf(person(height), height / 4000).map((place) => ({ x: place.x + x, y: place.y })),
+    closed: true,
+  };
+  const tall = drawnDimension({
+    from: { x: x + HALF_WIDE * height, y: height },
+    to: { x: x + HALF_WIDE * height, y: 0 },
+    away: 0.06 * height,
+    number: PERSON,
+  });
+  const measured = [...dimensions, tall];
+  const outline: DrawnLine = { weight: 'detail', lines: [beside] };
+  return {
+    ink,
+    person: beside,
+    dimensions: measured,
+    bounds: boundsOf([...ink, outline], measured),
+  };
+}
+
+/** A dimension's line, to the left of the way from its one end to the other. */
+export function drawnDimension({ from, to, away, number }: Dimension): DrawnDimension {
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  const aside = { x: (-(to.y - from.y) / length) * away, y: ((to.x - from.x) / length) * away };
+  const move = ({ x, y }: Place): Place => ({ x: x + aside.x, y: y + aside.y });
+  const start = move(from);
+  const end = move(to);
+  return {
+    from: start,
+    to: end,
+    leaders:
+      away === 0
+        ? []
+        : [
+            [from, start],
+            [to, end],
+          ],
+    label: { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 },
+    length,
+    number,
+  };
+}
+
+function boundsOf(ink: readonly DrawnLine[], dimensions: readonly DrawnDimension[]): Box {
+  let left = Infinity;
+  let right = -Infinity;
+  let bottom = Infinity;
+  let top = -Infinity;
+  const put = ({ x, y }: Place) => {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    bottom = Math.min(bottom, y);
+    top = Math.max(top, y);
+  };
+  for (const { lines } of ink) for (const { places } of lines) for (const place of places) put(place);
+  for (const { from, to } of dimensions) {
+    put(from);
+    put(to);
+  }
+  return { left, right, bottom, top };
+}
