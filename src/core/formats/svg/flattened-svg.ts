@@ -43,7 +43,7 @@ export function flattenedSvg(unit: RepeatUnit, title: string, wish: FlattenWish)
 }
 
 /** Bytes as text: three are four letters, so that pieces end after threes. */
-async function* encoded(
+export async function* encoded(
   pieces: AsyncIterable<Uint8Array>,
   base64: FlattenWish['base64'],
 ): AsyncIterable<string> {

@@ -4,6 +4,7 @@ import { isSeen } from '../../repeat/plies/is-seen.ts';
 import { nearSize, type Plies, type Ply, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
 import type { Drawing } from './drawing.ts';
 import { lengthText, PLACES } from './length-text.ts';
+import { drawPattern, shapesNamed, stepText } from './pattern-svg.ts';
 
 /** Draws one ply by itself. */
 export type DrawUnit = (unit: RepeatUnit) => Drawing;
@@ -49,35 +50,24 @@ function look({ blend, strength }: Ply): string {
 }
 
 /** One repeat of a ply, in its own steps, where the lower left of the common one is moved to. */
-function* pattern(
+function pattern(
   { unit, shift }: Ply,
   at: number,
   { height, draw }: { readonly height: Rational; readonly draw: DrawUnit },
 ): Iterable<string> {
-  const drawing = draw(unit);
   const low = toNumber(height) - surdToNumber(repeatSize(unit)!.height);
   const x = surdToNumber(shift.x);
   const y = low - surdToNumber(shift.y);
-  yield `<pattern id="ply-${at}" width="${drawing.width}" height="${drawing.height}" patternUnits="userSpaceOnUse" ` +
-    `patternTransform="translate(${lengthText(x)} ${lengthText(y)}) scale(${stepText(drawing)})">\n`;
-  yield* shapesOf(drawing, at);
-  yield '</pattern>\n';
+  return drawPattern(draw(unit), {
+    id: `ply-${at}`,
+    transform: `translate(${lengthText(x)} ${lengthText(y)})`,
+    names: `p${at}`,
+  });
 }
 
 /** A drawing of which one repeat is the common one. */
 function* inMillimetres(drawing: Drawing, at: number): Iterable<string> {
   yield `<g transform="scale(${stepText(drawing)})">\n`;
-  yield* shapesOf(drawing, at);
+  yield* shapesNamed(drawing, `p${at}`);
   yield '</g>\n';
-}
-
-function stepText({ step }: Drawing): string {
-  return [step.x, step.y].map((each) => toDecimal(each, PLACES)).join(' ');
-}
-
-/** The shapes of a drawing, what they call by name under names of this ply's own. */
-function* shapesOf({ shapes, crisp }: Drawing, at: number): Iterable<string> {
-  if (crisp) yield '<g shape-rendering="crispEdges">\n';
-  for (const piece of shapes) yield piece.replace(/(\bid="|url\(#|href="#)/g, `$1p${at}-`);
-  if (crisp) yield '</g>\n';
 }

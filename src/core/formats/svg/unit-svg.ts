@@ -109,7 +109,8 @@ const DRAWERS: {
   },
 };
 
-function drawUnit(unit: RepeatUnit, underlap: Rational | undefined): Drawing {
+/** The shapes of one repeat. @throws CoreError as `unitToSvg` */
+export function drawUnit(unit: RepeatUnit, underlap: Rational | undefined): Drawing {
   return DRAWERS[unit.content.kind](unit as never, underlap);
 }
 

@@ -1,15 +1,21 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { straight } from '../../bend/along-arc.ts';
-import { type Bend, bentInTurn } from '../../bend/bent-by.ts';
+import type { FlatBox } from '../../bend/bent.ts';
+import type { Bend } from '../../bend/bent-by.ts';
 import { BYTE_OF_LINEAR, LINEAR_OF_BYTE, LINEAR_ONE } from '../../colour/linear.ts';
 import { compile } from '../../design/compile-design.ts';
 import type { Design } from '../../design/design-schema.ts';
 import { designFromStart } from '../../design/starts.ts';
 import { surdToNumber } from '../../exact/surd.ts';
 import { repeatSize } from '../../repeat/repeat-unit.ts';
+import { drawPart } from '../../scene/draw-part.ts';
+import type { ClothPlace } from '../../scene/seam-fit.ts';
+import { polyline } from '../../shape/contour.ts';
 import { paintTile } from '../painting.ts';
+import { bentRows, type SeenCloth } from './bent-rows.ts';
 import { clothLight } from './cloth-light.ts';
-import { type BentOrder, type ClothPlace, paintBent, type SeenCloth } from './paint-bent.ts';
+import { prepareScene, type SeenLayer } from './paint-scene.ts';
+import type { SeenWindow } from './seen-window.ts';
 
 const AS_IT_IS: ClothPlace = { scale: 1, degrees: 0, shift: { x: 0, y: 0 } };
 const BOX = { width: 320, height: 240 };
@@ -26,15 +32,39 @@ function clothOf(design: Design, side: number): SeenCloth {
 const scales = designFromStart('tiling', '4.4.4.4');
 const gingham = designFromStart('plaid', 'gingham');
 
-function order(change: Partial<BentOrder>): BentOrder {
+interface Order {
+  readonly bends: readonly Bend[];
+  readonly box: FlatBox;
+  readonly cloth: SeenCloth;
+  readonly place: ClothPlace;
+  readonly window: SeenWindow;
+  readonly shading: number;
+  readonly finest: number;
+}
+
+/** One part in a scene, as it is painted. */
+function paintBent({ bends, box, window, ...order }: Order): Uint8ClampedArray {
+  const { bent, outline } = drawPart({ key: 'part', name: 'Part', at: { x: 0, y: 0 }, box, bends });
+  const figure = { kind: 'outline' as const, contours: outline.map(({ places }) => polyline(places, true)) };
+  return paintLayers([{ figure, paint: { rows: bentRows({ ...order, bent, window }) } }], window);
+}
+
+function paintLayers(layers: readonly SeenLayer[], window: SeenWindow): Uint8ClampedArray {
+  const out = new Uint8ClampedArray(4 * window.width * window.height);
+  prepareScene(layers, window).paintRows(0, window.height, out);
+  return out;
+}
+
+function order(change: Partial<Order>): Order {
   const window = { width: BOX.width, height: BOX.height, perMillimetre: 1, corner: { x: 0, y: BOX.height } };
   return {
-    bent: straight,
+    bends: [],
     box: BOX,
     cloth: clothOf(scales, 64),
     place: AS_IT_IS,
     window,
     shading: 0,
+    finest: 0,
     ...change,
   };
 }
@@ -119,14 +149,14 @@ describe('bent cloth', () => {
     const box = { width: 320, height: 320 };
     const window = { width: 320, height: 480, perMillimetre: 1, corner: { x: 0, y: 400 } };
     const flat = meanLight(paintBent(order({ box, window })));
-    const bent = meanLight(paintBent(order({ box, window, bent: bentInTurn(bends, box) })));
+    const bent = meanLight(paintBent(order({ box, window, bends })));
     expect(Math.abs(asByte(bent) - asByte(flat))).toBeLessThanOrEqual(1);
   });
 
   it('has light and shade as strongly as is wished', () => {
-    const bent = bentInTurn([{ kind: 'folds', count: 4, depth: 60 }], BOX);
+    const bends: readonly Bend[] = [{ kind: 'folds', count: 4, depth: 60 }];
     const spread = (shading: number) => {
-      const painted = paintBent(order({ bent, shading }));
+      const painted = paintBent(order({ bends, shading }));
       const row = Array.from({ length: BOX.width }, (_, x) => painted[4 * (100 * BOX.width + x)]!);
       return Math.max(...row) - Math.min(...row);
     };
@@ -142,8 +172,9 @@ describe('bent cloth', () => {
       { x: 170, y: 230 },
       { x: 150, y: 230 },
     ] as const;
-    const bent = bentInTurn([{ kind: 'perspective', corners }], box);
-    const painted = paintBent(order({ box, bent, cloth: clothOf(gingham, 64) }));
+    const painted = paintBent(
+      order({ box, bends: [{ kind: 'perspective', corners }], cloth: clothOf(gingham, 64) }),
+    );
     const mean = meanLight(painted);
     expect(mean).toBeGreaterThan(0);
     // Near the horizon a pixel sees many repeats.
@@ -159,9 +190,69 @@ describe('bent cloth', () => {
   });
 
   it('beyond a form or a horizon is clear', () => {
-    const bent = bentInTurn([{ kind: 'form', across: 180, up: 0 }], BOX);
-    const painted = paintBent(order({ bent }));
-    expect(painted[3]).toBe(0);
-    expect(painted[4 * (100 * BOX.width + 160) + 3]).toBe(255);
+    // A form of half a cylinder goes round as wide as its box; nothing of it is seen beyond.
+    const window = { width: 340, height: BOX.height, perMillimetre: 1, corner: { x: -10, y: BOX.height } };
+    const painted = paintBent(order({ window, bends: [{ kind: 'form', across: 180, up: 0 }] }));
+    const alpha = (x: number) => painted[4 * (100 * 340 + x) + 3];
+    expect([alpha(5), alpha(170), alpha(335)]).toEqual([0, 255, 0]);
+  });
+
+  it('from afar loses what the eye does not part, and keeps its light', () => {
+    // A check of 3.2 mm is a line of 64 threads; from so far that 8 mm run together it is one colour.
+    const size = clothOf(gingham, 64).size.x;
+    const spread = (finest: number) => {
+      const painted = paintBent(order({ cloth: clothOf(gingham, 64), finest }));
+      const row = Array.from({ length: 200 }, (_, x) => painted[4 * (100 * BOX.width + 60 + x)]!);
+      return { spread: Math.max(...row) - Math.min(...row), mean: meanLight(painted) };
+    };
+    const far = spread(4 * size);
+    expect(spread(0).spread).toBeGreaterThan(60);
+    expect(far.spread).toBeLessThanOrEqual(3);
+    const [red, green, blue] = clothOf(gingham, 64).light.at(-1)!.light;
+    expect(Math.abs(asByte(far.mean) - asByte((red! + green! + blue!) / 3))).toBeLessThanOrEqual(1);
+  });
+});
+
+describe('layers', () => {
+  const window = { width: 40, height: 40, perMillimetre: 1, corner: { x: 0, y: 40 } };
+  const quarter = (...numbers: readonly number[]): SeenLayer['figure'] => ({
+    kind: 'outline',
+    contours: [
+      polyline(
+        Array.from({ length: numbers.length / 2 }, (_, at) => ({
+          x: numbers[2 * at]!,
+          y: numbers[2 * at + 1]!,
+        })),
+        true,
+      ),
+    ],
+  });
+
+  it('that share a slanting edge let no ground through, whatever the slant', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 0, max: 400 }), (low, high) => {
+        const left = quarter(0, 0, low / 10, 0, high / 10, 40, 0, 40);
+        const right = quarter(low / 10, 0, 40, 0, 40, 40, high / 10, 40);
+        const painted = paintLayers(
+          [
+            { figure: left, paint: { hex: '#203040' } },
+            { figure: right, paint: { hex: '#c0a080' } },
+          ],
+          window,
+        );
+        const clear = painted.filter((byte, at) => at % 4 === 3 && byte < 254).length;
+        expect(clear).toBe(0);
+      }),
+    );
+  });
+
+  it('lie over each other in their order', () => {
+    const under = { figure: quarter(0, 0, 40, 0, 40, 40, 0, 40), paint: { hex: '#203040' } };
+    const over = { figure: quarter(10, 10, 30, 10, 30, 30, 10, 30), paint: { hex: '#c0a080' } };
+    const painted = paintLayers([under, over], window);
+    const at = (x: number, y: number) => [...painted.subarray(4 * (y * 40 + x), 4 * (y * 40 + x) + 4)];
+    expect(at(5, 5)).toEqual([0x20, 0x30, 0x40, 255]);
+    expect(at(20, 20)).toEqual([0xc0, 0xa0, 0x80, 255]);
+    expect(at(30, 30)).toEqual([0x20, 0x30, 0x40, 255]);
   });
 });
