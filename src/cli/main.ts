@@ -2,6 +2,7 @@ import { Command, CommanderError, Option } from 'commander';
 import { LOOM_PORT } from '../contracts/loom-port.ts';
 import { density } from './density-option.ts';
 import { EXIT, run } from './run.ts';
+import { addTryCommand } from './try-program.ts';
 
 /** Options that each say how boxes are set side by side; a design takes one of them. */
 const ARRANGEMENTS = ['straight', 'halfDrop', 'brick', 'mirror', 'flip', 'group', 'vectors'] as const;
@@ -126,6 +127,8 @@ program
   .option('--list', 'print every lay with its repeat, and the turns near the angle, and make nothing')
   .option('-o, --output <file>', 'design document; left out, it is printed')
   .action((path, options) => run(async () => (await import('./lay-command.ts')).layCommand(path, options)));
+
+addTryCommand(program);
 
 program
   .command('geometry')

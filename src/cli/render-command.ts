@@ -1,7 +1,3 @@
-import { createWriteStream } from 'node:fs';
-import { rm } from 'node:fs/promises';
-import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import type { Mixing } from '../core/colour/mixing.ts';
 import { inColourway } from '../core/design/colourway.ts';
 import { compile } from '../core/design/compile-design.ts';
@@ -28,6 +24,7 @@ import { NODE_FILES, nodeCompressor } from '../server/sending/node-compressor.ts
 import { picturesOf } from './pictures-of.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT } from './run.ts';
+import { writeStream } from './write-stream.ts';
 
 export interface RenderOptions {
   readonly output: string;
@@ -102,17 +99,4 @@ function scaleOf(design: Design, { perThread, dpi }: RenderOptions): PictureScal
   return perThread === undefined
     ? { dpi: parseResolution(dpi ?? design.resolution) }
     : { perStep: parsePerStep(perThread) };
-}
-
-async function writeStream(
-  path: string,
-  bytes: AsyncIterable<Uint8Array | string> | Iterable<string>,
-): Promise<void> {
-  try {
-    await pipeline(Readable.from(bytes), createWriteStream(path));
-  } catch (error) {
-    if (error instanceof CoreError) throw error;
-    await rm(path, { force: true }).catch(() => {});
-    throw new CoreError('file/unwritable', { name: path });
-  }
 }

@@ -34,8 +34,12 @@ export function compileUnit(design: Design, pictures: Pictures = NO_PICTURES): R
   return kindFor(construction).compile(construction, design, pictures);
 }
 
-/** The pictures that a design shows, each once. */
-export function picturesUsed({ construction }: Pick<Design, 'construction'>): readonly PaintPicture[] {
-  const used = kindFor(construction).picturesOf?.(construction) ?? [];
+/** The pictures that a design and those tried on beside it show, each once. */
+export function picturesUsed({
+  construction,
+  tryOn,
+}: Pick<Design, 'construction' | 'tryOn'>): readonly PaintPicture[] {
+  const own = kindFor(construction).picturesOf?.(construction) ?? [];
+  const used = [...own, ...(tryOn?.cloths ?? []).flatMap(({ design }) => picturesUsed(design))];
   return [...new Map(used.map((picture) => [picture.hash, picture])).values()];
 }

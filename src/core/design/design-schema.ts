@@ -13,11 +13,12 @@ import type { PliesSpec } from './plies/plies-schema.ts';
 import { shadesUsed } from './shades-used.ts';
 import type { Stripe } from './stripe/stripe-schema.ts';
 import type { TilingSpec } from './tiling/tiling-schema.ts';
+import { type TryOn, tryOnSchema } from './try-on/try-on-schema.ts';
 import { yarnSchema } from './yarn-schema.ts';
 
 /** What every design document says of itself. */
 export const DESIGN_FORMAT = 'vetro-design';
-export const DESIGN_VERSION = 15;
+export const DESIGN_VERSION = 16;
 
 /** Longest name and number. */
 export const MAX_NAME = 120;
@@ -63,6 +64,8 @@ export const designSchema = z
     construction: z.lazy(() => constructionSchema),
     lay: laySchema,
     resolution: exactText(parseResolution),
+    /** What the cloth is tried on; null where on nothing yet. */
+    tryOn: z.lazy((): z.ZodType<TryOn | null> => tryOnSchema.nullable()),
     /** What a piece of the cloth is to be. */
     yarn: yarnSchema,
     /** Files of the pictures that it shows, where it is not a shelf that keeps them. */

@@ -10,11 +10,18 @@ export function exactText(read: (text: string) => unknown) {
 /** A check that a reader takes a value; what it says against it goes on as the issue's message and parameters. */
 export function takenBy<T>(read: (value: T) => unknown) {
   return (value: T, context: z.core.$RefinementCtx<T>): void => {
-    try {
-      read(value);
-    } catch (error) {
-      if (!(error instanceof CoreError)) throw error;
-      context.addIssue({ code: 'custom', message: error.code, params: { ...error.facts } });
-    }
+    const wrong = mistakeOf(() => read(value));
+    if (wrong !== undefined) context.addIssue(wrong);
   };
+}
+
+/** What reading says against a value, as an issue; undefined where it says nothing. */
+export function mistakeOf(read: () => unknown) {
+  try {
+    read();
+    return undefined;
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error;
+    return { code: 'custom' as const, message: error.code, params: { ...error.facts } };
+  }
 }

@@ -21,6 +21,7 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   12: addLays,
   13: addStraps,
   14: addPlies,
+  15: addTryOn,
 };
 
 /** Version 1 had one density both ways, written "24/in"; version 2 has ends and picks of their own. */
@@ -196,6 +197,11 @@ function addPlies(document: Readonly<Record<string, unknown>>): Record<string, u
   return { ...document, version: 15 };
 }
 
+/** Version 15 tried its cloth on nothing. */
+function addTryOn(document: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  return { ...document, version: 16, tryOn: null };
+}
+
 function withNoPicture(construction: Record<string, unknown>): Record<string, unknown> {
   const { kind, pieces } = construction;
   if (kind === 'tiling') return { ...construction, picture: null };
@@ -254,7 +260,7 @@ export function migrateDesign(document: unknown): unknown {
     }
     current = step(current);
   }
-  return withNewerPlies(current);
+  return withNewerCloths(withNewerPlies(current));
 }
 
 /** A document whose plies hold designs of the newest version; the same one where they do already. */
@@ -272,6 +278,20 @@ function withNewerPlies(document: Record<string, unknown>): Record<string, unkno
   });
   const same = newer.every((ply, at) => ply === plies[at]);
   return same ? document : { ...document, construction: { ...construction, plies: newer } };
+}
+
+/** A document whose other cloths are designs of the newest version; the same one where they are already. */
+function withNewerCloths(document: Record<string, unknown>): Record<string, unknown> {
+  const tryOn = Object(document['tryOn']) as Record<string, unknown>;
+  const { cloths } = tryOn;
+  if (!Array.isArray(cloths)) return document;
+  const newer = cloths.map((cloth: unknown) => {
+    const { design } = Object(cloth) as { design?: unknown };
+    const migrated = migrateDesign(design);
+    return migrated === design ? (cloth as unknown) : { ...Object(cloth), design: migrated };
+  });
+  const same = newer.every((cloth, at) => cloth === cloths[at]);
+  return same ? document : { ...document, tryOn: { ...tryOn, cloths: newer } };
 }
 
 /** @throws CoreError as `migrateDesign`, "ply/newer" {ply, version, known} */

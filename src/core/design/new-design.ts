@@ -166,6 +166,7 @@ function beginning(order: CommonOrder): Omit<Design, 'construction'> {
     colourways: [],
     lay: { ...STRAIGHT_LAY, ends: '24', picks: '24', per: 'in', unit: 'mm', ...order.lay },
     resolution: order.resolution ?? '300',
+    tryOn: null,
     yarn: { ...USUAL_YARN, warp: { ...USUAL_YARN.warp }, weft: { ...USUAL_YARN.weft } },
     pictures: { ...order.pictures },
     kept: [],

@@ -38,6 +38,7 @@ export function asPlies(design: Design, from: Source): PliesDesign {
     colourways,
     pictures,
     notes: '',
+    tryOn: null,
     kept: [],
     lay: { ...lay, arrangement: { kind: 'straight' }, scale: null, slope: null },
     construction: {
@@ -99,6 +100,10 @@ export function namedTogether(under: string, over: string): string {
 }
 
 function contentOf(design: Design, from: Source, shades: Readonly<Record<string, string>>): DesignContent {
-  // Its pictures lie with those of the whole.
-  return { kind: 'design', design: { ...design, pictures: {} }, from, shades: { ...shades }, tint: null };
+  return { kind: 'design', design: asContent(design), from, shades: { ...shades }, tint: null };
+}
+
+/** A design as it lies within another, which has its pictures, and tries it on. */
+export function asContent(design: Design): Design {
+  return { ...design, pictures: {}, tryOn: null };
 }
