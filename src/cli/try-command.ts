@@ -51,7 +51,9 @@ export interface TryOptions {
 /** `vetro try`: a design in use, as a picture, a drawing, or a document that remembers it. */
 export async function tryCommand(path: string | undefined, options: TryOptions): Promise<number> {
   if (options.list === true) {
-    for (const { key, name } of SCENES) process.stdout.write(`${key.padEnd(14)} ${name}\n`);
+    for (const { key, name, group } of SCENES) {
+      process.stdout.write(`${key.padEnd(14)} ${name.padEnd(22)} ${group}\n`);
+    }
     return EXIT.fine;
   }
   if (path === undefined) throw new CoreError('option/needed', { option: 'a design' });

@@ -14,6 +14,17 @@ export function attempt<T>(work: () => T): Attempt<T> {
   }
 }
 
+/** The same of work that takes its time. */
+export async function attemptLater<T>(work: () => Promise<T>): Promise<Attempt<T>> {
+  try {
+    return { value: await work() };
+  } catch (error) {
+    const problem = errorSentence(error);
+    if (problem === undefined) throw error;
+    return { problem };
+  }
+}
+
 /** The same where nobody needs the reason. */
 export function valueIfAny<T>(work: () => T): T | undefined {
   return outcomeOf(attempt(work));

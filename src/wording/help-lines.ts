@@ -1,7 +1,7 @@
 /** How something is done, and the step at which it is. */
 export interface HelpLine {
   readonly text: string;
-  readonly step: 'Colours' | 'Build' | 'Lay' | 'Check' | 'Send';
+  readonly step: 'Colours' | 'Build' | 'Lay' | 'Check' | 'Try on' | 'Send';
 }
 
 /** What people ask, each with where to find it. */
@@ -30,4 +30,9 @@ export const HELP_LINES: readonly HelpLine[] = [
   { text: 'A sheet of a size: A size', step: 'Send' },
   { text: 'A weave file for a loom: WIF', step: 'Send' },
   { text: 'A texture of the weave to lie over a print: Texture', step: 'Send' },
+  { text: 'See it in use: a cushion, a dress, letters, a curtain, a room', step: 'Try on' },
+  { text: 'Match a pattern at seams: Match, under Seams', step: 'Try on' },
+  { text: 'Bend cloth: along an arc, waisted, in folds, round a form, in perspective', step: 'Try on' },
+  { text: 'See it beside a person, or from three metres away', step: 'Try on' },
+  { text: 'Send a drawing or a page with a ticket: Send this drawing', step: 'Try on' },
 ];

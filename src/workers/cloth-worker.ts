@@ -16,6 +16,7 @@ import { type OffersWish, type PlyOffers, plyOffersOf } from '../core/design/pli
 import { wholeToLowest } from '../core/design/plies/whole-to-lowest.ts';
 import type { StrapReport } from '../core/design/strap/strap-report.ts';
 import { strapsOfDesign } from '../core/design/strap/straps-of-design.ts';
+import type { TryOnOrder } from '../core/design/try-on/order-try-on.ts';
 import { isWhole, toNumber } from '../core/exact/rational.ts';
 import { surdToNumber } from '../core/exact/surd.ts';
 import type { Rectangle } from '../core/exact/vector.ts';
@@ -38,7 +39,14 @@ import type { Place } from '../core/shape/places.ts';
 import type { ClothMarks } from '../core/thread/mark-cells.ts';
 import { parseResolution, pixelsIn } from '../core/units/resolution.ts';
 import { loadPictures } from '../kit/pictures/load-pictures.ts';
-import { type Attempt, attempt } from '../wording/attempt.ts';
+import { type Attempt, attempt, attemptLater } from '../wording/attempt.ts';
+import {
+  type PaintedScene,
+  paintSceneOrder,
+  type SceneFile,
+  type SceneOrder,
+  sceneFile,
+} from './try-on-work.ts';
 
 /** What of the endless cloth is to be painted, in device pixels. */
 export interface PatchOrder {
@@ -256,6 +264,23 @@ const api = {
   /** At which scale a design goes a whole number of times into the lowest of plies. */
   wholeToLowest: (below: PliesDesign, over: Design): Attempt<PlySpec['scale']> =>
     attempt(() => wholeToLowest(below, over)),
+
+  /** The cloth of a scene as it is looked at, and what is told of it. */
+  tryOn: async (order: SceneOrder): Promise<Attempt<PaintedScene>> => {
+    const pictures = await loadPictures({ ...order.design, tryOn: order.tryOn });
+    const answer = attempt(() => paintSceneOrder(order, pictures));
+    return 'value' in answer ? Comlink.transfer(answer, [answer.value.image]) : answer;
+  },
+
+  /** A scene as a file. */
+  tryOnFile: async (
+    tried: Pick<SceneOrder, 'design' | 'tryOn'>,
+    order: TryOnOrder,
+    kind: SceneFile,
+  ): Promise<Attempt<Blob>> => {
+    const pictures = await loadPictures({ ...tried.design, tryOn: tried.tryOn });
+    return attemptLater(() => sceneFile(tried, order, kind, pictures));
+  },
 
   motifFacts: (design: MotifDesign): Attempt<MotifFacts> => attempt(() => motifFacts(design)),
 };

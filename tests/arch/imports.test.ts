@@ -53,7 +53,8 @@ const ROOMS: Readonly<Record<string, readonly string[]>> = {
   lay: ['state', 'cloth', 'build'],
   check: ['state', 'bands', 'build'],
   send: ['state', 'cloth'],
-  frame: ['state', 'cloth', 'rails', 'bands', 'plies', 'build', 'colours', 'lay', 'check', 'send'],
+  'try-on': ['state', 'cloth'],
+  frame: ['state', 'cloth', 'rails', 'bands', 'plies', 'build', 'colours', 'lay', 'check', 'send', 'try-on'],
 };
 
 /** Most files beside each other in one folder. */

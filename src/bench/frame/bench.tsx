@@ -31,6 +31,9 @@ import { railsOf } from '../state/band-edits.ts';
 import type { OpenedDesign, Step } from '../state/bench-state.ts';
 import { openDesign, useBench, useBenchState, useDesign } from '../state/bench-store.ts';
 import { startKeepingUndo } from '../state/keep-undo.ts';
+import { SceneView } from '../try-on/scene-view.tsx';
+import { TryOnLine } from '../try-on/try-on-line.tsx';
+import { TryOnPanel } from '../try-on/try-on-panel.tsx';
 import { benchCommands } from './bench-commands.ts';
 import { BrokenBench } from './broken-bench.tsx';
 import { Header } from './header.tsx';
@@ -48,6 +51,7 @@ const PANELS: Readonly<Record<Step, () => React.ReactNode>> = {
   Build: BuildPanel,
   Lay: LayPanel,
   Check: CheckPanel,
+  'Try on': TryOnPanel,
   Send: SendPanel,
 };
 
@@ -119,6 +123,8 @@ function Workplace({ tour }: { tour: React.ReactNode }) {
       <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_auto] border-rule border-t">
         {step === 'Send' ? (
           <SendView />
+        ) : step === 'Try on' ? (
+          <SceneView />
         ) : colourways ? (
           <ColourwaysView />
         ) : Work !== undefined ? (
@@ -126,7 +132,11 @@ function Workplace({ tour }: { tour: React.ReactNode }) {
         ) : (
           <ClothWithRails />
         )}
-        <MeasureLine looking={step !== 'Send' && !colourways && Work === undefined} />
+        {step === 'Try on' ? (
+          <TryOnLine />
+        ) : (
+          <MeasureLine looking={step !== 'Send' && !colourways && Work === undefined} />
+        )}
       </div>
       <div {...scroll} className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
         {tour}

@@ -4,8 +4,10 @@ import { zoomToPixels, zoomToThree, zoomToTrueSize } from '../cloth/cloth-action
 import { CLOTH_KEYS } from '../cloth/cloth-keys.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { RAIL_KEYS } from '../rails/rail-keys.ts';
-import { dispatch } from '../state/bench-store.ts';
+import { benchState, dispatch } from '../state/bench-store.ts';
 import type { KeyList, KeyWords } from '../state/key-list.ts';
+import { fitScene, zoomSceneTrue } from '../try-on/scene-actions.ts';
+import { SCENE_KEYS } from '../try-on/scene-keys.ts';
 
 /** A key that works anywhere on the bench, except while something is typed. */
 interface BenchKey extends KeyWords {
@@ -40,9 +42,19 @@ export const ANYWHERE: readonly BenchKey[] = [
     hears: ({ key, ctrl, shift }) => ctrl && ((key === 'z' && shift) || key === 'y'),
     act: () => dispatch({ kind: 'redo' }),
   },
-  { keys: '0', what: 'true size on this monitor', hears: alone('0'), act: zoomToTrueSize },
+  {
+    keys: '0',
+    what: 'true size on this monitor',
+    hears: alone('0'),
+    act: () => (isTryingOn() ? zoomSceneTrue() : zoomToTrueSize()),
+  },
   { keys: '1', what: 'one thread a pixel', hears: alone('1'), act: zoomToPixels },
-  { keys: '2', what: 'three repeats', hears: alone('2'), act: zoomToThree },
+  {
+    keys: '2',
+    what: 'three repeats; all of what it is tried on',
+    hears: alone('2'),
+    act: () => (isTryingOn() ? fitScene() : zoomToThree()),
+  },
   {
     keys: 'R',
     what: 'outline the repeat',
@@ -76,6 +88,11 @@ export const ANYWHERE: readonly BenchKey[] = [
   { keys: '?', what: 'keyboard shortcuts', hears: alone('?'), act: ({ showKeys }) => showKeys() },
 ];
 
+/** Whether a scene is in the cloth's place. */
+function isTryingOn(): boolean {
+  return benchState().step === 'Try on';
+}
+
 /** Every key and what it does, as `?` lists them. */
 export const KEYS: readonly KeyList[] = [
   { where: 'Anywhere', keys: [{ keys: 'Ctrl K', what: 'search everything' }, ...ANYWHERE] },
@@ -84,6 +101,7 @@ export const KEYS: readonly KeyList[] = [
     where: 'On the cloth',
     keys: CLOTH_KEYS,
   },
+  { where: 'On what it is tried on', keys: SCENE_KEYS },
   ...KEYS_OF_CONSTRUCTIONS,
 ];
 

@@ -1,5 +1,7 @@
 import { inThreads } from '../../core/design/design-facts.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { equals, toDecimal } from '../../core/exact/rational.ts';
+import { sceneOf } from '../../core/scene/scenes.ts';
 import { parseDensity } from '../../core/units/density.ts';
 import { wordsFor } from '../../wording/construction-words.ts';
 import { wholeLayText } from '../../wording/lay-words.ts';
@@ -60,9 +62,18 @@ function stateOf(step: Step, state: BenchState): string {
       return problemOf(state) === undefined && unmadeOf(state) === undefined
         ? (report?.verdict ?? 'Checking…')
         : wordsFor(construction).refused;
+    case 'Try on':
+      return tryOnText(history.present.tryOn);
     case 'Send':
       return `PNG or SVG, ${resolution} dpi`;
     default:
       return step satisfies never;
   }
+}
+
+/** What the cloth is tried on, and how many designs besides. */
+function tryOnText(tryOn: Design['tryOn']): string {
+  if (tryOn === null) return 'See it in use';
+  const { name } = sceneOf(tryOn.scene);
+  return tryOn.cloths.length === 0 ? name : `${name}, ${plural(tryOn.cloths.length + 1, 'design')}`;
 }

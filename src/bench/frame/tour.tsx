@@ -8,6 +8,8 @@ const WORDS: Readonly<Record<Step, string>> = {
   Build: 'The numbers of the design. Type counts or widths, or take hold of the bands along the cloth.',
   Lay: 'How repeats lie, and how close the threads are. The true size follows from it.',
   Check: 'Does it repeat? The proof in numbers and in pixels, and by how much it misses if it does.',
+  'Try on':
+    'See the cloth in use: a cushion, a dress, letters, a room, at true size, bent and matched at its seams. The design stays as it is.',
   Send: 'One repeat, a sheet of any size, or the numbers themselves, as a file.',
 };
 

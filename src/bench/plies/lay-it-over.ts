@@ -8,7 +8,7 @@ import { readPlies } from '../../core/design/plies/read-plies.ts';
 import { weaveTexture } from '../../core/design/plies/weave-texture.ts';
 import { CoreError } from '../../core/error.ts';
 import { parseWeave, weaveName } from '../../core/thread/weaves/weave-text.ts';
-import { openDesign } from '../../kit/open-design.ts';
+import { openDesign } from '../../kit/from-shelf/open-design.ts';
 import { postDesign } from '../../kit/post-design.ts';
 import { request } from '../../kit/request.ts';
 import type { Attempt } from '../../wording/attempt.ts';

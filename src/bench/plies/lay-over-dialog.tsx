@@ -9,10 +9,10 @@ import { Choice } from '../../kit/fields/choice.tsx';
 import { FadeShades } from '../../kit/fields/fade-shades.tsx';
 import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
 import { TextField } from '../../kit/fields/text-field.tsx';
+import { ShelfChooser } from '../../kit/from-shelf/shelf-chooser.tsx';
 import { keepLook, type LastLook, lastLook, lastTexture, type Over } from './last-looks.ts';
 import { layItOver, weaveOver } from './lay-it-over.ts';
 import { LookFields } from './ply-look-part.tsx';
-import { ShelfChooser } from './shelf-chooser.tsx';
 
 const WHAT: readonly { readonly value: Over; readonly text: string }[] = [
   { value: 'shelf', text: 'A design' },

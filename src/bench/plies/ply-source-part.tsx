@@ -1,13 +1,11 @@
-import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { savedAnswer } from '../../contracts/design.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { withNewer } from '../../core/design/plies/lay-over.ts';
 import type { DesignContent } from '../../core/design/plies/plies-schema.ts';
 import { readPlies } from '../../core/design/plies/read-plies.ts';
-import { type OpenedFromShelf, openDesign } from '../../kit/open-design.ts';
+import { useOnShelf } from '../../kit/from-shelf/use-on-shelf.ts';
 import { postDesign } from '../../kit/post-design.ts';
-import { RequestError } from '../../kit/request.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
 import { saveNow } from '../state/autosave.ts';
 import { benchState, dispatch } from '../state/bench-store.ts';
@@ -45,31 +43,6 @@ export function PlySourcePart({ at, content }: PlyPartProps & { readonly content
       </button>
     </section>
   );
-}
-
-/** A design as the shelf has it; "gone" where it has it no longer, undefined until that is known. */
-function useOnShelf(id: string | undefined): OpenedFromShelf | 'gone' | undefined {
-  const [found, setFound] = useState<OpenedFromShelf | 'gone'>();
-  useEffect(() => {
-    setFound(undefined);
-    if (id === undefined) return;
-    let isOver = false;
-    const look = () =>
-      openDesign(id).then(
-        (opened) => !isOver && setFound(opened),
-        (error: unknown) => {
-          if (!isOver && error instanceof RequestError && error.status === 404) setFound('gone');
-        },
-      );
-    void look();
-    // It may have been changed on another bench.
-    window.addEventListener('focus', look);
-    return () => {
-      isOver = true;
-      window.removeEventListener('focus', look);
-    };
-  }, [id]);
-  return found;
 }
 
 function takeNewer(at: number, newer: Design, from: NonNullable<DesignContent['from']>): void {

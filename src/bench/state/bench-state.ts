@@ -6,7 +6,7 @@ import type { Edit } from './design-edits.ts';
 import { type History, record, redo, settle, startHistory, undo } from './history.ts';
 
 /** The order of work. */
-export const STEPS = ['Colours', 'Build', 'Lay', 'Check', 'Send'] as const;
+export const STEPS = ['Colours', 'Build', 'Lay', 'Check', 'Try on', 'Send'] as const;
 export type Step = (typeof STEPS)[number];
 
 /** A typed band that is being worked on. */

@@ -78,6 +78,21 @@ export function wholeDrawing(
   };
 }
 
+/**
+ * Where the middle of a dimension's number stands: on its line, or as far outward as it needs not to lie over what is measured.
+ * @param half  of the number's width, in millimetres of the drawing
+ */
+export function labelPlace({ label, leaders }: DrawnDimension, half: number): Place {
+  const [leader] = leaders;
+  if (leader === undefined) return label;
+  const [foot, end] = leader;
+  const away = { x: end.x - foot.x, y: end.y - foot.y };
+  const lack = half - Math.abs(away.x);
+  // Beside a level line a number stands free.
+  if (Math.abs(away.x) < Math.abs(away.y) || lack <= 0) return label;
+  return { x: label.x + Math.sign(away.x) * lack, y: label.y };
+}
+
 /** A dimension's line, to the left of the way from its one end to the other. */
 export function drawnDimension({ from, to, away, number }: Dimension): DrawnDimension {
   const length = Math.hypot(to.x - from.x, to.y - from.y);

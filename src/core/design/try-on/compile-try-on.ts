@@ -31,9 +31,22 @@ export interface TriedCloth {
   readonly lattice: readonly [Place, Place];
 }
 
-export interface TriedPart {
+/** A part as it is drawn, with the numbers that it was drawn by. */
+export interface SpecifiedPart {
   readonly spec: PartSpec;
   readonly drawn: DrawnPart;
+}
+
+/** A scene by its numbers, without cloth: quick enough to be drawn anew with every move of the hand. */
+export interface DrawnTryOn {
+  readonly scene: Scene;
+  readonly drawing: SceneDrawing;
+  readonly parts: readonly SpecifiedPart[];
+  /** Height of the person beside it in millimetres; undefined for none. */
+  readonly person: number | undefined;
+}
+
+export interface TriedPart extends SpecifiedPart {
   /** Undefined for a bare one. */
   readonly cloth: TriedCloth | undefined;
   readonly place: ClothPlace;
@@ -48,13 +61,9 @@ export interface TriedSeam {
 }
 
 /** A scene by its numbers, with cloth on its parts. */
-export interface TriedScene {
-  readonly scene: Scene;
-  readonly drawing: SceneDrawing;
+export interface TriedScene extends DrawnTryOn {
   readonly parts: readonly TriedPart[];
   readonly seams: readonly TriedSeam[];
-  /** Height of the person beside it in millimetres; undefined for none. */
-  readonly person: number | undefined;
   /** The finest that is seen from where it is looked at, in millimetres; 0 from close to. */
   readonly finest: number;
 }
@@ -65,10 +74,33 @@ export interface TryOnContext {
   readonly unitOf: (design: Design) => RepeatUnit;
 }
 
-/** @throws CoreError of the scene, its shapes and bends, as `compile`; "lay/no-repeat" */
-export function compileTryOn(design: Design, tryOn: TryOn, { unitOf }: TryOnContext): TriedScene {
+/** What lengths of a scene are typed in: millimetres where no unit is given. */
+export function tryOnScale({ resolution }: Pick<Design, 'resolution'>): MotifScale {
+  return { step: ONE, pixel: pixelOf(resolution) };
+}
+
+/** @throws CoreError of the scene, its shapes and bends */
+export function drawTryOn(design: Pick<Design, 'resolution'>, tryOn: TryOn): DrawnTryOn {
   const { scene, drawing } = drawScene(tryOn);
-  const scale: MotifScale = { step: ONE, pixel: pixelOf(design.resolution) };
+  const scale = tryOnScale(design);
+  const parts = drawing.parts.map((part): SpecifiedPart => {
+    const spec = partOf(tryOn, part.key);
+    return {
+      spec,
+      drawn: drawPart(
+        part,
+        spec.bends?.map((bend) => readBend(bend, scale)),
+      ),
+    };
+  });
+  const person = tryOn.person === null ? undefined : parsePersonHeight(tryOn.person);
+  return { scene, drawing, parts, person };
+}
+
+/** @throws CoreError as `drawTryOn` and `compile`; "lay/no-repeat" */
+export function compileTryOn(design: Design, tryOn: TryOn, { unitOf }: TryOnContext): TriedScene {
+  const drawn = drawTryOn(design, tryOn);
+  const scale = tryOnScale(design);
   const cloths = new Map<PartSpec['cloth'], TriedCloth>();
   const clothOf = (cloth: PartSpec['cloth']): TriedCloth | undefined => {
     if (cloth === null) return undefined;
@@ -79,13 +111,12 @@ export function compileTryOn(design: Design, tryOn: TryOn, { unitOf }: TryOnCont
     cloths.set(cloth, made);
     return made;
   };
-  const parts = drawing.parts.map((part): TriedPart => {
-    const spec = partOf(tryOn, part.key);
-    const bends = spec.bends?.map((bend) => readBend(bend, scale));
+  const parts = drawn.parts.map((each): TriedPart => {
+    const { spec } = each;
+    const { part } = each.drawn;
     const cloth = clothOf(spec.cloth);
     return {
-      spec,
-      drawn: drawPart(part, bends),
+      ...each,
       cloth,
       place: {
         scale: scaleOf(spec, part.box.width, cloth),
@@ -96,11 +127,9 @@ export function compileTryOn(design: Design, tryOn: TryOn, { unitOf }: TryOnCont
     };
   });
   return {
-    scene,
-    drawing,
+    ...drawn,
     parts,
-    seams: drawing.seams.map((seam) => ({ seam, fit: fitOf(seam, parts) })),
-    person: tryOn.person === null ? undefined : parsePersonHeight(tryOn.person),
+    seams: drawn.drawing.seams.map((seam) => ({ seam, fit: fitOf(seam, parts) })),
     finest: tryOn.seenFrom === null ? 0 : finestSeen(parseSeenFrom(tryOn.seenFrom)),
   };
 }

@@ -2,7 +2,7 @@ import type { SeenLayer } from '../../paint/seen/paint-scene.ts';
 import type { BentLine } from '../../scene/bent-outline.ts';
 import { line } from '../../scene/drawn.ts';
 import type { InkWeight } from '../../scene/scene.ts';
-import type { DrawnDimension, WholeDrawing } from '../../scene/whole-drawing.ts';
+import { type DrawnDimension, labelPlace, type WholeDrawing } from '../../scene/whole-drawing.ts';
 import { polyline, shiftBy } from '../../shape/contour.ts';
 import type { Dashes, Figure } from '../../shape/figure.ts';
 import { moveFigure } from '../../shape/figure.ts';
@@ -61,7 +61,17 @@ export function dimensionText(length: number): string {
   return `${Number(length.toFixed(1))} mm`;
 }
 
-function dimensionLayers({ from, to, leaders, label, length }: DrawnDimension, width: number) {
+/** Half of a dimension's number with the card that it stands on, in millimetres. @param width  of an outline */
+export function halfLabel(length: number, width: number): number {
+  return (dimensionText(length).length * LETTER * 9 * width) / 2 + 5 * width;
+}
+
+/** How far a letter of the type of numbers goes on, as a part of its capitals' height. */
+const LETTER = 0.88;
+
+function dimensionLayers(dimension: DrawnDimension, width: number) {
+  const { from, to, leaders, length } = dimension;
+  const label = labelPlace(dimension, halfLabel(length, width));
   const thin = 0.7 * width;
   const tick = 5 * width;
   const height = 9 * width;

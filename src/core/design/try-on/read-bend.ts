@@ -43,9 +43,10 @@ export function writeBend(bend: Bend): BendSpec {
   const text = (value: number) => String(Number(value.toFixed(2)));
   const way = (value: number) => `${text(value)} mm`;
   const part = (value: number) => `${text(100 * value)}%`;
+  const angle = (value: number) => `${text(value)}°`;
   switch (bend.kind) {
     case 'arc':
-      return { kind: 'arc', degrees: text(bend.degrees) };
+      return { kind: 'arc', degrees: angle(bend.degrees) };
     case 'waist':
       return { kind: 'waist', share: part(bend.share), at: part(bend.at), reach: part(bend.reach) };
     case 'ripple':
@@ -53,7 +54,7 @@ export function writeBend(bend: Bend): BendSpec {
     case 'folds':
       return { kind: 'folds', count: text(bend.count), depth: way(bend.depth) };
     case 'form':
-      return { kind: 'form', across: text(bend.across), up: text(bend.up) };
+      return { kind: 'form', across: angle(bend.across), up: angle(bend.up) };
     case 'perspective': {
       const [a, b, c, d] = bend.corners.map(({ x, y }) => ({ x: way(x), y: way(y) }));
       return { kind: 'perspective', corners: [a!, b!, c!, d!] };

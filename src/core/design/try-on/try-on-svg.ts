@@ -9,14 +9,14 @@ import { drawUnit } from '../../formats/svg/unit-svg.ts';
 import type { SeenWindow } from '../../paint/seen/seen-window.ts';
 import type { BentLine } from '../../scene/bent-outline.ts';
 import type { InkWeight } from '../../scene/scene.ts';
-import type { DrawnDimension } from '../../scene/whole-drawing.ts';
+import { type DrawnDimension, labelPlace } from '../../scene/whole-drawing.ts';
 import { polyline, shiftBy, traceContour } from '../../shape/contour.ts';
 import { moveFigure } from '../../shape/figure.ts';
 import { boxOfFigure } from '../../shape/figure-box.ts';
 import { letters } from '../../shape/letters/letters.ts';
 import type { Sink } from '../../shape/sink.ts';
 import type { TriedPart, TriedScene } from './compile-try-on.ts';
-import { dimensionText, FAINT_INK, INK, MEASURE_INK, PAPER, WEIGHTS } from './ink-layers.ts';
+import { dimensionText, FAINT_INK, halfLabel, INK, MEASURE_INK, PAPER, WEIGHTS } from './ink-layers.ts';
 import { type OrderedTryOn, orderTryOn, type TryOnOrder } from './order-try-on.ts';
 import { partPng } from './part-png.ts';
 import { figureOf, type LightOf } from './try-on-layers.ts';
@@ -39,26 +39,39 @@ type PathText = (lines: readonly BentLine[]) => string;
  */
 export function tryOnSvg(tried: TriedScene, order: TryOnOrder, wish: TryOnSvgWish): AsyncIterable<string> {
   const ordered = orderTryOn(tried, order);
+  const { width, height } = sizeOf(ordered);
+  return (async function* () {
+    yield `<svg xmlns="http://www.w3.org/2000/svg" width="${lengthText(width / order.smaller)}mm" height="${lengthText(height / order.smaller)}mm" ` +
+      `viewBox="0 0 ${lengthText(width)} ${lengthText(height)}">\n<title>${escapeXml(wish.title)}</title>\n`;
+    if (order.drawn) yield `<rect width="100%" height="100%" fill="${PAPER}"/>\n`;
+    yield* drawTried(tried, ordered, { drawn: order.drawn, wish });
+    yield '</svg>\n';
+  })();
+}
+
+/** Of what is drawn, in millimetres of the thing. */
+export function sizeOf({ window }: OrderedTryOn): { readonly width: number; readonly height: number } {
+  return { width: window.width / window.perMillimetre, height: window.height / window.perMillimetre };
+}
+
+/** The shapes of a scene, from the upper left of what is drawn. */
+export async function* drawTried(
+  tried: TriedScene,
+  ordered: OrderedTryOn,
+  { drawn, wish }: { readonly drawn: boolean; readonly wish: TryOnSvgWish },
+): AsyncIterable<string> {
   const { window, line, drawing } = ordered;
-  const width = window.width / window.perMillimetre;
-  const height = window.height / window.perMillimetre;
+  const { width } = sizeOf(ordered);
   const trace = (draw: (sink: Sink) => void) =>
     writePath({ x: width, y: window.corner.y }, { x: -window.corner.x, y: 0 }, draw);
   const path: PathText = (lines) =>
     trace((sink) => {
       for (const { places, closed } of lines) traceContour(polyline(places, closed), sink);
     });
-  return (async function* () {
-    yield `<svg xmlns="http://www.w3.org/2000/svg" width="${lengthText(width / order.smaller)}mm" height="${lengthText(height / order.smaller)}mm" ` +
-      `viewBox="0 0 ${lengthText(width)} ${lengthText(height)}">\n<title>${escapeXml(wish.title)}</title>\n`;
-    if (order.drawn) yield `<rect width="100%" height="100%" fill="${PAPER}"/>\n`;
-    for (const [at, part] of tried.parts.entries()) yield* partSvg(part, at, { ordered, tried, path, wish });
-    if (order.drawn) {
-      yield* inkSvg(ordered, path);
-      for (const dimension of drawing.dimensions) yield dimensionSvg(dimension, line, { path, trace });
-    }
-    yield '</svg>\n';
-  })();
+  for (const [at, part] of tried.parts.entries()) yield* partSvg(part, at, { ordered, tried, path, wish });
+  if (!drawn) return;
+  yield* inkSvg(ordered, path);
+  for (const dimension of drawing.dimensions) yield dimensionSvg(dimension, line, { path, trace });
 }
 
 interface PartPlace {
@@ -142,10 +155,12 @@ function strokeSvg(data: string, hex: string, width: number, more: string): stri
 }
 
 function dimensionSvg(
-  { from, to, leaders, label, length }: DrawnDimension,
+  dimension: DrawnDimension,
   line: number,
   { path, trace }: { readonly path: PathText; readonly trace: (draw: (sink: Sink) => void) => string },
 ): string {
+  const { from, to, leaders, length } = dimension;
+  const label = labelPlace(dimension, halfLabel(length, line));
   const tick = 5 * line;
   const around = 4 * line;
   const lines: readonly BentLine[] = [

@@ -4,10 +4,10 @@ import type { PartSpec, TryOn } from './try-on-schema.ts';
 export const USUAL_PART: PartSpec = {
   cloth: 'design',
   scale: { to: 'factor', factor: '1' },
-  turn: '0',
-  shift: { x: '0', y: '0' },
+  turn: '0°',
+  shift: { x: '0 mm', y: '0 mm' },
   bends: null,
-  shading: '70%',
+  shading: '50%',
 };
 
 /** A scene of which nothing was said. */

@@ -48,23 +48,24 @@ export function bentRows({ bent, cloth, place, window, shading, finest }: BentOr
   const light = new Float64Array(SEEN_CHANNELS);
   const foot: Footprint = { acrossX: 0, acrossY: 0, downX: 0, downY: 0 };
   const room = [new Float64Array(2 * (width + 2)), new Float64Array(2 * (width + 2))] as const;
-  let below: SeenRow | undefined;
+  // The row that was made last; it is not written over by the next.
+  let last: SeenRow | undefined;
   const seenRow = (row: number, from: number, to: number): SeenRow => {
-    if (below?.row === row && below.from <= from && below.to >= to) return below;
-    const places = below?.places === room[0] ? room[1] : room[0];
+    if (last?.row === row && last.from <= from && last.to >= to) return last;
+    const places = last?.places === room[0] ? room[1] : room[0];
     const y = corner.y - (row + 0.5) / perMillimetre;
     for (let x = from; x <= to; x += 1) {
       bent.back(corner.x + (x + 0.5) / perMillimetre, y, out);
       places[2 * x] = out[0]!;
       places[2 * x + 1] = out[1]!;
     }
-    return { row, from, to, places };
+    last = { row, from, to, places };
+    return last;
   };
   const out = new Float64Array(2);
   return (row, from, to, line) => {
     const { places } = seenRow(row, from, to);
-    below = seenRow(row + 1, from, to);
-    const next = below.places;
+    const next = seenRow(row + 1, from, to).places;
     const y = corner.y - (row + 0.5) / perMillimetre;
     for (let x = from; x < to; x += 1) {
       const u = places[2 * x]!;

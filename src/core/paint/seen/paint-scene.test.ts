@@ -197,6 +197,29 @@ describe('bent cloth', () => {
     expect([alpha(5), alpha(170), alpha(335)]).toEqual([0, 255, 0]);
   });
 
+  it('that gets wider downward is the same whether its rows are asked for in turn or each by itself', () => {
+    const bends: readonly Bend[] = [{ kind: 'waist', share: -0.6, at: 1, reach: 1 }];
+    const { bent, outline } = drawPart({ key: 'part', name: 'Part', at: { x: 0, y: 0 }, box: BOX, bends });
+    const figure = {
+      kind: 'outline' as const,
+      contours: outline.map(({ places }) => polyline(places, true)),
+    };
+    const { window, ...rest } = order({});
+    const painting = () =>
+      prepareScene([{ figure, paint: { rows: bentRows({ ...rest, bent, window }) } }], window);
+    const inTurn = new Uint8ClampedArray(4 * window.width * window.height);
+    painting().paintRows(0, window.height, inTurn);
+    const alone = new Uint8ClampedArray(inTurn.length);
+    for (let row = 0; row < window.height; row += 7) {
+      const line = alone.subarray(4 * window.width * row, 4 * window.width * (row + 1));
+      painting().paintRows(row, 1, line);
+      const same = Buffer.from(line).equals(
+        Buffer.from(inTurn.subarray(4 * window.width * row, 4 * window.width * (row + 1))),
+      );
+      expect(same).toBe(true);
+    }
+  });
+
   it('from afar loses what the eye does not part, and keeps its light', () => {
     // A check of 3.2 mm is a line of 64 threads; from so far that 8 mm run together it is one colour.
     const size = clothOf(gingham, 64).size.x;

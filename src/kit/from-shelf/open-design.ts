@@ -1,7 +1,7 @@
-import { storedDesign } from '../contracts/design.ts';
-import type { Design } from '../core/design/design-schema.ts';
-import { readDesign } from '../core/design/read-design.ts';
-import { request } from './request.ts';
+import { storedDesign } from '../../contracts/design.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { readDesign } from '../../core/design/read-design.ts';
+import { request } from '../request.ts';
 
 /** A design of the shelf as it is stored. */
 export interface OpenedFromShelf {

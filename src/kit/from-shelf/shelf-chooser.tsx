@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { type Shelf, type Summary, shelfSchema } from '../../contracts/shelf.ts';
-import { request } from '../../kit/request.ts';
-import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
+import { request } from '../request.ts';
+import { usePixelRatio } from '../use-pixel-ratio.ts';
 
 /** A swatch's size in CSS pixels. */
 const SWATCH = { width: 96, height: 64 } as const;
