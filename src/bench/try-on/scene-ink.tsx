@@ -17,7 +17,8 @@ export function pathIn(place: ScenePlace, lines: readonly BentLine[]): string {
     .join('');
 }
 
-const WIDTHS = { outline: 1.5, detail: 0.9, stitch: 0.9 } as const;
+/** Widths of lines in CSS pixels. */
+export const LINE_WIDTHS = { outline: 1.5, detail: 0.9, stitch: 0.9 } as const;
 
 /** The ink of a scene: outlines, details, stitches, the person. */
 export function SceneInk({ whole, place }: { whole: WholeDrawing; place: ScenePlace }) {
@@ -27,7 +28,7 @@ export function SceneInk({ whole, place }: { whole: WholeDrawing; place: ScenePl
         <path
           key={weight}
           d={pathIn(place, linesOf(whole.ink, weight))}
-          strokeWidth={WIDTHS[weight]}
+          strokeWidth={LINE_WIDTHS[weight]}
           {...(weight === 'stitch' ? { strokeDasharray: '4 3' } : {})}
         />
       ))}

@@ -1,5 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react';
+import { INK } from '../../core/design/try-on/ink-layers.ts';
 import type { SeenWindow } from '../../core/paint/seen/seen-window.ts';
+import type { DrawnLine } from '../../core/scene/draw-part.ts';
 import { PERSON } from '../../core/scene/whole-drawing.ts';
 import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
 import { watchSize } from '../../kit/use-size.ts';
@@ -8,7 +10,7 @@ import { DimensionNumber } from './dimension-number.tsx';
 import { ScaleBar } from './scale-bar.tsx';
 import { placeOf, type ScenePlace, zoomedAbout } from './scene-camera.ts';
 import { SceneHandles } from './scene-handles.tsx';
-import { DimensionLines, pathIn, SceneInk } from './scene-ink.tsx';
+import { DimensionLines, LINE_WIDTHS, pathIn, SceneInk } from './scene-ink.tsx';
 import { SceneZoom } from './scene-zoom.tsx';
 import { SideBySide } from './side-by-side.tsx';
 import { tryOnOf } from './try-on-edits.ts';
@@ -34,6 +36,7 @@ function OneScene() {
   const ratio = usePixelRatio();
   const tryOn = tryOnOf(design);
   const bounds = drawn?.whole.bounds;
+  const behind = drawn?.whole.behind;
   useEffect(() => watchSize(host.current!, (size) => useTryOn.setState({ view: size })), []);
   useEffect(() => {
     if (bounds !== undefined) useTryOn.setState({ bounds });
@@ -60,8 +63,8 @@ function OneScene() {
     );
   }, [painted]);
   useEffect(() => {
-    if (place !== undefined) drawCloth(canvas.current!, { shown, place, view, ratio });
-  }, [shown, place, view, ratio]);
+    if (place !== undefined) drawCloth(canvas.current!, { shown, behind, place, view, ratio });
+  }, [shown, behind, place, view, ratio]);
   const parts = drawn?.tried.parts ?? [];
   const part = parts.find(({ drawn: each }) => each.part.key === chosen) ?? parts[0];
   const pointer = useScenePointer({ parts, part, place });
@@ -145,16 +148,27 @@ export function windowOf(
 
 interface DrawnCloth {
   readonly shown: ShownScene | undefined;
+  readonly behind: readonly DrawnLine[] | undefined;
   readonly place: ScenePlace;
   readonly view: { readonly width: number; readonly height: number };
   readonly ratio: number;
 }
 
 /** Draws painted cloth where it belongs, also while the camera has moved on. */
-export function drawCloth(canvas: HTMLCanvasElement, { shown, place, view, ratio }: DrawnCloth): void {
+export function drawCloth(
+  canvas: HTMLCanvasElement,
+  { shown, behind, place, view, ratio }: DrawnCloth,
+): void {
   canvas.width = Math.max(1, Math.round(view.width * ratio));
   canvas.height = Math.max(1, Math.round(view.height * ratio));
   const context = canvas.getContext('2d')!;
+  context.strokeStyle = INK;
+  for (const { weight, lines } of behind ?? []) {
+    context.setTransform(ratio, 0, 0, ratio, 0, 0);
+    context.lineWidth = LINE_WIDTHS[weight];
+    context.stroke(new Path2D(pathIn(place, lines)));
+  }
+  context.resetTransform();
   if (shown === undefined) return;
   const { window, image } = shown;
   const times = (place.perMillimetre * ratio) / window.perMillimetre;

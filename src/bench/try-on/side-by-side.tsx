@@ -52,6 +52,7 @@ function SmallScene({ name, design }: { name: string; design: Design }) {
   const drawn = useDrawnScene(design);
   const tryOn = tryOnOf(design);
   const bounds = drawn?.whole.bounds;
+  const behind = drawn?.whole.behind;
   const place = useMemo(
     () => (bounds === undefined || view.width === 0 ? undefined : placeOf(FITTED, bounds, view)),
     [bounds, view],
@@ -63,8 +64,8 @@ function SmallScene({ name, design }: { name: string; design: Design }) {
   const painted = usePaintedScene(wish);
   const shown = painted !== undefined && 'value' in painted ? painted.value : undefined;
   useEffect(() => {
-    if (place !== undefined) drawCloth(canvas.current!, { shown, place, view, ratio });
-  }, [shown, place, view, ratio]);
+    if (place !== undefined) drawCloth(canvas.current!, { shown, behind, place, view, ratio });
+  }, [shown, behind, place, view, ratio]);
   return (
     <figure className="m-0 grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_auto] bg-paper">
       <div ref={host} className="relative min-h-0 min-w-0 overflow-hidden">

@@ -41,6 +41,8 @@ export interface SceneDrawing {
   readonly parts: readonly ScenePart[];
   /** Drawn over all cloth. */
   readonly ink: readonly InkLine[];
+  /** Drawn first: cloth hides it. */
+  readonly behind?: readonly InkLine[];
   readonly seams: readonly Seam[];
   readonly dimensions: readonly Dimension[];
 }

@@ -4,7 +4,7 @@ import type { Place } from '../shape/places.ts';
 import type { BentLine } from './bent-outline.ts';
 import type { DrawnLine, DrawnPart } from './draw-part.ts';
 import { person } from './person.ts';
-import type { Dimension, SceneDrawing } from './scene.ts';
+import type { Dimension, InkLine, SceneDrawing } from './scene.ts';
 
 /** A dimension as it is drawn: its line, the two that lead to what is measured, and where its number stands. */
 export interface DrawnDimension {
@@ -21,6 +21,8 @@ export interface DrawnDimension {
 /** All that is drawn in ink, in millimetres, y upward. */
 export interface WholeDrawing {
   readonly ink: readonly DrawnLine[];
+  /** What cloth hides where it lies over it. */
+  readonly behind: readonly DrawnLine[];
   readonly person: BentLine | undefined;
   readonly dimensions: readonly DrawnDimension[];
   /** A box that holds everything. */
@@ -42,21 +44,21 @@ export function wholeDrawing(
   parts: readonly DrawnPart[],
   height: number | undefined,
 ): WholeDrawing {
-  const still = drawing.ink.map(({ weight, contours }): DrawnLine => {
-    const lines = contours.map((contour): BentLine => {
-      const places = chordsOf(contour, Math.max(drawing.size.width, drawing.size.height) / 8000);
-      return { places, closed: contour.closed };
-    });
-    return { weight, lines };
+  const sagitta = Math.max(drawing.size.width, drawing.size.height) / 8000;
+  const drawnLine = ({ weight, contours }: InkLine): DrawnLine => ({
+    weight,
+    lines: contours.map((contour) => ({ places: chordsOf(contour, sagitta), closed: contour.closed })),
   });
+  const still = drawing.ink.map(drawnLine);
+  const behind = (drawing.behind ?? []).map(drawnLine);
   const ofParts = parts.flatMap(({ outline, ink }): readonly DrawnLine[] => [
     ...ink,
     { weight: 'outline', lines: outline },
   ]);
   const ink = [...ofParts, ...still];
   const dimensions = drawing.dimensions.map(drawnDimension);
-  const alone = boundsOf(ink, dimensions);
-  if (height === undefined) return { ink, person: undefined, dimensions, bounds: alone };
+  const alone = boundsOf([...ink, ...behind], dimensions);
+  if (height === undefined) return { ink, behind, person: undefined, dimensions, bounds: alone };
   const x = alone.right + (BESIDE + HALF_WIDE) * height;
   const beside = {
     places: chordsOf(person(height), height / 4000).map((place) => ({ x: place.x + x, y: place.y })),
@@ -72,9 +74,10 @@ export function wholeDrawing(
   const outline: DrawnLine = { weight: 'detail', lines: [beside] };
   return {
     ink,
+    behind,
     person: beside,
     dimensions: measured,
-    bounds: boundsOf([...ink, outline], measured),
+    bounds: boundsOf([...ink, ...behind, outline], measured),
   };
 }
 

@@ -1,5 +1,6 @@
 import type { SeenLayer } from '../../paint/seen/paint-scene.ts';
 import type { BentLine } from '../../scene/bent-outline.ts';
+import type { DrawnLine } from '../../scene/draw-part.ts';
 import { line } from '../../scene/drawn.ts';
 import type { InkWeight } from '../../scene/scene.ts';
 import { type DrawnDimension, labelPlace, type WholeDrawing } from '../../scene/whole-drawing.ts';
@@ -21,19 +22,27 @@ export const WEIGHTS: Readonly<Record<InkWeight, number>> = { outline: 1, detail
 /** Dashes of stitches, in widths of an outline. */
 const STITCH = { length: 4, gap: 3 } as const;
 
-/** The ink of a drawing as it is painted. @param width  of an outline, in millimetres of the drawing */
+/** The ink of a drawing as it is painted over its cloth. @param width  of an outline, in millimetres of the drawing */
 export function inkLayers(drawing: WholeDrawing, width: number): readonly SeenLayer[] {
-  const inWeight = (weight: InkWeight): readonly BentLine[] =>
-    drawing.ink.filter((each) => each.weight === weight).flatMap(({ lines }) => lines);
-  const dashes: Dashes = { length: STITCH.length * width, gap: STITCH.gap * width, endless: false };
   const person = drawing.person === undefined ? [] : [drawing.person];
   return [
-    layer(strokes(inWeight('stitch'), WEIGHTS.stitch * width, dashes), INK),
-    layer(strokes(inWeight('detail'), WEIGHTS.detail * width, null), INK),
-    layer(strokes(inWeight('outline'), width, null), INK),
+    ...weighed(drawing.ink, width),
     layer(strokes(person, width, null), FAINT_INK),
     ...drawing.dimensions.flatMap((each) => dimensionLayers(each, width)),
   ];
+}
+
+/** The ink that cloth hides. */
+export function behindLayers({ behind }: WholeDrawing, width: number): readonly SeenLayer[] {
+  return weighed(behind, width);
+}
+
+function weighed(ink: readonly DrawnLine[], width: number): readonly SeenLayer[] {
+  const dashes: Dashes = { length: STITCH.length * width, gap: STITCH.gap * width, endless: false };
+  return (['stitch', 'detail', 'outline'] as const).map((weight) => {
+    const lines = ink.filter((each) => each.weight === weight).flatMap((each) => each.lines);
+    return layer(strokes(lines, WEIGHTS[weight] * width, weight === 'stitch' ? dashes : null), INK);
+  });
 }
 
 function layer(figure: Figure, hex: string): SeenLayer {

@@ -1,6 +1,6 @@
 import type { Compressor } from '../../formats/png.ts';
 import type { TriedScene } from './compile-try-on.ts';
-import { inkLayers, PAPER } from './ink-layers.ts';
+import { behindLayers, inkLayers, PAPER } from './ink-layers.ts';
 import { orderTryOn, type TryOnOrder } from './order-try-on.ts';
 import { layersPng, windowFigure } from './part-png.ts';
 import { clothLayers, type LightOf } from './try-on-layers.ts';
@@ -14,6 +14,8 @@ export function tryOnPng(
   const { drawing, window, line, pixelsPerMetre } = orderTryOn(tried, order);
   const cloth = clothLayers(tried, window, lightOf);
   const paper = { figure: windowFigure(window), paint: { hex: PAPER } };
-  const layers = order.drawn ? [paper, ...cloth, ...inkLayers(drawing, line)] : cloth;
+  const layers = order.drawn
+    ? [paper, ...behindLayers(drawing, line), ...cloth, ...inkLayers(drawing, line)]
+    : cloth;
   return layersPng(layers, window, { channels: order.drawn ? 3 : 4, pixelsPerMetre, compressor });
 }

@@ -8,6 +8,7 @@ import { writePath } from '../../formats/svg/svg-path.ts';
 import { drawUnit } from '../../formats/svg/unit-svg.ts';
 import type { SeenWindow } from '../../paint/seen/seen-window.ts';
 import type { BentLine } from '../../scene/bent-outline.ts';
+import type { DrawnLine } from '../../scene/draw-part.ts';
 import type { InkWeight } from '../../scene/scene.ts';
 import { type DrawnDimension, labelPlace } from '../../scene/whole-drawing.ts';
 import { polyline, shiftBy, traceContour } from '../../shape/contour.ts';
@@ -68,9 +69,11 @@ export async function* drawTried(
     trace((sink) => {
       for (const { places, closed } of lines) traceContour(polyline(places, closed), sink);
     });
+  if (drawn) yield* inkSvg(drawing.behind, line, path);
   for (const [at, part] of tried.parts.entries()) yield* partSvg(part, at, { ordered, tried, path, wish });
   if (!drawn) return;
-  yield* inkSvg(ordered, path);
+  yield* inkSvg(drawing.ink, line, path);
+  if (drawing.person !== undefined) yield strokeSvg(path([drawing.person]), FAINT_INK, line, '');
   for (const dimension of drawing.dimensions) yield dimensionSvg(dimension, line, { path, trace });
 }
 
@@ -136,15 +139,14 @@ function patternSvg(
   }
 }
 
-function* inkSvg({ drawing, line }: OrderedTryOn, path: PathText): Iterable<string> {
+function* inkSvg(ink: readonly DrawnLine[], line: number, path: PathText): Iterable<string> {
   for (const weight of ['stitch', 'detail', 'outline'] as const satisfies readonly InkWeight[]) {
-    const lines = drawing.ink.filter((each) => each.weight === weight).flatMap((each) => each.lines);
+    const lines = ink.filter((each) => each.weight === weight).flatMap((each) => each.lines);
     if (lines.length === 0) continue;
     const dashes =
       weight === 'stitch' ? ` stroke-dasharray="${lengthText(4 * line)} ${lengthText(3 * line)}"` : '';
     yield strokeSvg(path(lines), INK, WEIGHTS[weight] * line, dashes);
   }
-  if (drawing.person !== undefined) yield strokeSvg(path([drawing.person]), FAINT_INK, line, '');
 }
 
 function strokeSvg(data: string, hex: string, width: number, more: string): string {

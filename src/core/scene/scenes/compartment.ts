@@ -134,6 +134,20 @@ export const compartment: Scene = {
         ),
         ink(
           'outline',
+          seen([
+            [glass.from - 0.1 * wide, lintel + 80, far],
+            [glass.to + 0.1 * wide, lintel + 80, far],
+          ]),
+        ),
+        ink(
+          'detail',
+          seen([left(DEEP, SEAT - 90, 0), left(DEEP, SEAT - 90, far)]),
+          seen([right(DEEP, SEAT - 90, 0), right(DEEP, SEAT - 90, far)]),
+        ),
+      ],
+      behind: [
+        ink(
+          'outline',
           seen(
             [
               [glass.from, sill, far],
@@ -157,23 +171,11 @@ export const compartment: Scene = {
           ),
         ),
         ink(
-          'outline',
-          seen([
-            [glass.from - 0.1 * wide, lintel + 80, far],
-            [glass.to + 0.1 * wide, lintel + 80, far],
-          ]),
-        ),
-        ink(
           'detail',
           seen([
             [glass.from - 60, sill - 40, far],
             [glass.to + 60, sill - 40, far],
           ]),
-        ),
-        ink(
-          'detail',
-          seen([left(DEEP, SEAT - 90, 0), left(DEEP, SEAT - 90, far)]),
-          seen([right(DEEP, SEAT - 90, 0), right(DEEP, SEAT - 90, far)]),
         ),
       ],
       seams: [

@@ -47,10 +47,11 @@ export const curtain: Scene = {
         ink('outline', rectangle({ x: 40, y: pole - 8 }, { width: end - 80, height: 16 })),
         ink('outline', ellipse({ x: 26, y: pole }, 20, 20), ellipse({ x: end - 26, y: pole }, 20, 20)),
         ink('detail', ...rings(left), ...rings(left + wide + between)),
-        ...(between > 120
-          ? [ink('detail', ...seenBetween(frame, glass, middle, left + wide, left + wide + between))]
-          : []),
       ],
+      behind:
+        between > 120
+          ? [ink('detail', ...seenBetween(frame, glass, middle, left + wide, left + wide + between))]
+          : [],
       seams: [
         {
           ...seamOf('Where they meet', one, other, []),
