@@ -6,7 +6,7 @@ import { clothShown, openFromShelf, openNew, step } from './helpers.ts';
 /** axe-core's rules, those of best practice included. Source: Deque axe-core, WCAG 2.2 levels A and AA. */
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-const STEPS = ['Colours', 'Build', 'Lay', 'Check', 'Send'] as const;
+const STEPS = ['Colours', 'Build', 'Lay', 'Check', 'Try on', 'Send'] as const;
 
 test.beforeEach(({ page }) => page.addInitScript(AXE));
 

@@ -66,7 +66,7 @@ test('nothing is clipped or too small to tap, at four sizes of window', async ({
     'Booking-hall floor',
   ]) {
     await openFromShelf(page, name);
-    for (const each of ['Colours', 'Build', 'Lay', 'Check', 'Send']) {
+    for (const each of ['Colours', 'Build', 'Lay', 'Check', 'Try on', 'Send']) {
       await step(page, each);
       await expectNone(`${name}, ${each}`);
     }

@@ -27,7 +27,7 @@ test('no page breaks its own policy, and every answer carries the headers', asyn
     if (/Content Security Policy/.test(message.text())) broken.push(message.text());
   });
   await openFromShelf(page, 'Third-class moquette');
-  for (const name of ['Colours', 'Lay', 'Check', 'Send', 'Build']) await step(page, name);
+  for (const name of ['Colours', 'Lay', 'Check', 'Try on', 'Send', 'Build']) await step(page, name);
   await page.getByRole('button', { name: 'View' }).click();
   await page.keyboard.press('Escape');
   await page.keyboard.press('?');

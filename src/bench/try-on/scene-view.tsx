@@ -77,6 +77,7 @@ function OneScene() {
         tabIndex={0}
         role="img"
         aria-label={`${drawn?.tried.scene.name ?? 'Scene'} in ${design.name}`}
+        data-scene={shown?.isFine === true ? 'painted' : undefined}
         className="-outline-offset-4 block h-full w-full cursor-grab active:cursor-grabbing"
         {...pointer}
       />

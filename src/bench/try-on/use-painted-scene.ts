@@ -17,6 +17,8 @@ export interface SceneWish {
 /** A scene as it was painted, and where of the drawing. */
 export interface ShownScene extends PaintedScene {
   readonly window: SeenWindow;
+  /** Whether all of its pixels were painted. */
+  readonly isFine: boolean;
 }
 
 /** Milliseconds of painting from which the next is shown coarsely first, and how coarsely. */
@@ -39,7 +41,9 @@ export function usePaintedScene(wish: SceneWish | undefined): Attempt<ShownScene
     };
     const paintBy = async (next: SceneWish, coarse: number): Promise<Attempt<ShownScene>> => {
       const answer = await worker.ask(async (api) => api.tryOn({ ...next, coarse }));
-      return 'problem' in answer ? answer : { value: { ...answer.value, window: next.window } };
+      return 'problem' in answer
+        ? answer
+        : { value: { ...answer.value, window: next.window, isFine: coarse === 1 } };
     };
     ask.current = latest(
       async (next: SceneWish) => {
