@@ -19,6 +19,7 @@ const BENCHMARKS = [
   'lays',
   'straps',
   'plies',
+  'try-on',
   'server',
   'command-line',
 ];

@@ -117,13 +117,12 @@ async function takeBench() {
   await page.getByRole('button', { name: 'Side 2 of face 4', exact: true }).press('Enter');
   await page.getByRole('button', { name: 'Triangle', exact: true }).focus();
   await shot('bench-growth');
-  await open('Waiting-room floor');
-  await step('Check');
-  await page.getByRole('heading', { name: 'Pixels that keep the ratio' }).waitFor();
-  await page
-    .getByRole('heading', { name: 'Pixels that keep the ratio' })
-    .evaluate((heading) => heading.scrollIntoView());
-  await shot('tiling-check');
+  await open('Tea-towel windowpane');
+  await step('Try on');
+  await page.locator('canvas[data-scene="painted"]').waitFor();
+  await page.getByRole('radio', { name: 'Middle panel' }).click();
+  await page.getByRole('region', { name: 'Seams' }).scrollIntoViewIfNeeded();
+  await shot('bench-try-on');
   await open('Refreshment towel');
   await step('Check');
   await page.getByLabel('Mark floats longer than, 0 for none').fill('5');

@@ -379,3 +379,58 @@ test('a database file that is none stops the start with a sentence and is left a
   expect(stderr).toContain('is not a Vetro database. Move it away');
   expect(readFileSync(file, 'utf8')).toBe(text);
 });
+
+test('a design is tried on: pictures, drawings and documents, with seams told and mistakes in one line', () => {
+  const { status, out } = vetro('try', '--list');
+  expect(status).toBe(0);
+  expect(out.split('\n').filter((line) => line !== '')).toHaveLength(23);
+  vetro('new', 'plaid', '--from', 'gingham', '-o', 'worn.json');
+  const cushion = vetro(
+    'try',
+    'worn.json',
+    '--scene',
+    'cushion',
+    '--scale',
+    '1/2',
+    '--turn',
+    '45',
+    '--dpi',
+    '25.4',
+    '--alone',
+    '-o',
+    'cushion.png',
+  );
+  expect(cushion).toEqual({ status: 0, out: '', err: '' });
+  // A pixel a millimetre; the corners of the square beyond its drawn-in sides are clear.
+  const { width, height, data } = PNG.sync.read(read('cushion.png'));
+  expect({ width, height }).toEqual({ width: 450, height: 450 });
+  expect(data[4 * (225 * 450 + 2) + 3]).toBe(0);
+  expect(data[4 * (225 * 450 + 225) + 3]).toBe(255);
+  const dress = vetro('try', 'worn.json', '--scene', 'dress', '--at', '1:10', '-o', 'dress.svg');
+  expect(dress.status).toBe(0);
+  expect(dress.err).toMatch(/^vetro: Front: off by [\d.]+ mm; a shift closes it\.$/m);
+  expect(read('dress.svg').toString()).toContain('<pattern id="cloth-0"');
+  const letters = ['--scene', 'letters', '--letters', 'Lark', '--font', 'mono', '--bend', 'curve 30deg'];
+  expect(vetro('try', 'worn.json', ...letters, '-o', 'lark.json').status).toBe(0);
+  expect(JSON.parse(read('lark.json').toString())).toMatchObject({
+    version: 16,
+    tryOn: {
+      scene: 'letters',
+      letters: { text: 'Lark', font: 'mono' },
+      parts: { letters: { bends: [{ kind: 'arc', degrees: '30deg' }] } },
+    },
+  });
+  for (const [given, words] of [
+    [['--scene', 'sail'], 'There is no scene “sail”'],
+    [['--scene', 'cushion', '--set', 'width=40m'], 'Width lies between 100 and 1500'],
+    [['--scene', 'cushion', '--part', 'lid'], 'The scene has no part “lid”; it has cushion.'],
+    [['--scene', 'cushion', '--bend', 'arc 350'], 'would fold over itself'],
+    [['--scene', 'cushion', '--bend', 'loop 3'], 'A bend is written as'],
+    [['--scene', 'wall', '--dpi', '900'], 'at most 20000 a side are painted'],
+  ] as const) {
+    const refused = vetro('try', 'worn.json', ...given, '-o', 'no.png');
+    expect(refused.status).toBe(2);
+    expect(refused.err).toContain(words);
+    expect(existsSync(join(FOLDER, 'no.png'))).toBe(false);
+  }
+});

@@ -39,6 +39,7 @@ export function bentBy(bend: Bend, box: FlatBox): Bent {
 export function bentInTurn(bends: readonly Bend[], box: FlatBox): Bent {
   if (bends.length === 0) return straight;
   const all = bends.map((bend) => bentBy(bend, box));
+  if (all.length === 1) return all[0]!;
   const reversed = all.toReversed();
   const there: Bent['there'] = (x, y, out) => {
     out[0] = x;

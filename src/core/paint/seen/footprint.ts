@@ -8,18 +8,36 @@ export interface Footprint {
   downY: number;
 }
 
+/** How a footprint is looked at: at so many places along its length, in a reduction and partly in the next. */
+export interface LookPlan {
+  taps: number;
+  /** The finer of two reductions, and how much of the light is taken from the other. */
+  fine: number;
+  part: number;
+  /** From place to place, in widths and heights of the tile. */
+  stepX: number;
+  stepY: number;
+}
+
+export function emptyPlan(): LookPlan {
+  return { taps: 1, fine: 0, part: 0, stepX: 0, stepY: 0 };
+}
+
 /** Most places along a footprint at which light is taken; what is seen flatter than that is blurred across. */
 const MOST_TAPS = 16;
 
+/** What is longer than it is narrow by rounding alone is taken once. */
+const ROUND = 1e-9;
+
+/** Parts of a reduction that are too small to be looked up. */
+const LITTLE = 1 / 32;
+
 /**
- * The mean light over a pixel's footprint, an ellipse: reductions as fine as it is narrow, taken at places along its length,
- * each mixed between pixels and between two reductions.
+ * Plans the mean light over a pixel's footprint, an ellipse: reductions as fine as it is narrow, taken at places along its
+ * length, each mixed between pixels and between two reductions.
  * Source: J. McCormack et al., Feline: Fast Elliptical Lines for Anisotropic Texture Mapping, 1999, with evenly weighted places.
- *
- * @param x    of the tile, in its widths, as y in its heights downward; it comes again and again
- * @param out  red, green, blue and opacity, as the levels have them
  */
-export function lightSeen(cloth: ClothLight, x: number, y: number, foot: Footprint, out: Float64Array): void {
+export function planLook(cloth: ClothLight, foot: Footprint, plan: LookPlan): void {
   const { acrossX, acrossY, downX, downY } = foot;
   // How far the ellipse reaches across and up, and how it leans: the map from pixels to the tile, times its transpose.
   const wide = acrossX * acrossX + downX * downX;
@@ -32,29 +50,50 @@ export function lightSeen(cloth: ClothLight, x: number, y: number, foot: Footpri
   const short = Math.sqrt(Math.max(0, half - spread));
   const taps = Math.min(MOST_TAPS, Math.max(1, Math.ceil(long / Math.max(short, 1) - ROUND)));
   const level = Math.log2(Math.max(1, short, long / taps));
-  const fine = Math.min(cloth.length - 1, Math.floor(level));
-  const part = fine === cloth.length - 1 ? 0 : level - fine;
-  out[0] = 0;
-  out[1] = 0;
-  out[2] = 0;
-  out[3] = 0;
+  const last = cloth.length - 1;
+  const floor = Math.min(last, Math.floor(level));
+  const part = floor === last ? 0 : level - floor;
+  plan.taps = taps;
+  plan.fine = part > 1 - LITTLE ? floor + 1 : floor;
+  plan.part = part < LITTLE || part > 1 - LITTLE ? 0 : part;
   // The way of the ellipse's length, an eigenvector, in widths and heights of the tile.
   const { width, height } = cloth[0]!;
   const wayX = wide >= high ? half + spread - high : lean;
   const wayY = wide >= high ? lean : half + spread - wide;
   const size = Math.sqrt(wayX * wayX + wayY * wayY) || 1;
-  const stepX = (long * wayX) / (size * width * taps);
-  const stepY = (long * wayY) / (size * height * taps);
-  const weight = 1 / taps;
-  for (let tap = 0; tap < taps; tap += 1) {
-    const away = tap - (taps - 1) / 2;
-    addLight(cloth[fine]!, x + away * stepX, y + away * stepY, weight * (1 - part), out);
-    if (part > 0) addLight(cloth[fine + 1]!, x + away * stepX, y + away * stepY, weight * part, out);
-  }
+  plan.stepX = (long * wayX) / (size * width * taps);
+  plan.stepY = (long * wayY) / (size * height * taps);
 }
 
-/** What is longer than it is narrow by rounding alone is taken once. */
-const ROUND = 1e-9;
+/**
+ * The mean light that a plan sees at a place. A hot loop.
+ * @param x    of the tile, in its widths, as y in its heights downward; it comes again and again
+ * @param out  red, green, blue and opacity, as the levels have them
+ */
+export function lookAt(cloth: ClothLight, x: number, y: number, plan: LookPlan, out: Float64Array): void {
+  const { taps, fine, part, stepX, stepY } = plan;
+  out[0] = 0;
+  out[1] = 0;
+  out[2] = 0;
+  out[3] = 0;
+  const finer = cloth[fine]!;
+  const weight = 1 / taps;
+  const left = x - ((taps - 1) / 2) * stepX;
+  const top = y - ((taps - 1) / 2) * stepY;
+  if (part === 0) {
+    for (let tap = 0; tap < taps; tap += 1)
+      addLight(finer, left + tap * stepX, top + tap * stepY, weight, out);
+    return;
+  }
+  const coarser = cloth[fine + 1]!;
+  const some = weight * part;
+  for (let tap = 0; tap < taps; tap += 1) {
+    const atX = left + tap * stepX;
+    const atY = top + tap * stepY;
+    addLight(finer, atX, atY, weight - some, out);
+    addLight(coarser, atX, atY, some, out);
+  }
+}
 
 /** Adds light between four pixels of a reduction. */
 function addLight(
@@ -76,10 +115,10 @@ function addLight(
   const x1 = 4 * ((left + 1) & (width - 1));
   const y0 = 4 * width * (top & (height - 1));
   const y1 = 4 * width * ((top + 1) & (height - 1));
-  const a = (1 - right) * up;
   const b = right * up;
-  const c = (1 - right) * down;
+  const a = up - b;
   const d = right * down;
+  const c = down - d;
   const p = y0 + x0;
   const q = y0 + x1;
   const r = y1 + x0;

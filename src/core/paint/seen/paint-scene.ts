@@ -89,15 +89,19 @@ function layLayer(layer: CoveredLayer, row: number, { line, light, shares }: Roo
   }
 }
 
+/** Turns a row of light into pixels; most of it is opaque or clear. A hot loop. */
 function packRow(line: Float32Array, out: Uint8ClampedArray, start: number): void {
   for (let at = 0; at < line.length; at += SEEN_CHANNELS) {
     const opacity = line[at + 3]!;
     const to = start + at;
-    if (opacity <= 0) {
-      out.fill(0, to, to + 4);
+    if (opacity === 0) {
+      out[to] = 0;
+      out[to + 1] = 0;
+      out[to + 2] = 0;
+      out[to + 3] = 0;
       continue;
     }
-    const times = LINEAR_ONE / opacity;
+    const times = opacity === 1 ? LINEAR_ONE : LINEAR_ONE / opacity;
     out[to] = BYTE_OF_LINEAR[Math.min(LINEAR_ONE, (line[at]! * times + 0.5) | 0)]!;
     out[to + 1] = BYTE_OF_LINEAR[Math.min(LINEAR_ONE, (line[at + 1]! * times + 0.5) | 0)]!;
     out[to + 2] = BYTE_OF_LINEAR[Math.min(LINEAR_ONE, (line[at + 2]! * times + 0.5) | 0)]!;

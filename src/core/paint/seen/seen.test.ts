@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BYTE_OF_LINEAR, LINEAR_OF_BYTE, LINEAR_ONE } from '../../colour/linear.ts';
 import { type ClothLight, clothLight } from './cloth-light.ts';
-import { type Footprint, lightSeen } from './footprint.ts';
+import { emptyPlan, type Footprint, lookAt, planLook } from './footprint.ts';
 
 const SIDE = 64;
 
@@ -19,7 +19,9 @@ function tile(lightAt: (x: number, y: number) => number, width = SIDE, height = 
 
 function seen(cloth: ClothLight, x: number, y: number, foot: Footprint): number[] {
   const out = new Float64Array(4);
-  lightSeen(cloth, x, y, foot, out);
+  const plan = emptyPlan();
+  planLook(cloth, foot, plan);
+  lookAt(cloth, x, y, plan, out);
   return [...out];
 }
 
