@@ -117,7 +117,7 @@ async function takeBench() {
   await page.getByRole('button', { name: 'Side 2 of face 4', exact: true }).press('Enter');
   await page.getByRole('button', { name: 'Triangle', exact: true }).focus();
   await shot('bench-growth');
-  await open('Tea-towel windowpane');
+  await open('First-class rug');
   await step('Try on');
   await page.locator('canvas[data-scene="painted"]').waitFor();
   await page.getByRole('radio', { name: 'Middle panel' }).click();

@@ -426,7 +426,7 @@ test('a design is tried on: pictures, drawings and documents, with seams told an
     [['--scene', 'cushion', '--part', 'lid'], 'The scene has no part “lid”; it has cushion.'],
     [['--scene', 'cushion', '--bend', 'arc 350'], 'would fold over itself'],
     [['--scene', 'cushion', '--bend', 'loop 3'], 'A bend is written as'],
-    [['--scene', 'wall', '--dpi', '900'], 'at most 20000 a side are painted'],
+    [['--scene', 'wall', '--dpi', '900'], 'a side are painted. Take fewer dpi'],
   ] as const) {
     const refused = vetro('try', 'worn.json', ...given, '-o', 'no.png');
     expect(refused.status).toBe(2);

@@ -8,6 +8,7 @@ import { sendCommands } from '../send/send-commands.ts';
 import { saveNow } from '../state/autosave.ts';
 import { STEPS } from '../state/bench-state.ts';
 import { dispatch } from '../state/bench-store.ts';
+import { sceneCommands } from '../try-on/scene-commands.ts';
 import { duplicate } from './duplicate.ts';
 import { ANYWHERE, KEYS } from './keys.ts';
 
@@ -32,6 +33,7 @@ export function benchCommands(design: Design, shows: Shows): readonly Command[] 
     },
     { text: 'Take the tour of the steps', also: 'help tour', run: shows.showTour },
     ...sendCommands(design),
+    ...sceneCommands(),
     ...ANYWHERE.map(({ what, keys, act }) => ({
       text: capital(what),
       keys,

@@ -31,7 +31,7 @@ import { railsOf } from '../state/band-edits.ts';
 import type { OpenedDesign, Step } from '../state/bench-state.ts';
 import { openDesign, useBench, useBenchState, useDesign } from '../state/bench-store.ts';
 import { startKeepingUndo } from '../state/keep-undo.ts';
-import { SceneView } from '../try-on/scene-view.tsx';
+import { SceneView } from '../try-on/drawing/scene-view.tsx';
 import { TryOnLine } from '../try-on/try-on-line.tsx';
 import { TryOnPanel } from '../try-on/try-on-panel.tsx';
 import { benchCommands } from './bench-commands.ts';

@@ -6,8 +6,8 @@ import { useCloth } from '../cloth/cloth-store.ts';
 import { RAIL_KEYS } from '../rails/rail-keys.ts';
 import { benchState, dispatch } from '../state/bench-store.ts';
 import type { KeyList, KeyWords } from '../state/key-list.ts';
-import { fitScene, zoomSceneTrue } from '../try-on/scene-actions.ts';
-import { SCENE_KEYS } from '../try-on/scene-keys.ts';
+import { fitScene, zoomSceneTrue } from '../try-on/drawing/scene-actions.ts';
+import { SCENE_KEYS } from '../try-on/drawing/scene-keys.ts';
 
 /** A key that works anywhere on the bench, except while something is typed. */
 interface BenchKey extends KeyWords {

@@ -13,7 +13,7 @@ import { RowButton } from '../../kit/sortable-list.tsx';
 import { BEND_WORDS, bendText } from '../../wording/bend-words.ts';
 import { lengthText } from '../../wording/measures.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { handText } from './hold-scene.ts';
+import { handText } from './drawing/hold-scene.ts';
 import { bendsOf, changeBends, tryOnOf } from './try-on-edits.ts';
 import { useTryOn } from './try-on-store.ts';
 

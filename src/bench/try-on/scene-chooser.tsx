@@ -1,7 +1,7 @@
 import { RadioGroup } from 'radix-ui';
 import { SCENES } from '../../core/scene/scenes.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { fitScene } from './scene-actions.ts';
+import { fitScene } from './drawing/scene-actions.ts';
 import { SceneIcon } from './scene-icon.tsx';
 import { setScene } from './try-on-edits.ts';
 import { useTryOn } from './try-on-store.ts';

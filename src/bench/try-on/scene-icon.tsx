@@ -3,7 +3,7 @@ import { drawTryOn } from '../../core/design/try-on/compile-try-on.ts';
 import { usualTryOn } from '../../core/design/try-on/usual-try-on.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { wholeDrawing } from '../../core/scene/whole-drawing.ts';
-import { pathIn } from './scene-ink.tsx';
+import { pathIn } from './drawing/scene-ink.tsx';
 
 /** Room of an icon in CSS pixels. */
 const WIDTH = 40;

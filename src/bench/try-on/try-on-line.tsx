@@ -1,13 +1,13 @@
 import type { PartFacts } from '../../core/design/try-on/try-on-facts.ts';
 import { MATCHED, millimetres } from '../../wording/seam-words.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
+import { perTrueMillimetre } from './drawing/scene-actions.ts';
+import { placeOf, scaleText } from './drawing/scene-camera.ts';
+import { useDrawnScene } from './drawing/use-drawn-scene.ts';
 import { clothName } from './part-list.tsx';
-import { perTrueMillimetre } from './scene-actions.ts';
-import { placeOf, scaleText } from './scene-camera.ts';
 import { matchSeam } from './seams-part.tsx';
 import { tryOnOf } from './try-on-edits.ts';
 import { useTryOn } from './try-on-store.ts';
-import { useDrawnScene } from './use-drawn-scene.ts';
 
 /** The one line under a scene: the chosen part, its repeats, its worst seam, and the scale of the drawing. */
 export function TryOnLine() {

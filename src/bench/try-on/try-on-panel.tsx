@@ -6,6 +6,7 @@ import { NumberField } from '../../kit/fields/number-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { BesideFields } from './beside-fields.tsx';
+import { useDrawnScene } from './drawing/use-drawn-scene.ts';
 import { GivenShape } from './given-shape.tsx';
 import { PartList } from './part-list.tsx';
 import { PartPanel } from './part-panel.tsx';
@@ -14,7 +15,6 @@ import { SeamsPart } from './seams-part.tsx';
 import { SendScene } from './send-scene.tsx';
 import { setSceneNumber, tryOnOf } from './try-on-edits.ts';
 import { useTryOn } from './try-on-store.ts';
-import { useDrawnScene } from './use-drawn-scene.ts';
 
 /** How the cloth looks in use. */
 export function TryOnPanel() {

@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import type { TryOnFacts } from '../../core/design/try-on/try-on-facts.ts';
 import type { Box } from '../../core/shape/figure-box.ts';
 import type { Size } from '../../kit/use-size.ts';
-import { FITTED, type SceneCamera } from './scene-camera.ts';
+import { FITTED, type SceneCamera } from './drawing/scene-camera.ts';
 
 /** What is looked at of a scene; it belongs to the bench, not to the design. */
 interface TryOnLook {

@@ -36,8 +36,8 @@ export const DEMO_SCENES: Readonly<Record<string, DemoScene>> = {
   'LLR 016': { scene: 'curtain', change: { person: '1720 mm' }, matched: true },
   // Waiting-room cushion
   'LLR 024': { scene: 'cushion' },
-  // Tea-towel windowpane
-  'LLR 042': { scene: 'dress', matched: true, change: { person: '1680 mm' } },
+  // First-class rug
+  'LLR 015': { scene: 'dress', matched: true, change: { person: '1680 mm' } },
   // Booking-hall floor
   'LLR 027': { scene: 'floor' },
   // Slipway roof scales

@@ -34,9 +34,14 @@ export const pathScene: Scene = {
     const { left, right, bottom, top } = boxOfFigure({ kind: 'outline', contours: read });
     if (!(right > left && top > bottom)) throw new CoreError('path/flat', {});
     const scale = width! / (right - left);
+    // As it is read, from its left and its top edge.
+    const corner = shiftBy(-left * scale, -bottom * scale);
+    checkSimple(
+      drawn(path, scale, scale).map((each) => moveContour(each, corner)),
+      width! / 2000,
+    );
     // SVG's y goes downward.
     const contours = drawn(path, scale, -scale);
-    checkSimple(contours, width! / 2000);
     return alone('path', 'Shape', contours, [{ axis: 'across', number: 'width', long: width! }]);
   },
 };

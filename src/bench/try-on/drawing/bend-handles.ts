@@ -1,9 +1,9 @@
-import { bentInTurn, takesUp } from '../../core/bend/bent-by.ts';
-import type { MotifScale } from '../../core/design/motif/motif-numbers.ts';
-import { readBend } from '../../core/design/try-on/read-bend.ts';
-import type { BendSpec } from '../../core/design/try-on/try-on-schema.ts';
-import type { ScenePart } from '../../core/scene/scene.ts';
-import type { Place } from '../../core/shape/places.ts';
+import { bentInTurn, takesUp } from '../../../core/bend/bent-by.ts';
+import type { MotifScale } from '../../../core/design/motif/motif-numbers.ts';
+import { readBend } from '../../../core/design/try-on/read-bend.ts';
+import type { BendSpec } from '../../../core/design/try-on/try-on-schema.ts';
+import type { ScenePart } from '../../../core/scene/scene.ts';
+import type { Place } from '../../../core/shape/places.ts';
 import { handText } from './hold-scene.ts';
 
 /** A place of a bend that can be taken hold of. */

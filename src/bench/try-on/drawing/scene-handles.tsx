@@ -1,13 +1,13 @@
-import type { Design } from '../../core/design/design-schema.ts';
-import { type SpecifiedPart, tryOnScale } from '../../core/design/try-on/compile-try-on.ts';
-import type { Place } from '../../core/shape/places.ts';
-import { wayOf } from '../../kit/arrow-keys.ts';
-import { followPointer } from '../../kit/follow-pointer.ts';
-import { valueIfAny } from '../../wording/attempt.ts';
-import { dispatch } from '../state/bench-store.ts';
+import type { Design } from '../../../core/design/design-schema.ts';
+import { type SpecifiedPart, tryOnScale } from '../../../core/design/try-on/compile-try-on.ts';
+import type { Place } from '../../../core/shape/places.ts';
+import { wayOf } from '../../../kit/arrow-keys.ts';
+import { followPointer } from '../../../kit/follow-pointer.ts';
+import { valueIfAny } from '../../../wording/attempt.ts';
+import { dispatch } from '../../state/bench-store.ts';
+import { bendsOf, changeBends, tryOnOf } from '../try-on-edits.ts';
 import { afterBend, type BendHandle, handlesOf } from './bend-handles.ts';
 import { type ScenePlace, toScene, toView } from './scene-camera.ts';
-import { bendsOf, changeBends, tryOnOf } from './try-on-edits.ts';
 
 interface SceneHandlesProps {
   readonly design: Design;

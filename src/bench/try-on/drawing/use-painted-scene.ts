@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Design } from '../../core/design/design-schema.ts';
-import type { TryOn } from '../../core/design/try-on/try-on-schema.ts';
-import type { SeenWindow } from '../../core/paint/seen/seen-window.ts';
-import { latest } from '../../kit/latest.ts';
-import type { Attempt } from '../../wording/attempt.ts';
-import { openClothWorker } from '../../workers/open-worker.ts';
-import type { PaintedScene } from '../../workers/try-on-work.ts';
+import type { Design } from '../../../core/design/design-schema.ts';
+import type { TryOn } from '../../../core/design/try-on/try-on-schema.ts';
+import type { SeenWindow } from '../../../core/paint/seen/seen-window.ts';
+import { latest } from '../../../kit/latest.ts';
+import type { Attempt } from '../../../wording/attempt.ts';
+import { openClothWorker } from '../../../workers/open-worker.ts';
+import type { PaintedScene } from '../../../workers/try-on-work.ts';
 
 /** A scene that is wished for in a window. */
 export interface SceneWish {

@@ -1,17 +1,17 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
-import { parseWay } from '../../core/design/motif/motif-numbers.ts';
-import type { SpecifiedPart } from '../../core/design/try-on/compile-try-on.ts';
-import { tryOnScale } from '../../core/design/try-on/compile-try-on.ts';
-import { toNumber } from '../../core/exact/rational.ts';
-import type { Place } from '../../core/shape/places.ts';
-import { wayOf } from '../../kit/arrow-keys.ts';
-import { followPointer } from '../../kit/follow-pointer.ts';
-import { benchState, dispatch } from '../state/bench-store.ts';
+import { parseWay } from '../../../core/design/motif/motif-numbers.ts';
+import type { SpecifiedPart } from '../../../core/design/try-on/compile-try-on.ts';
+import { tryOnScale } from '../../../core/design/try-on/compile-try-on.ts';
+import { toNumber } from '../../../core/exact/rational.ts';
+import type { Place } from '../../../core/shape/places.ts';
+import { wayOf } from '../../../kit/arrow-keys.ts';
+import { followPointer } from '../../../kit/follow-pointer.ts';
+import { benchState, dispatch } from '../../state/bench-store.ts';
+import { changeParts } from '../try-on-edits.ts';
+import { choosePart, useTryOn } from '../try-on-store.ts';
 import { flatWay, handText, partAt } from './hold-scene.ts';
 import { fitScene, zoomScene } from './scene-actions.ts';
 import { pannedBy, type ScenePlace, toScene } from './scene-camera.ts';
-import { changeParts } from './try-on-edits.ts';
-import { choosePart, useTryOn } from './try-on-store.ts';
 
 /** CSS pixels that a pointer may stray and still have clicked. */
 const STRAY = 4;

@@ -1,13 +1,13 @@
 import { useEffect, useMemo, useRef } from 'react';
-import { inColourway } from '../../core/design/colourway.ts';
-import type { Design } from '../../core/design/design-schema.ts';
-import { usePixelRatio } from '../../kit/use-pixel-ratio.ts';
-import { useSize } from '../../kit/use-size.ts';
-import { useDesign } from '../state/bench-store.ts';
+import { inColourway } from '../../../core/design/colourway.ts';
+import type { Design } from '../../../core/design/design-schema.ts';
+import { usePixelRatio } from '../../../kit/use-pixel-ratio.ts';
+import { useSize } from '../../../kit/use-size.ts';
+import { useDesign } from '../../state/bench-store.ts';
+import { inEachDesign, tryOnOf } from '../try-on-edits.ts';
 import { FITTED, placeOf } from './scene-camera.ts';
 import { SceneInk } from './scene-ink.tsx';
 import { drawCloth, windowOf } from './scene-view.tsx';
-import { inEachDesign, tryOnOf } from './try-on-edits.ts';
 import { useDrawnScene } from './use-drawn-scene.ts';
 import { usePaintedScene } from './use-painted-scene.ts';
 

@@ -1,7 +1,7 @@
 import { Fragment } from 'react';
-import type { BentLine } from '../../core/scene/bent-outline.ts';
-import type { DrawnLine } from '../../core/scene/draw-part.ts';
-import type { DrawnDimension, WholeDrawing } from '../../core/scene/whole-drawing.ts';
+import type { BentLine } from '../../../core/scene/bent-outline.ts';
+import type { DrawnLine } from '../../../core/scene/draw-part.ts';
+import type { DrawnDimension, WholeDrawing } from '../../../core/scene/whole-drawing.ts';
 import { type ScenePlace, toView } from './scene-camera.ts';
 
 /** Lines as the data of a path in the view's pixels. */

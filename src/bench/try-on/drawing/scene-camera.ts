@@ -1,6 +1,6 @@
-import type { Box } from '../../core/shape/figure-box.ts';
-import type { Place } from '../../core/shape/places.ts';
-import type { Size } from '../../kit/use-size.ts';
+import type { Box } from '../../../core/shape/figure-box.ts';
+import type { Place } from '../../../core/shape/places.ts';
+import type { Size } from '../../../kit/use-size.ts';
 
 /** How a scene is looked at: so large that it fits, or where somebody went. */
 export type SceneCamera = { readonly kind: 'fitted' } | ({ readonly kind: 'placed' } & ScenePlace);

@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
-import { parsePersonHeight, readSceneNumber } from '../../core/design/try-on/try-on-numbers.ts';
-import type { TryOn } from '../../core/design/try-on/try-on-schema.ts';
-import { type DrawnDimension, labelPlace, PERSON } from '../../core/scene/whole-drawing.ts';
-import { errorSentence } from '../../wording/error-sentence.ts';
-import { dispatch } from '../state/bench-store.ts';
+import { parsePersonHeight, readSceneNumber } from '../../../core/design/try-on/try-on-numbers.ts';
+import type { TryOn } from '../../../core/design/try-on/try-on-schema.ts';
+import { type DrawnDimension, labelPlace, PERSON } from '../../../core/scene/whole-drawing.ts';
+import { errorSentence } from '../../../wording/error-sentence.ts';
+import { dispatch } from '../../state/bench-store.ts';
+import { changingTryOn, setSceneNumber } from '../try-on-edits.ts';
 import type { ScenePlace } from './scene-camera.ts';
 import { toView } from './scene-camera.ts';
-import { changingTryOn, setSceneNumber } from './try-on-edits.ts';
 
 /** Half of the field's width, and a little air, in CSS pixels. */
 const HALF = 46;

@@ -1,4 +1,4 @@
-import type { KeyWords } from '../state/key-list.ts';
+import type { KeyWords } from '../../state/key-list.ts';
 
 /** What the hand and the keys do on a scene. */
 export const SCENE_KEYS: readonly KeyWords[] = [

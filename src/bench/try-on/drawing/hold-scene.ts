@@ -1,7 +1,7 @@
-import type { Bent } from '../../core/bend/bent.ts';
-import type { SpecifiedPart } from '../../core/design/try-on/compile-try-on.ts';
-import type { BentLine } from '../../core/scene/bent-outline.ts';
-import type { Place } from '../../core/shape/places.ts';
+import type { Bent } from '../../../core/bend/bent.ts';
+import type { SpecifiedPart } from '../../../core/design/try-on/compile-try-on.ts';
+import type { BentLine } from '../../../core/scene/bent-outline.ts';
+import type { Place } from '../../../core/shape/places.ts';
 
 /** The part that is seen at a place of the drawing, the uppermost of them. */
 export function partAt(parts: readonly SpecifiedPart[], place: Place): SpecifiedPart | undefined {

@@ -1,6 +1,6 @@
-import { calibration, NOMINAL_PIXELS_PER_MM } from '../cloth/cloth-store.ts';
+import { calibration, NOMINAL_PIXELS_PER_MM } from '../../cloth/cloth-store.ts';
+import { useTryOn } from '../try-on-store.ts';
 import { FITTED, placeOf, zoomedAbout } from './scene-camera.ts';
-import { useTryOn } from './try-on-store.ts';
 
 /** CSS pixels of a millimetre on this monitor. */
 export function perTrueMillimetre(): number {

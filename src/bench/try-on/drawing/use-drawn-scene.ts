@@ -1,9 +1,9 @@
 import { useMemo, useRef } from 'react';
-import type { Design } from '../../core/design/design-schema.ts';
-import { type DrawnTryOn, drawTryOn } from '../../core/design/try-on/compile-try-on.ts';
-import { type WholeDrawing, wholeDrawing } from '../../core/scene/whole-drawing.ts';
-import { attempt } from '../../wording/attempt.ts';
-import { tryOnOf } from './try-on-edits.ts';
+import type { Design } from '../../../core/design/design-schema.ts';
+import { type DrawnTryOn, drawTryOn } from '../../../core/design/try-on/compile-try-on.ts';
+import { type WholeDrawing, wholeDrawing } from '../../../core/scene/whole-drawing.ts';
+import { attempt } from '../../../wording/attempt.ts';
+import { tryOnOf } from '../try-on-edits.ts';
 
 /** A scene's lines as they are drawn in the view. */
 export interface DrawnScene {
