@@ -79,14 +79,21 @@ canvas();
 console.log(`${covered(paint(1, 0))} pixels of cloth, and ${covered(theirs)} of the canvas`);
 
 let shift = 0;
+
+/** Paints after one more move of the hand. */
+function moved(coarse: number): void {
+  shift += 1;
+  paint(coarse, shift);
+}
+
 const took = race(7, {
-  fine: () => paint(1, (shift += 1)),
-  coarse: () => paint(COARSE, (shift += 1)),
+  fine: () => moved(1),
+  coarse: () => moved(COARSE),
   canvas,
 });
 const each = Array.from({ length: 15 }, () => {
   const start = performance.now();
-  paint(1, (shift += 1));
+  moved(1);
   return performance.now() - start;
 });
 console.log(
