@@ -4,6 +4,7 @@ import type { Design } from '../../core/design/design-schema.ts';
 import { withNewer } from '../../core/design/plies/lay-over.ts';
 import type { DesignContent } from '../../core/design/plies/plies-schema.ts';
 import { readPlies } from '../../core/design/plies/read-plies.ts';
+import { NewerOnShelf } from '../../kit/from-shelf/newer-on-shelf.tsx';
 import { useOnShelf } from '../../kit/from-shelf/use-on-shelf.ts';
 import { postDesign } from '../../kit/post-design.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
@@ -17,23 +18,13 @@ import { putPly } from './put-plies.ts';
 export function PlySourcePart({ at, content }: PlyPartProps & { readonly content: DesignContent }) {
   const onShelf = useOnShelf(content.from?.id);
   const { from } = content;
-  const isNewer =
-    from !== null && onShelf !== undefined && onShelf !== 'gone' && onShelf.version > from.version;
   return (
     <section aria-label="Where it is from" className="flex flex-col gap-2 text-[13px]">
-      {isNewer && (
-        <div className="flex flex-col gap-2 rounded-lg bg-weld-pale px-3 py-2">
-          <p>“{onShelf.design.name}” has changed on the shelf since.</p>
-          <button
-            type="button"
-            className="button self-start"
-            onClick={() => takeNewer(at, onShelf.design, { id: from.id, version: onShelf.version })}
-          >
-            Take the change
-          </button>
-        </div>
-      )}
-      {onShelf === 'gone' && <p className="hint">It is no longer on the shelf; this copy stays.</p>}
+      <NewerOnShelf
+        from={from}
+        onShelf={onShelf}
+        onTake={(newer, taken) => takeNewer(at, newer.design, taken)}
+      />
       <button
         type="button"
         className="button self-start"

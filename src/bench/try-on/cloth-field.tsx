@@ -6,6 +6,7 @@ import type { ScenePart } from '../../core/scene/scene.ts';
 import { Dialog } from '../../kit/dialog.tsx';
 import { DialogActions } from '../../kit/dialog-actions.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
+import { NewerOnShelf } from '../../kit/from-shelf/newer-on-shelf.tsx';
 import { openDesign } from '../../kit/from-shelf/open-design.ts';
 import { ShelfChooser } from '../../kit/from-shelf/shelf-chooser.tsx';
 import { useOnShelf } from '../../kit/from-shelf/use-on-shelf.ts';
@@ -56,28 +57,13 @@ export function ClothField({ design, part, cloth }: ClothFieldProps) {
 /** Whether the shelf has a newer one of a design, or none any more. */
 function ClothSource({ at, cloth: { from } }: { at: number; cloth: ClothSpec }) {
   const onShelf = useOnShelf(from?.id);
-  const isNewer =
-    from !== null && onShelf !== undefined && onShelf !== 'gone' && onShelf.version > from.version;
   return (
     <div className="flex flex-col gap-2 text-[13px]">
-      {isNewer && (
-        <div className="flex flex-col gap-2 rounded-lg bg-weld-pale px-3 py-2">
-          <p>“{onShelf.design.name}” has changed on the shelf since.</p>
-          <button
-            type="button"
-            className="button self-start"
-            onClick={() =>
-              dispatch({
-                kind: 'edit',
-                edit: takeNewerCloth(at, onShelf.design, { id: from.id, version: onShelf.version }),
-              })
-            }
-          >
-            Take the change
-          </button>
-        </div>
-      )}
-      {onShelf === 'gone' && <p className="hint">It is no longer on the shelf; this copy stays.</p>}
+      <NewerOnShelf
+        from={from}
+        onShelf={onShelf}
+        onTake={({ design }, taken) => dispatch({ kind: 'edit', edit: takeNewerCloth(at, design, taken) })}
+      />
       <button
         type="button"
         className="button self-start"

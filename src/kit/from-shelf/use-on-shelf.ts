@@ -3,7 +3,10 @@ import { RequestError } from '../request.ts';
 import { type OpenedFromShelf, openDesign } from './open-design.ts';
 
 /** A design as the shelf has it; "gone" where it has it no longer, undefined until that is known. */
-export function useOnShelf(id: string | undefined): OpenedFromShelf | 'gone' | undefined {
+export type OnShelf = OpenedFromShelf | 'gone' | undefined;
+
+/** A design as the shelf has it; "gone" where it has it no longer, undefined until that is known. */
+export function useOnShelf(id: string | undefined): OnShelf {
   const [found, setFound] = useState<OpenedFromShelf | 'gone'>();
   useEffect(() => {
     setFound(undefined);

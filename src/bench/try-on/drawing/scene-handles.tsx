@@ -1,9 +1,9 @@
 import type { Design } from '../../../core/design/design-schema.ts';
 import { type SpecifiedPart, tryOnScale } from '../../../core/design/try-on/compile-try-on.ts';
 import type { Place } from '../../../core/shape/places.ts';
-import { wayOf } from '../../../kit/arrow-keys.ts';
-import { followPointer } from '../../../kit/follow-pointer.ts';
 import { valueIfAny } from '../../../wording/attempt.ts';
+import { ClothHandle } from '../../cloth/cloth-handle.tsx';
+import type { ClothPlaces } from '../../cloth/use-cloth-view.ts';
 import { dispatch } from '../../state/bench-store.ts';
 import { bendsOf, changeBends, tryOnOf } from '../try-on-edits.ts';
 import { afterBend, type BendHandle, handlesOf } from './bend-handles.ts';
@@ -40,36 +40,24 @@ export function SceneHandles({ design, part, bend, place }: SceneHandlesProps) {
     const edit = changeBends(drawn.key, (bends) => bends.toSpliced(bend, 1, handle.moved(inBox)));
     dispatch({ kind: 'edit', edit, tag });
   };
+  const view: ClothPlaces = {
+    perMillimetre: place.perMillimetre,
+    toView: (at) => toView(place, at),
+    toCloth: (at) => toScene(place, at),
+  };
   return handles.map((handle) => {
     const scene = onDrawing(handle);
-    const { x, y } = toView(place, scene);
     return (
-      <button
+      <ClothHandle
         key={handle.name}
-        type="button"
-        aria-label={handle.name}
-        title={`${handle.name}: drag it, or use the arrows`}
-        className="-translate-x-1/2 -translate-y-1/2 absolute h-6 w-6 cursor-move touch-none rounded-full border-2 border-paper bg-woad shadow-[0_1px_6px_rgb(32_41_43/0.45)]"
-        style={{ left: x, top: y }}
-        onPointerDown={(event) => {
-          if (event.button !== 0) return;
-          event.stopPropagation();
-          const box = event.currentTarget.parentElement!.getBoundingClientRect();
-          const tag = `bend-${event.timeStamp}`;
-          followPointer(
-            event,
-            ({ clientX, clientY }) =>
-              put(handle, toScene(place, { x: clientX - box.left, y: clientY - box.top }), tag),
-            () => dispatch({ kind: 'settle' }),
-          );
-        }}
-        onKeyDown={(event) => {
-          const way = wayOf(event.key);
-          if (way === undefined) return;
-          event.preventDefault();
-          event.stopPropagation();
-          const step = ((event.shiftKey ? 10 : 1) * Math.max(drawn.box.width, drawn.box.height)) / 200;
-          put(handle, { x: scene.x + way.right * step, y: scene.y + way.up * step }, `bend-${handle.name}`);
+        name={handle.name}
+        tag={`bend-${handle.name}`}
+        at={scene}
+        view={view}
+        onDrag={(to, tag) => put(handle, to, tag)}
+        onArrow={(way, far, tag) => {
+          const step = ((far ? 10 : 1) * Math.max(drawn.box.width, drawn.box.height)) / 200;
+          put(handle, { x: scene.x + way.right * step, y: scene.y + way.up * step }, tag);
         }}
       />
     );

@@ -1,14 +1,11 @@
 import type { SeenLayer } from '../../paint/seen/paint-scene.ts';
 import type { BentLine } from '../../scene/bent-outline.ts';
 import type { DrawnLine } from '../../scene/draw-part.ts';
-import { line } from '../../scene/drawn.ts';
 import type { InkWeight } from '../../scene/scene.ts';
-import { type DrawnDimension, labelPlace, type WholeDrawing } from '../../scene/whole-drawing.ts';
-import { polyline, shiftBy } from '../../shape/contour.ts';
+import type { DrawnDimension, WholeDrawing } from '../../scene/whole-drawing.ts';
+import { polyline } from '../../shape/contour.ts';
 import type { Dashes, Figure } from '../../shape/figure.ts';
-import { moveFigure } from '../../shape/figure.ts';
-import { boxOfFigure } from '../../shape/figure-box.ts';
-import { letters } from '../../shape/letters/letters.ts';
+import { dimensionShapes } from './dimension-shapes.ts';
 
 /** Colours of a working drawing. */
 export const INK = '#20292b';
@@ -65,60 +62,13 @@ function strokes(lines: readonly BentLine[], width: number, dashes: Dashes | nul
   };
 }
 
-/** A length as it is written beside what it measures. */
-export function dimensionText(length: number): string {
-  return `${Number(length.toFixed(1))} mm`;
-}
-
-/** Half of a dimension's number with the card that it stands on, in millimetres. @param width  of an outline */
-export function halfLabel(length: number, width: number): number {
-  return (dimensionText(length).length * LETTER * 9 * width) / 2 + 5 * width;
-}
-
-/** How far a letter of the type of numbers goes on, as a part of its capitals' height. */
-const LETTER = 0.88;
-
-function dimensionLayers(dimension: DrawnDimension, width: number) {
-  const { from, to, leaders, length } = dimension;
-  const label = labelPlace(dimension, halfLabel(length, width));
-  const thin = 0.7 * width;
-  const tick = 5 * width;
-  const height = 9 * width;
-  const written = letters(dimensionText(length), 'mono', height);
-  const text = moveFigure(written, shiftBy(label.x, label.y));
-  const { left, right, bottom, top } = boxOfFigure(text);
-  const around = 4 * width;
-  const card = polyline(
-    [
-      { x: left - around, y: bottom - around },
-      { x: right + around, y: bottom - around },
-      { x: right + around, y: top + around },
-      { x: left - around, y: top + around },
-    ],
-    true,
-  );
-  const lines = [
-    line(from.x, from.y, to.x, to.y),
-    ...[from, to].map(({ x, y }) => line(x - tick, y - tick, x + tick, y + tick)),
-    ...leaders.map(([one, other]) => line(one.x, one.y, other.x, other.y)),
-  ];
+function dimensionLayers(dimension: DrawnDimension, width: number): readonly SeenLayer[] {
+  const { lines, card, text, thin } = dimensionShapes(dimension, width);
+  const paper: Figure = { kind: 'outline', contours: [polyline(card.places, true)] };
   return [
-    layer(
-      strokes(
-        lines.map(({ start, segments }) => ({
-          places: [start, ...segments.flatMap((each) => (each.kind === 'line' ? [each.to] : []))],
-          closed: false,
-        })),
-        thin,
-        null,
-      ),
-      MEASURE_INK,
-    ),
-    layer({ kind: 'outline', contours: [card] }, PAPER),
-    layer(
-      { kind: 'edge', of: { kind: 'outline', contours: [card] }, width: thin, ends: 'sharp', dashes: null },
-      MEASURE_INK,
-    ),
+    layer(strokes(lines, thin, null), MEASURE_INK),
+    layer(paper, PAPER),
+    layer({ kind: 'edge', of: paper, width: thin, ends: 'sharp', dashes: null }, MEASURE_INK),
     layer(text, MEASURE_INK),
   ];
 }

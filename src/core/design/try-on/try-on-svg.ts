@@ -10,14 +10,13 @@ import type { SeenWindow } from '../../paint/seen/seen-window.ts';
 import type { BentLine } from '../../scene/bent-outline.ts';
 import type { DrawnLine } from '../../scene/draw-part.ts';
 import type { InkWeight } from '../../scene/scene.ts';
-import { type DrawnDimension, labelPlace } from '../../scene/whole-drawing.ts';
-import { polyline, shiftBy, traceContour } from '../../shape/contour.ts';
-import { moveFigure } from '../../shape/figure.ts';
+import type { DrawnDimension } from '../../scene/whole-drawing.ts';
+import { polyline, traceContour } from '../../shape/contour.ts';
 import { boxOfFigure } from '../../shape/figure-box.ts';
-import { letters } from '../../shape/letters/letters.ts';
 import type { Sink } from '../../shape/sink.ts';
 import type { TriedPart, TriedScene } from './compile-try-on.ts';
-import { dimensionText, FAINT_INK, halfLabel, INK, MEASURE_INK, PAPER, WEIGHTS } from './ink-layers.ts';
+import { dimensionShapes } from './dimension-shapes.ts';
+import { FAINT_INK, INK, MEASURE_INK, PAPER, WEIGHTS } from './ink-layers.ts';
 import { type OrderedTryOn, orderTryOn, type TryOnOrder } from './order-try-on.ts';
 import { partPng } from './part-png.ts';
 import { figureOf, type LightOf } from './try-on-layers.ts';
@@ -161,38 +160,13 @@ function dimensionSvg(
   line: number,
   { path, trace }: { readonly path: PathText; readonly trace: (draw: (sink: Sink) => void) => string },
 ): string {
-  const { from, to, leaders, length } = dimension;
-  const label = labelPlace(dimension, halfLabel(length, line));
-  const tick = 5 * line;
-  const around = 4 * line;
-  const lines: readonly BentLine[] = [
-    { places: [from, to], closed: false },
-    ...[from, to].map(({ x, y }) => ({
-      places: [
-        { x: x - tick, y: y - tick },
-        { x: x + tick, y: y + tick },
-      ],
-      closed: false,
-    })),
-    ...leaders.map((places) => ({ places, closed: false })),
-  ];
-  const text = moveFigure(letters(dimensionText(length), 'mono', 9 * line), shiftBy(label.x, label.y));
-  const { left, right, bottom, top } = boxOfFigure(text);
-  const card: BentLine = {
-    places: [
-      { x: left - around, y: bottom - around },
-      { x: right + around, y: bottom - around },
-      { x: right + around, y: top + around },
-      { x: left - around, y: top + around },
-    ],
-    closed: true,
-  };
+  const { lines, card, text, thin } = dimensionShapes(dimension, line);
   const written = trace((sink) => {
-    if (text.kind === 'outline') for (const contour of text.contours) traceContour(contour, sink);
+    for (const contour of text.contours) traceContour(contour, sink);
   });
   return (
-    strokeSvg(path(lines), MEASURE_INK, 0.7 * line, '') +
-    `<path d="${path([card])}" fill="${PAPER}" stroke="${MEASURE_INK}" stroke-width="${lengthText(0.7 * line)}"/>\n` +
+    strokeSvg(path(lines), MEASURE_INK, thin, '') +
+    `<path d="${path([card])}" fill="${PAPER}" stroke="${MEASURE_INK}" stroke-width="${lengthText(thin)}"/>\n` +
     `<path d="${written}" fill="${MEASURE_INK}"/>\n`
   );
 }
