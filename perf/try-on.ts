@@ -9,6 +9,7 @@ import { paintTile } from '../src/core/paint/painting.ts';
 import type { ClothLight } from '../src/core/paint/seen/cloth-light.ts';
 import { type ClothTile, lightOfUnit } from '../src/core/paint/seen/cloth-tile.ts';
 import { prepareScene } from '../src/core/paint/seen/paint-scene.ts';
+import { rowMemory } from '../src/core/paint/seen/remembered-rows.ts';
 import type { SeenWindow } from '../src/core/paint/seen/seen-window.ts';
 import type { RepeatUnit } from '../src/core/repeat/repeat-unit.ts';
 import { line, median, race } from './timing.ts';
@@ -27,6 +28,8 @@ const lightOf = (each: RepeatUnit, tile: ClothTile) => {
   return light;
 };
 
+const memory = rowMemory(96_000_000);
+
 function scene(design: Design, shift: number) {
   const part = { ...USUAL_PART, shift: { x: `${shift} mm`, y: '0 mm' } };
   const tryOn = { ...usualTryOn('curtain'), parts: { left: part } };
@@ -41,7 +44,10 @@ function paint(coarse: number, shift: number): Uint8ClampedArray {
     perMillimetre: WINDOW.perMillimetre / coarse,
   };
   const out = new Uint8ClampedArray(4 * window.width * window.height);
-  prepareScene(clothLayers(scene(plaid, shift), window, lightOf), window).paintRows(0, window.height, out);
+  const layers = clothLayers(scene(plaid, shift), window, lightOf, (name, _, rows) =>
+    memory.remember(name, rows),
+  );
+  prepareScene(layers, window).paintRows(0, window.height, out);
   return out;
 }
 

@@ -3,7 +3,7 @@ import type { Design } from '../core/design/design-schema.ts';
 import { compileTryOn, type TriedScene } from '../core/design/try-on/compile-try-on.ts';
 import type { TryOnOrder } from '../core/design/try-on/order-try-on.ts';
 import { type TryOnFacts, tryOnFacts } from '../core/design/try-on/try-on-facts.ts';
-import { clothLayers } from '../core/design/try-on/try-on-layers.ts';
+import { clothLayers, type Remember } from '../core/design/try-on/try-on-layers.ts';
 import { tryOnPage } from '../core/design/try-on/try-on-page.ts';
 import { tryOnPng } from '../core/design/try-on/try-on-png.ts';
 import type { TryOn } from '../core/design/try-on/try-on-schema.ts';
@@ -11,6 +11,7 @@ import { tryOnSvg } from '../core/design/try-on/try-on-svg.ts';
 import type { ClothLight } from '../core/paint/seen/cloth-light.ts';
 import { lightOfUnit } from '../core/paint/seen/cloth-tile.ts';
 import { prepareScene } from '../core/paint/seen/paint-scene.ts';
+import { rowMemory } from '../core/paint/seen/remembered-rows.ts';
 import type { SeenWindow } from '../core/paint/seen/seen-window.ts';
 import type { RepeatUnit } from '../core/repeat/repeat-unit.ts';
 import type { Pictures } from '../core/shape/picture.ts';
@@ -36,6 +37,9 @@ export type SceneFile = 'png' | 'svg' | 'page';
 /** Repeats and their lights that are kept: a scene has few cloths, and is painted again and again. */
 const MOST_UNITS = 10;
 const MOST_LIGHTS = 4;
+
+/** Bytes of painted parts that are kept. */
+const MOST_REMEMBERED = 96_000_000;
 
 const units = new Map<string, RepeatUnit>();
 const lights = new WeakMap<RepeatUnit, Map<string, ClothLight>>();
@@ -67,6 +71,20 @@ function keptLight(unit: RepeatUnit, tile: { readonly width: number; readonly he
   return light;
 }
 
+/** What parts looked like: a drag changes one of them. */
+const memory = rowMemory(MOST_REMEMBERED);
+const unitNames = new WeakMap<RepeatUnit, number>();
+let named = 0;
+
+const remembered: Remember = (name, unit, rows) => {
+  const known = unitNames.get(unit) ?? named;
+  if (known === named) {
+    unitNames.set(unit, named);
+    named += 1;
+  }
+  return memory.remember(`${known} ${name}`, rows);
+};
+
 /** Paints the cloth of a scene as far as it is looked at. @throws CoreError as `compileTryOn` */
 export function paintSceneOrder(
   { design, tryOn, window, coarse }: SceneOrder,
@@ -80,7 +98,11 @@ export function paintSceneOrder(
     perMillimetre: window.perMillimetre / coarse,
   };
   const image = new ImageData(fewer.width, fewer.height);
-  prepareScene(clothLayers(scene, fewer, keptLight), fewer).paintRows(0, fewer.height, image.data);
+  prepareScene(clothLayers(scene, fewer, keptLight, remembered), fewer).paintRows(
+    0,
+    fewer.height,
+    image.data,
+  );
   const canvas = new OffscreenCanvas(fewer.width, fewer.height);
   canvas.getContext('2d')!.putImageData(image, 0, 0);
   return { image: canvas.transferToImageBitmap(), facts: tryOnFacts(scene) };

@@ -114,7 +114,7 @@ test('an empty shelf teaches, and its first design is made from it', async ({ pa
     await expect(page.getByRole('region', { name: 'Measures' })).toContainText('24 ends × 24 picks');
     // Whoever makes a first design is taken round, and may leave.
     const tour = page.getByRole('complementary', { name: 'Tour of the steps' });
-    await expect(tour).toContainText('step 2 of 5');
+    await expect(tour).toContainText('step 2 of 6');
     await tour.getByRole('button', { name: 'Next' }).click();
     await expect(page.getByRole('region', { name: 'Lay' })).toBeVisible();
     await tour.getByRole('button', { name: 'Leave the tour' }).click();

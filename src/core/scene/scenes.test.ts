@@ -89,8 +89,7 @@ describe.each(SCENES.map((scene) => [scene.key, scene] as const))('the scene %s'
 });
 
 describe('scenes', () => {
-  // Letters of a variable font are drawn of strokes that lie over each other.
-  it.each(SCENES.filter(({ needs }) => needs !== 'letters').map((scene) => [scene.key, scene] as const))(
+  it.each(SCENES.map((scene) => [scene.key, scene] as const))(
     'have outlines that are plain, none of which winds twice round anything: %s',
     (_, scene) => {
       const { parts } = drawnWith(scene, 'usual');

@@ -16,15 +16,24 @@ import type { TriedPart, TriedScene } from './compile-try-on.ts';
 /** Gives the light of a repeat in a tile; whoever paints again and again keeps it. */
 export type LightOf = (unit: RepeatUnit, tile: ClothTile) => ClothLight;
 
+/** Gives the rows of a part again where they were painted before. @param name  holds all that its rows depend on, but its repeat */
+export type Remember = (name: string, unit: RepeatUnit, rows: SeenRows) => SeenRows;
+
 /** The cloth of a scene, part by part, as it is painted in a window. */
 export function clothLayers(
   { parts, finest }: TriedScene,
   window: SeenWindow,
   lightOf: LightOf,
+  remember?: Remember,
 ): readonly SeenLayer[] {
   return parts.flatMap((part): readonly SeenLayer[] => {
-    const layer = partLayer(part, { window, finest, lightOf });
-    return layer === undefined ? [] : [layer];
+    const rows = partRows(part, { window, finest, lightOf });
+    if (rows === undefined) return [];
+    const { drawn, cloth, place, shading } = part;
+    const name = () =>
+      JSON.stringify([drawn.part.at, drawn.part.box, drawn.bends, place, shading, finest, window]);
+    const known = remember === undefined ? rows : remember(name(), cloth!.unit, rows);
+    return [{ figure: figureOf(drawn.outline), paint: { rows: known } }];
   });
 }
 
@@ -34,11 +43,6 @@ export interface PartWish {
   /** The finest that is seen, in millimetres; 0 from close to. */
   readonly finest: number;
   readonly lightOf: LightOf;
-}
-
-function partLayer(part: TriedPart, wish: PartWish): SeenLayer | undefined {
-  const rows = partRows(part, wish);
-  return rows === undefined ? undefined : { figure: figureOf(part.drawn.outline), paint: { rows } };
 }
 
 /** Rows of a part's cloth, in all of a window; undefined where it is bare or nothing of it is seen. */

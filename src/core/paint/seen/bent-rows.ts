@@ -122,8 +122,8 @@ export function bentRows({ bent, cloth, place, window, shading, finest }: BentOr
     let there = fallsAt(from + NEIGHBOURS);
     return (x) => {
       if (x >= start + NEIGHBOURS) {
+        here = x === start + NEIGHBOURS ? there : fallsAt(x);
         start = x;
-        here = fallsAt(x);
         there = fallsAt(x + NEIGHBOURS);
       }
       return here + ((there - here) * (x - start)) / NEIGHBOURS;

@@ -5,6 +5,8 @@ export interface LightLevel {
   readonly width: number;
   readonly height: number;
   readonly light: Float32Array;
+  /** Whether all of it is opaque, so that nobody has to look. */
+  readonly isOpaque: boolean;
 }
 
 /** A painted tile that repeats, and its reductions, each half as wide and high as the one before, down to one pixel. */
@@ -31,14 +33,16 @@ function isPower(pixels: number): boolean {
 
 function lightOf(bytes: Uint8Array | Uint8ClampedArray, width: number, height: number): LightLevel {
   const light = new Float32Array(4 * width * height);
+  let isOpaque = true;
   for (let at = 0; at < light.length; at += 4) {
     const opacity = bytes[at + 3]! / 255;
     for (let channel = 0; channel < 3; channel += 1) {
       light[at + channel] = (LINEAR_OF_BYTE[bytes[at + channel]!]! / LINEAR_ONE) * opacity;
     }
     light[at + 3] = opacity;
+    isOpaque &&= opacity === 1;
   }
-  return { width, height, light };
+  return { width, height, light, isOpaque };
 }
 
 /**
@@ -47,7 +51,7 @@ function lightOf(bytes: Uint8Array | Uint8ClampedArray, width: number, height: n
  */
 const WEIGHTS = [1 / 8, 3 / 8, 3 / 8, 1 / 8] as const;
 
-function reduced({ width, height, light }: LightLevel): LightLevel {
+function reduced({ width, height, light, isOpaque }: LightLevel): LightLevel {
   const across = Math.max(1, width >> 1);
   const down = Math.max(1, height >> 1);
   const narrow = along(light, {
@@ -59,7 +63,7 @@ function reduced({ width, height, light }: LightLevel): LightLevel {
     lineOut: 4 * across,
   });
   const low = along(narrow, { from: height, to: down, lines: across, step: 4 * across, line: 4, lineOut: 4 });
-  return { width: across, height: down, light: low };
+  return { width: across, height: down, light: low, isOpaque };
 }
 
 interface Axis {

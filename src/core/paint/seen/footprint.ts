@@ -97,7 +97,7 @@ export function lookAt(cloth: ClothLight, x: number, y: number, plan: LookPlan, 
 
 /** Adds light between four pixels of a reduction. */
 function addLight(
-  { width, height, light }: LightLevel,
+  { width, height, light, isOpaque }: LightLevel,
   x: number,
   y: number,
   weight: number,
@@ -126,5 +126,7 @@ function addLight(
   out[0]! += a * light[p]! + b * light[q]! + c * light[r]! + d * light[s]!;
   out[1]! += a * light[p + 1]! + b * light[q + 1]! + c * light[r + 1]! + d * light[s + 1]!;
   out[2]! += a * light[p + 2]! + b * light[q + 2]! + c * light[r + 2]! + d * light[s + 2]!;
-  out[3]! += a * light[p + 3]! + b * light[q + 3]! + c * light[r + 3]! + d * light[s + 3]!;
+  // Most cloth lets nothing through.
+  if (isOpaque) out[3]! += weight;
+  else out[3]! += a * light[p + 3]! + b * light[q + 3]! + c * light[r + 3]! + d * light[s + 3]!;
 }

@@ -6,6 +6,7 @@ import { checkSimple } from '../check-simple.ts';
 import { drawn } from '../drawn.ts';
 import { readPath } from '../read-path.ts';
 import type { Dimension, Scene } from '../scene.ts';
+import { united } from '../united.ts';
 
 /** Letters of a shipped font, as high as their capitals. */
 export const lettersScene: Scene = {
@@ -16,7 +17,7 @@ export const lettersScene: Scene = {
   numbers: [{ key: 'height', label: 'Height of the capitals', usual: 300, in: 'mm', least: 2, most: 5000 }],
   draw: ({ height }, { letters: { text, font } }) => {
     const figure = letters(text, font, height!);
-    const contours = figure.kind === 'outline' ? figure.contours : [];
+    const contours = united(figure.kind === 'outline' ? figure.contours : []);
     return alone('letters', 'Letters', contours, [{ axis: 'up', number: 'height', long: height! }]);
   },
 };
