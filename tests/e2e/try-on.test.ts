@@ -269,3 +269,34 @@ test('a path of one’s own is taken, and one that crosses itself is refused in 
   await expect(field).toHaveValue(/^M[\d. L]+/);
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
+
+test.describe('by finger', () => {
+  test.use({ hasTouch: true });
+
+  test('two fingers zoom a scene and move no cloth, one moves it', async ({ page, context }) => {
+    const id = await tryOnNew(page, designFromStart('plaid', 'gingham'));
+    await choose(page, 'Rectangle');
+    await painted(page);
+    const scale = page.getByRole('region', { name: 'Measures' }).getByText(/^\s*drawn at/);
+    const before = await scale.textContent();
+    const client = await context.newCDPSession(page);
+    const box = (await page.locator('canvas[data-scene="painted"]').boundingBox())!;
+    const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    const touch = (type: string, apart: readonly number[]) =>
+      client.send('Input.dispatchTouchEvent', {
+        type: type as 'touchStart',
+        touchPoints: apart.map((by, finger) => ({ x: at.x + by, y: at.y, id: finger })),
+      });
+    await touch('touchStart', [-40, 40]);
+    for (const by of [60, 90, 120]) await touch('touchMove', [-by, by]);
+    await touch('touchEnd', []);
+    await expect(scale).not.toHaveText(before!);
+    expect((await sceneOf(page, id)).parts['rectangle']?.shift.x ?? '0 mm').toBe('0 mm');
+    await touch('touchStart', [0]);
+    for (const by of [10, 30, 60]) await touch('touchMove', [by]);
+    await touch('touchEnd', []);
+    await expect
+      .poll(async () => Number.parseFloat((await sceneOf(page, id)).parts['rectangle']?.shift.x ?? '0'))
+      .toBeGreaterThan(5);
+  });
+});

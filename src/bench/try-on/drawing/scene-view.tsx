@@ -10,7 +10,7 @@ import { tryOnOf } from '../try-on-edits.ts';
 import { useTryOn } from '../try-on-store.ts';
 import { DimensionNumber } from './dimension-number.tsx';
 import { ScaleBar } from './scale-bar.tsx';
-import { placeOf, type ScenePlace, zoomedAbout } from './scene-camera.ts';
+import { placeOf, type ScenePlace } from './scene-camera.ts';
 import { SceneHandles } from './scene-handles.tsx';
 import { DimensionLines, LINE_WIDTHS, pathIn, SceneInk } from './scene-ink.tsx';
 import { SceneZoom } from './scene-zoom.tsx';
@@ -18,6 +18,7 @@ import { SideBySide } from './side-by-side.tsx';
 import { useDrawnScene } from './use-drawn-scene.ts';
 import { type ShownScene, usePaintedScene } from './use-painted-scene.ts';
 import { useScenePointer } from './use-scene-pointer.ts';
+import { useSceneZoom } from './use-scene-zoom.ts';
 
 /** The scene in all of the cloth's place: as one that is worked on, or several side by side. */
 export function SceneView() {
@@ -68,7 +69,7 @@ function OneScene() {
   const parts = drawn?.tried.parts ?? [];
   const part = parts.find(({ drawn: each }) => each.part.key === chosen) ?? parts[0];
   const pointer = useScenePointer({ parts, part, place });
-  useSceneWheel(host);
+  useSceneZoom(host);
   const wrong = drawn?.problem ?? problem;
   return (
     <div ref={host} className="relative min-h-0 min-w-0 touch-none overflow-hidden bg-paper">
@@ -176,25 +177,4 @@ export function drawCloth(
   const x = (window.corner.x - place.corner.x) * place.perMillimetre * ratio;
   const y = (place.corner.y - window.corner.y) * place.perMillimetre * ratio;
   context.drawImage(image, x, y, window.width * times, window.height * times);
-}
-
-/** Turns of the wheel, in its pixels, after which what is seen is twice as large. */
-const DOUBLED = 240;
-
-/** Zooms about the pointer by the wheel, and by a pinch on a trackpad. */
-function useSceneWheel(host: React.RefObject<HTMLDivElement | null>): void {
-  useEffect(() => {
-    const element = host.current!;
-    const wheel = (event: WheelEvent) => {
-      event.preventDefault();
-      const turned = event.deltaMode === 0 ? event.deltaY : event.deltaY * 30;
-      const { camera, view, bounds } = useTryOn.getState();
-      const box = element.getBoundingClientRect();
-      const point = { x: event.clientX - box.left, y: event.clientY - box.top };
-      const times = 2 ** (-turned / DOUBLED);
-      useTryOn.setState({ camera: zoomedAbout(placeOf(camera, bounds, view), point, times) });
-    };
-    element.addEventListener('wheel', wheel, { passive: false });
-    return () => element.removeEventListener('wheel', wheel);
-  }, [host]);
 }

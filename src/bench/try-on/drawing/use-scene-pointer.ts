@@ -1,4 +1,4 @@
-import type { KeyboardEvent, PointerEvent } from 'react';
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { parseWay } from '../../../core/design/motif/motif-numbers.ts';
 import type { SpecifiedPart } from '../../../core/design/try-on/compile-try-on.ts';
 import { tryOnScale } from '../../../core/design/try-on/compile-try-on.ts';
@@ -25,6 +25,8 @@ interface Held {
 
 /** A click chooses a part, a drag on the chosen one moves its cloth, any other pans; keys do the same. */
 export function useScenePointer({ parts, part, place }: Held) {
+  // Fingers that are down: where there are two, neither drags.
+  const down = useRef(0);
   return {
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
       if (place === undefined || (event.button !== 0 && event.button !== 1)) return;
@@ -39,12 +41,15 @@ export function useScenePointer({ parts, part, place }: Held) {
       const shift = holds ? shiftOf(under) : undefined;
       const tag = `cloth-${event.timeStamp}`;
       let moving = false;
+      let isAlone = down.current === 0;
+      down.current += 1;
       followPointer(
         event,
         (moved) => {
           const to = pointOf(moved);
           moving ||= Math.hypot(to.x - from.x, to.y - from.y) > STRAY;
-          if (!moving) return;
+          isAlone &&= down.current === 1;
+          if (!moving || !isAlone) return;
           if (under !== undefined && shift !== undefined) {
             const { bent, part: drawn } = under.drawn;
             const way = flatWay(bent, drawn.at, toScene(place, from), toScene(place, to));
@@ -54,6 +59,7 @@ export function useScenePointer({ parts, part, place }: Held) {
           }
         },
         () => {
+          down.current -= 1;
           if (!moving && event.button === 0 && under !== undefined) choosePart(under.drawn.part.key);
           dispatch({ kind: 'settle' });
         },
