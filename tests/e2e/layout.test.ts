@@ -47,7 +47,10 @@ test('nothing is clipped or too small to tap, at four sizes of window', async ({
     for (const size of SIZES) {
       await page.setViewportSize(size);
       await page.waitForTimeout(150);
-      expect(await troubles(page), `${where} at ${size.width} × ${size.height}`).toEqual([]);
+      // What is drawn over a cloth follows when that has been measured.
+      await expect
+        .poll(() => troubles(page), { message: `${where} at ${size.width} × ${size.height}`, timeout: 5000 })
+        .toEqual([]);
     }
   };
   await page.goto('/');
