@@ -277,7 +277,7 @@ test.describe('by finger', () => {
     const id = await tryOnNew(page, designFromStart('plaid', 'gingham'));
     await choose(page, 'Rectangle');
     await painted(page);
-    const scale = page.getByRole('region', { name: 'Measures' }).getByText(/^\s*drawn at/);
+    const scale = page.getByRole('region', { name: 'Measures' }).getByText(/drawn at ?\d/);
     const before = await scale.textContent();
     const client = await context.newCDPSession(page);
     const box = (await page.locator('canvas[data-scene="painted"]').boundingBox())!;
