@@ -40,6 +40,11 @@ export function exactSideText(side: Surd, unit: LengthUnit): string {
   return surdText(scaleSurd(side, fromMillimetres(ONE, unit)));
 }
 
+/** A portion as a percentage: "37.5%". */
+export function portionText({ n, d }: Rational, places: number): string {
+  return `${toDecimal({ n: n * 100n, d }, places)}%`;
+}
+
 /** A relative error in parts per million, signed: "−61 ppm", "+0.27 ppm", "0 ppm". */
 export function ppmText(error: Rational): string {
   return `${millionthsText(error)} ppm`;

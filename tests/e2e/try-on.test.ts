@@ -88,6 +88,9 @@ test('a letter is filled with fish scales, at the size that is typed, and sent',
   const square = ((200 / 25.4) * 150) ** 2;
   expect(filled / square).toBeGreaterThan(0.15);
   expect(filled / square).toBeLessThan(0.5);
+  await page.getByRole('textbox', { name: 'Letters' }).fill('LM');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Letters' })).toHaveValue('L');
   await page.getByRole('textbox', { name: 'Letters' }).fill('漢');
   await expect(page.getByText(/The font has no/)).toBeVisible();
   expect((await sceneOf(page, id)).letters.text).toBe('L');

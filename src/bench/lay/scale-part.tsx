@@ -1,13 +1,13 @@
 import { useEffect } from 'react';
 import { parseRepeats, parseScale } from '../../core/design/lay/lay-numbers.ts';
 import { type LayScale, pixelOf } from '../../core/design/lay/lay-schema.ts';
-import { toDecimal, toText } from '../../core/exact/rational.ts';
+import { toText } from '../../core/exact/rational.ts';
 import { parseLength } from '../../core/units/length.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { keep, readKept } from '../../kit/kept/browser-store.ts';
-import { lengthText } from '../../wording/measures.ts';
+import { lengthText, portionText } from '../../wording/measures.ts';
 import { useDesign } from '../state/bench-store.ts';
 import { FIRST_SCALES, type LastScales, putLay, scaleOfKind, withScale } from './lay-edits.ts';
 
@@ -95,5 +95,5 @@ export function ScalePart({ hasLines }: { readonly hasLines: boolean }) {
 
 function resolveFactor(text: string): string {
   const factor = parseScale(text);
-  return `${toDecimal({ n: factor.n * 100n, d: factor.d }, 3)}%`;
+  return portionText(factor, 3);
 }

@@ -4,12 +4,12 @@ import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { parseWay } from '../../core/design/motif/motif-numbers.ts';
 import type { PlySpec } from '../../core/design/plies/plies-schema.ts';
 import { plyStepName } from '../../core/design/plies/ply-step.ts';
-import { ONE, toDecimal, toText } from '../../core/exact/rational.ts';
+import { ONE, toText } from '../../core/exact/rational.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { outcomeOf } from '../../wording/attempt.ts';
-import { lengthText } from '../../wording/measures.ts';
+import { lengthText, portionText } from '../../wording/measures.ts';
 import { usePliesFacts, usePlyOffers } from './plies-facts.ts';
 import { PlyAngle } from './ply-angle.tsx';
 import { PlyOffersList } from './ply-offers-list.tsx';
@@ -57,10 +57,7 @@ function ScaleFields({ ply: { scale }, at, isLowest }: PlyPartProps & { readonly
         <NumberField
           label="Factor"
           text={scale.factor}
-          resolve={(text) => {
-            const { n, d } = parseScale(text);
-            return `${toDecimal({ n: n * 100n, d }, 3)}%`;
-          }}
+          resolve={(text) => portionText(parseScale(text), 3)}
           onChange={(factor) => putPly(at, { scale: { to: 'factor', factor: factor.trim() } }, 'scale')}
         />
       ) : (

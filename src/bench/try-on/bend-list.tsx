@@ -11,7 +11,7 @@ import { NumberField } from '../../kit/fields/number-field.tsx';
 import { RemoveButton } from '../../kit/remove-button.tsx';
 import { RowButton } from '../../kit/sortable-list.tsx';
 import { BEND_WORDS, bendText } from '../../wording/bend-words.ts';
-import { lengthText } from '../../wording/measures.ts';
+import { lengthText, portionText } from '../../wording/measures.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { handText } from './drawing/hold-scene.ts';
 import { bendsOf, changeBends, tryOnOf } from './try-on-edits.ts';
@@ -24,12 +24,12 @@ interface BendListProps {
 
 /** The bends of a part, one of what the one before made; each by its numbers, taken away without a trace. */
 export function BendList({ design, part: { part } }: BendListProps) {
-  const bends = bendsOf(tryOnOf(design), part.key);
+  const bends = bendsOf(tryOnOf(design), part);
   const chosen = useTryOn((look) => look.bend);
   const put = (change: (bends: readonly BendSpec[]) => readonly BendSpec[], tag?: string) =>
     dispatch({
       kind: 'edit',
-      edit: changeBends(part.key, change),
+      edit: changeBends(part, change),
       ...(tag === undefined ? {} : { tag: `bend-${part.key}-${tag}` }),
     });
   const choose = (bend: number) => useTryOn.setState({ bend });
@@ -175,10 +175,8 @@ function resolved(text: string, unit: 'degrees' | 'part' | 'length' | 'count', s
   switch (unit) {
     case 'degrees':
       return `${toDecimal(parseDegrees(text), 2)}°`;
-    case 'part': {
-      const { n, d } = parsePart(text);
-      return `${toDecimal({ n: n * 100n, d }, 2)}%`;
-    }
+    case 'part':
+      return portionText(parsePart(text), 2);
     case 'length':
       return `${lengthText(parseWay(text, scale), 'mm')} mm`;
     case 'count':

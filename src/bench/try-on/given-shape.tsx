@@ -1,21 +1,17 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Design } from '../../core/design/design-schema.ts';
 import { isKind } from '../../core/design/of-kind.ts';
 import { piecePaths } from '../../core/design/try-on/piece-path.ts';
 import { CoreError } from '../../core/error.ts';
 import type { SceneShapes } from '../../core/scene/scene.ts';
-import {
-  LETTER_FONT_KEYS,
-  LETTER_FONTS,
-  type LetterFontKey,
-  letters,
-} from '../../core/shape/letters/letters.ts';
+import { LETTER_FONT_KEYS, type LetterFontKey, letters } from '../../core/shape/letters/letters.ts';
 import { FileButton } from '../../kit/fields/file-button.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { TextField } from '../../kit/fields/text-field.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
+import { FONT_NAMES } from '../../wording/motif-words.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { pathProblem, pathsOfSvg } from './svg-paths.ts';
 import { changingTryOn, tryOnOf } from './try-on-edits.ts';
@@ -35,6 +31,7 @@ export function GivenShape({
 function LettersFields({ design }: { design: Design }) {
   const { text, font } = tryOnOf(design).letters;
   const [draft, setDraft] = useState(text);
+  useEffect(() => setDraft(text), [text]);
   const error = mistakeIn(draft, font);
   const put = (change: Partial<SceneShapes['letters']>) =>
     dispatch({
@@ -57,7 +54,7 @@ function LettersFields({ design }: { design: Design }) {
       <SelectField
         label="Font"
         value={font}
-        options={LETTER_FONT_KEYS.map((key) => ({ value: key, text: LETTER_FONTS[key].name }))}
+        options={LETTER_FONT_KEYS.map((key) => ({ value: key, text: FONT_NAMES[key] }))}
         onChange={(next: LetterFontKey) => put({ font: next })}
       />
     </div>
@@ -81,12 +78,16 @@ function PathFields({ design }: { design: Design }) {
   const { path } = tryOnOf(design);
   const [draft, setDraft] = useState(path);
   const [problem, setProblem] = useState<string>();
+  useEffect(() => {
+    setDraft(path);
+    setProblem(undefined);
+  }, [path]);
   const put = (next: string) => {
     setDraft(next);
     const wrong = pathProblem(next);
     setProblem(wrong);
     if (wrong === undefined) {
-      dispatch({ kind: 'edit', edit: changingTryOn(() => ({ path: next.trim() })), tag: 'path' });
+      dispatch({ kind: 'edit', edit: changingTryOn(() => ({ path: next })), tag: 'path' });
     }
   };
   const pieces = useMemo(

@@ -1,14 +1,14 @@
 import type { Design } from '../../core/design/design-schema.ts';
 import { parseRepeats, parseScale } from '../../core/design/lay/lay-numbers.ts';
 import { parseDegrees, parseWay } from '../../core/design/motif/motif-numbers.ts';
-import { drawScene, type SpecifiedPart, tryOnScale } from '../../core/design/try-on/compile-try-on.ts';
+import { type SpecifiedPart, tryOnScale } from '../../core/design/try-on/compile-try-on.ts';
 import { parseShading } from '../../core/design/try-on/try-on-numbers.ts';
 import type { PartSpec } from '../../core/design/try-on/try-on-schema.ts';
-import { equals, toDecimal, toText } from '../../core/exact/rational.ts';
+import { equals, ONE, toDecimal, toText } from '../../core/exact/rational.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { valueIfAny } from '../../wording/attempt.ts';
-import { lengthText } from '../../wording/measures.ts';
+import { lengthText, portionText } from '../../wording/measures.ts';
 import { dispatch } from '../state/bench-store.ts';
 import { BendList } from './bend-list.tsx';
 import { ClothField } from './cloth-field.tsx';
@@ -17,10 +17,12 @@ import { changeParts, resetPart, tryOnOf } from './try-on-edits.ts';
 interface PartPanelProps {
   readonly design: Design;
   readonly part: SpecifiedPart;
+  /** Keys of all parts of the scene. */
+  readonly all: readonly string[];
 }
 
 /** The chosen part: its cloth, how that lies, and how it is bent. */
-export function PartPanel({ design, part: { drawn, spec } }: PartPanelProps) {
+export function PartPanel({ design, part: { drawn, spec }, all }: PartPanelProps) {
   const { key, name } = drawn.part;
   const tryOn = tryOnOf(design);
   const put = (change: Partial<PartSpec>, tag?: string) =>
@@ -51,11 +53,11 @@ export function PartPanel({ design, part: { drawn, spec } }: PartPanelProps) {
       {spec.cloth !== null && (
         <>
           <PlaceFields design={design} spec={spec} put={put} />
-          {partKeys(design).length > 1 && (
+          {all.length > 1 && (
             <button
               type="button"
               className="button self-start"
-              onClick={() => dispatch({ kind: 'edit', edit: layAllAlike(spec) })}
+              onClick={() => dispatch({ kind: 'edit', edit: changeParts(all, () => alike(spec)) })}
             >
               All parts alike
             </button>
@@ -64,10 +66,7 @@ export function PartPanel({ design, part: { drawn, spec } }: PartPanelProps) {
           <NumberField
             label="Light and shade"
             text={spec.shading}
-            resolve={(text) => {
-              const { n, d } = parseShading(text);
-              return `${toDecimal({ n: n * 100n, d }, 1)}%`;
-            }}
+            resolve={(text) => portionText(parseShading(text), 1)}
             onChange={(shading) => put({ shading: shading.trim() }, 'shading')}
           />
         </>
@@ -116,8 +115,8 @@ function PlaceFields({ design, spec, put }: PlaceFieldsProps) {
             label="Factor"
             text={scale.factor}
             resolve={(text) => {
-              const { n, d } = parseScale(text);
-              return n === d ? 'true size' : `${toDecimal({ n: n * 100n, d }, 2)}%`;
+              const factor = parseScale(text);
+              return equals(factor, ONE) ? 'true size' : portionText(factor, 2);
             }}
             onChange={(factor) => put({ scale: { to: 'factor', factor: factor.trim() } }, 'scale')}
           />
@@ -160,14 +159,7 @@ function PlaceFields({ design, spec, put }: PlaceFieldsProps) {
   );
 }
 
-/** Lays the cloth on all parts as it lies on one. */
-function layAllAlike({ cloth, scale, turn }: PartSpec) {
-  return (design: Design) => {
-    const keys = partKeys(design);
-    return changeParts(keys, () => ({ cloth, scale, turn }))(design);
-  };
-}
-
-function partKeys(design: Design): readonly string[] {
-  return drawScene(tryOnOf(design)).drawing.parts.map(({ key }) => key);
+/** What of a part's cloth may be the same on all parts. */
+function alike({ cloth, scale, turn }: PartSpec): Partial<PartSpec> {
+  return { cloth, scale, turn };
 }

@@ -1,8 +1,7 @@
 import { useMemo } from 'react';
-import { drawTryOn } from '../../core/design/try-on/compile-try-on.ts';
+import { drawTryOn, inkOf } from '../../core/design/try-on/compile-try-on.ts';
 import { usualTryOn } from '../../core/design/try-on/usual-try-on.ts';
 import type { Scene } from '../../core/scene/scene.ts';
-import { wholeDrawing } from '../../core/scene/whole-drawing.ts';
 import { pathIn } from './drawing/scene-ink.tsx';
 
 /** Room of an icon in CSS pixels. */
@@ -21,13 +20,8 @@ export function SceneIcon({ scene }: { scene: Scene }) {
 
 function iconPath({ key }: Scene): string {
   const letters = { text: 'A', font: 'bricolage-bold' } as const;
-  const { drawing, parts } = drawTryOn({ resolution: '300' }, { ...usualTryOn(key), letters });
-  const plain = { ...drawing, dimensions: [] };
-  const { ink, bounds } = wholeDrawing(
-    plain,
-    parts.map(({ drawn }) => drawn),
-    undefined,
-  );
+  const tried = drawTryOn({ resolution: '300' }, { ...usualTryOn(key), letters });
+  const { ink, bounds } = inkOf({ ...tried, drawing: { ...tried.drawing, dimensions: [] } });
   const lines = ink.filter(({ weight }) => weight === 'outline').flatMap((each) => each.lines);
   const wide = bounds.right - bounds.left;
   const high = bounds.top - bounds.bottom;

@@ -1,9 +1,9 @@
-import type { MatchedPart } from '../../core/design/try-on/match-seams.ts';
+import { type MatchedPart, withMoved } from '../../core/design/try-on/match-seams.ts';
 import type { SeamFacts } from '../../core/design/try-on/try-on-facts.ts';
 import { MATCHED, millimetres } from '../../wording/seam-words.ts';
 import { dispatch } from '../state/bench-store.ts';
 import type { Edit } from '../state/design-edits.ts';
-import { changeParts } from './try-on-edits.ts';
+import { changingTryOn } from './try-on-edits.ts';
 import { useTryOn } from './try-on-store.ts';
 
 /** How far the pattern is off at each seam, and the shift that lets it go on. */
@@ -70,15 +70,5 @@ export function matchSeam({ parts, fit }: SeamFacts): Edit {
 }
 
 function moveParts(moved: readonly MatchedPart[]): Edit {
-  return (design) =>
-    moved.reduce(
-      (before, { key, shift: { x, y } }) =>
-        changeParts([key], () => ({ shift: { x: exactText(x), y: exactText(y) } }))(before),
-      design,
-    );
-}
-
-/** A shift as finely as a match needs it. */
-function exactText(length: number): string {
-  return `${Number(length.toFixed(3)) + 0} mm`;
+  return changingTryOn((tryOn) => ({ parts: withMoved(tryOn, moved) }));
 }

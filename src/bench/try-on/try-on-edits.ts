@@ -1,6 +1,5 @@
 import type { Design } from '../../core/design/design-schema.ts';
 import { asContent } from '../../core/design/plies/lay-over.ts';
-import { drawScene } from '../../core/design/try-on/compile-try-on.ts';
 import { writeBend } from '../../core/design/try-on/read-bend.ts';
 import {
   type BendSpec,
@@ -10,6 +9,7 @@ import {
   type TryOn,
 } from '../../core/design/try-on/try-on-schema.ts';
 import { FIRST_SCENE, partOf, usualTryOn } from '../../core/design/try-on/usual-try-on.ts';
+import type { ScenePart } from '../../core/scene/scene.ts';
 import type { Edit } from '../state/design-edits.ts';
 
 /** What a design is tried on, or would be first. */
@@ -73,18 +73,18 @@ export function resetPart(key: string): Edit {
 }
 
 /** The bends that a part has, those of its scene too. */
-export function bendsOf(tryOn: TryOn, key: string): readonly BendSpec[] {
-  const { bends } = partOf(tryOn, key);
-  if (bends !== null) return bends;
-  const part = drawScene(tryOn).drawing.parts.find((each) => each.key === key);
-  return (part?.bends ?? []).map(writeBend);
+export function bendsOf(tryOn: TryOn, { key, bends = [] }: ScenePart): readonly BendSpec[] {
+  return partOf(tryOn, key).bends ?? bends.map(writeBend);
 }
 
 /** Changes the bends of a part; those of its scene become its own. */
-export function changeBends(key: string, change: (bends: readonly BendSpec[]) => readonly BendSpec[]): Edit {
+export function changeBends(
+  part: ScenePart,
+  change: (bends: readonly BendSpec[]) => readonly BendSpec[],
+): Edit {
   return (design) => {
-    const bends = change(bendsOf(tryOnOf(design), key));
-    return changeParts([key], () => ({ bends: [...bends] }))(design);
+    const bends = change(bendsOf(tryOnOf(design), part));
+    return changeParts([part.key], () => ({ bends: [...bends] }))(design);
   };
 }
 
@@ -149,3 +149,14 @@ export function inEachDesign(design: Design): readonly { readonly name: string; 
   }));
   return [{ name: design.name, design: { ...design, tryOn } }, ...others];
 }
+
+/** How a scene may be seen: alone, or side by side where there is more than one to see. */
+export function waysToSee({ colourways, tryOn }: Design): readonly Beside[] {
+  return [
+    'one',
+    ...(colourways.length > 0 ? (['colourways'] as const) : []),
+    ...((tryOn?.cloths ?? []).length > 0 ? (['designs'] as const) : []),
+  ];
+}
+
+export type Beside = 'one' | 'colourways' | 'designs';

@@ -3,19 +3,19 @@ import { MATCHED, millimetres } from '../../wording/seam-words.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { perTrueMillimetre } from './drawing/scene-actions.ts';
 import { placeOf, scaleText } from './drawing/scene-camera.ts';
-import { useDrawnScene } from './drawing/use-drawn-scene.ts';
+import { useChosenPart, useDrawnScene } from './drawing/use-drawn-scene.ts';
 import { clothName } from './part-list.tsx';
 import { matchSeam } from './seams-part.tsx';
-import { tryOnOf } from './try-on-edits.ts';
+import { waysToSee } from './try-on-edits.ts';
 import { useTryOn } from './try-on-store.ts';
 
 /** The one line under a scene: the chosen part, its repeats, its worst seam, and the scale of the drawing. */
 export function TryOnLine() {
   const design = useDesign();
   const drawn = useDrawnScene(design);
-  const { part: chosen, facts, camera, bounds, view, beside } = useTryOn();
-  const parts = drawn?.tried.parts ?? [];
-  const part = parts.find(({ drawn: each }) => each.part.key === chosen) ?? parts[0];
+  const { facts, camera, bounds, view, beside } = useTryOn();
+  const part = useChosenPart(design, drawn);
+  const isOne = beside === 'one' || !waysToSee(design).includes(beside);
   const key = part?.drawn.part.key;
   const found = facts?.parts.find((each) => each.key === key);
   const seams = (facts?.seams ?? []).filter(
@@ -37,7 +37,7 @@ export function TryOnLine() {
           </span>
         )}
         {part !== undefined && part.spec.cloth !== 'design' && (
-          <span className="font-text text-ash">{clothName(tryOnDesign(design), part.spec.cloth)}</span>
+          <span className="font-text text-ash">{clothName(design, part.spec.cloth)}</span>
         )}
         {found?.repeats !== undefined && <RepeatsText facts={found} />}
         {worst !== undefined && (
@@ -55,7 +55,7 @@ export function TryOnLine() {
           </span>
         )}
       </div>
-      {beside === 'one' && view.width > 0 && (
+      {isOne && view.width > 0 && (
         <span>
           <span className="mr-1.5 font-text text-ash">drawn at</span>
           {scaleText(placeOf(camera, bounds, view).perMillimetre, perTrueMillimetre())}
@@ -74,10 +74,6 @@ function RepeatsText({ facts: { repeats, takenUp } }: { facts: PartFacts }) {
       </span>
     </span>
   );
-}
-
-function tryOnDesign(design: Parameters<typeof clothName>[0]) {
-  return { ...design, tryOn: tryOnOf(design) };
 }
 
 function short(value: number): string {

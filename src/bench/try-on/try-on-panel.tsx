@@ -1,4 +1,3 @@
-import type { Design } from '../../core/design/design-schema.ts';
 import { readSceneNumber } from '../../core/design/try-on/try-on-numbers.ts';
 import { sceneOf } from '../../core/scene/scenes.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
@@ -6,14 +5,14 @@ import { NumberField } from '../../kit/fields/number-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { BesideFields } from './beside-fields.tsx';
-import { useDrawnScene } from './drawing/use-drawn-scene.ts';
+import { useChosenPart, useDrawnScene } from './drawing/use-drawn-scene.ts';
 import { GivenShape } from './given-shape.tsx';
 import { PartList } from './part-list.tsx';
 import { PartPanel } from './part-panel.tsx';
 import { SceneChooser } from './scene-chooser.tsx';
 import { SeamsPart } from './seams-part.tsx';
 import { SendScene } from './send-scene.tsx';
-import { setSceneNumber, tryOnOf } from './try-on-edits.ts';
+import { type Beside, setSceneNumber, tryOnOf, waysToSee } from './try-on-edits.ts';
 import { useTryOn } from './try-on-store.ts';
 
 /** How the cloth looks in use. */
@@ -22,11 +21,10 @@ export function TryOnPanel() {
   const tryOn = tryOnOf(design);
   const scene = sceneOf(tryOn.scene);
   const drawn = useDrawnScene(design);
-  const chosen = useTryOn((look) => look.part);
   const beside = useTryOn((look) => look.beside);
   const parts = drawn?.tried.parts ?? [];
   const ways = waysToSee(design);
-  const part = parts.find(({ drawn: each }) => each.part.key === chosen) ?? parts[0];
+  const part = useChosenPart(design, drawn);
   return (
     <Panel title="Try on" purpose="How the cloth looks in use. The design stays as it is.">
       <SceneChooser chosen={tryOn.scene} />
@@ -51,13 +49,20 @@ export function TryOnPanel() {
       {ways.length > 1 && (
         <Choice
           label="Seen"
-          value={beside}
-          options={ways}
+          value={ways.includes(beside) ? beside : 'one'}
+          options={ways.map((value) => ({ value, text: WAYS[value] }))}
           onChange={(next) => useTryOn.setState({ beside: next })}
         />
       )}
       {parts.length > 1 && <PartList design={design} parts={parts} chosen={part?.drawn.part.key} />}
-      {part !== undefined && <PartPanel key={part.drawn.part.key} design={design} part={part} />}
+      {part !== undefined && (
+        <PartPanel
+          key={part.drawn.part.key}
+          design={design}
+          part={part}
+          all={parts.map(({ drawn: each }) => each.part.key)}
+        />
+      )}
       <SeamsPart />
       <BesideFields tryOn={tryOn} />
       <SendScene design={design} />
@@ -65,12 +70,8 @@ export function TryOnPanel() {
   );
 }
 
-/** One scene, or several side by side where there is more than one to see. */
-function waysToSee(design: Design) {
-  const { cloths } = tryOnOf(design);
-  return [
-    { value: 'one' as const, text: 'One' },
-    ...(design.colourways.length > 0 ? [{ value: 'colourways' as const, text: 'In each colourway' }] : []),
-    ...(cloths.length > 0 ? [{ value: 'designs' as const, text: 'In each design' }] : []),
-  ];
-}
+const WAYS: Readonly<Record<Beside, string>> = {
+  one: 'One',
+  colourways: 'In each colourway',
+  designs: 'In each design',
+};

@@ -3,6 +3,7 @@ import type { TryOnFacts } from '../../core/design/try-on/try-on-facts.ts';
 import type { Box } from '../../core/shape/figure-box.ts';
 import type { Size } from '../../kit/use-size.ts';
 import { FITTED, type SceneCamera } from './drawing/scene-camera.ts';
+import type { Beside } from './try-on-edits.ts';
 
 /** What is looked at of a scene; it belongs to the bench, not to the design. */
 interface TryOnLook {
@@ -15,7 +16,7 @@ interface TryOnLook {
   /** A box that holds all that is drawn, in millimetres. */
   readonly bounds: Box;
   /** One scene, the same in every colourway, or in each of the designs that it holds. */
-  readonly beside: 'one' | 'colourways' | 'designs';
+  readonly beside: Beside;
   /** What the painter found of the scene. */
   readonly facts: TryOnFacts | undefined;
   /** Why there is no cloth in it. */

@@ -32,6 +32,7 @@ import {
   setSceneNumber,
   takeNewerCloth,
   tryOnOf,
+  waysToSee,
 } from './try-on-edits.ts';
 
 const gingham: Design = designFromStart('plaid', 'gingham');
@@ -174,10 +175,11 @@ describe('edits of a scene', () => {
 
   it('make the scene’s bends a part’s own before they change them, and give them back', () => {
     const begun = setScene('curtain')(gingham);
-    expect(bendsOf(tryOnOf(begun), 'left')).toEqual([{ kind: 'folds', count: '6', depth: '60 mm' }]);
-    const bent = changeBends('left', (bends) => [...bends, parseBend('arc 10')])(begun);
-    expect(bendsOf(tryOnOf(bent), 'left')).toHaveLength(2);
-    expect(bendsOf(tryOnOf(bent), 'right')).toHaveLength(1);
+    const [left, right] = drawTryOn(begun, tryOnOf(begun)).drawing.parts as [ScenePart, ScenePart];
+    expect(bendsOf(tryOnOf(begun), left)).toEqual([{ kind: 'folds', count: '6', depth: '60 mm' }]);
+    const bent = changeBends(left, (bends) => [...bends, parseBend('arc 10')])(begun);
+    expect(bendsOf(tryOnOf(bent), left)).toHaveLength(2);
+    expect(bendsOf(tryOnOf(bent), right)).toHaveLength(1);
     expect(tryOnOf(resetPart('left')(bent)).parts).toEqual({});
   });
 
@@ -198,6 +200,15 @@ describe('edits of a scene', () => {
     expect(readDesign(without)).toEqual(without);
     const { parts } = compileTryOn(without, tryOnOf(without), { unitOf: (each) => compile(each) });
     expect(parts.length).toBe(7);
+  });
+
+  it('offer to see it side by side where there is more than one to see', () => {
+    const begun = setScene('curtain')(gingham);
+    expect(waysToSee(begun)).toEqual(['one']);
+    const more = putCloth(['left'], stripe, { id: 'a', version: 1 })(begun);
+    expect(waysToSee(more)).toEqual(['one', 'designs']);
+    const coloured = { ...more, colourways: [{ name: 'Night', colours: {} }] };
+    expect(waysToSee(coloured)).toEqual(['one', 'colourways', 'designs']);
   });
 
   it('lay several parts alike in one step', () => {

@@ -16,8 +16,8 @@ interface Chord {
 }
 
 /**
- * Closed contours that cross neither themselves nor each other: what is inside is plain. Chords are taken from left to right,
- * and compared with those that reach over the same x.
+ * Closed contours that cross neither themselves nor each other: what is inside is plain. Chords are taken along the axis that
+ * fewer of them reach over, and compared with those that reach over the same place of it.
  * @param sagitta  most that a chord may lie beside its curve
  * @throws CoreError "path/crosses" {x, y} | "path/pieces" {pieces, most}
  */
@@ -32,22 +32,46 @@ export function checkSimple(contours: readonly Contour[], sagitta: number): void
   if (chords.length > MOST_CHORDS) {
     throw new CoreError('path/pieces', { pieces: chords.length, most: MOST_CHORDS });
   }
-  const sorted = chords.toSorted((one, other) => leftOf(one) - leftOf(other));
-  let open: Chord[] = [];
-  for (const chord of sorted) {
-    const left = leftOf(chord);
-    open = open.filter((other) => Math.max(other.from.x, other.to.x) >= left);
-    for (const other of open) {
-      if (isBeside(chord, other)) continue;
-      const place = crossing(chord, other);
-      if (place !== undefined) throw new CoreError('path/crosses', place);
-    }
-    open.push(chord);
-  }
+  const axis = lengthAlong(chords, 'x') <= lengthAlong(chords, 'y') ? 'x' : 'y';
+  const place = firstCrossing(chords, axis);
+  if (place !== undefined) throw new CoreError('path/crosses', place);
 }
 
-function leftOf({ from, to }: Chord): number {
-  return Math.min(from.x, to.x);
+type Axis = 'x' | 'y';
+
+/** How far all chords go along an axis. */
+function lengthAlong(chords: readonly Chord[], axis: Axis): number {
+  return chords.reduce((sum, { from, to }) => sum + Math.abs(to[axis] - from[axis]), 0);
+}
+
+/** A hot loop: a path of many long lines has many chords beside each other. */
+function firstCrossing(chords: readonly Chord[], along: Axis): Place | undefined {
+  const beside: Axis = along === 'x' ? 'y' : 'x';
+  const startOf = ({ from, to }: Chord) => Math.min(from[along], to[along]);
+  const sorted = chords.toSorted((one, other) => startOf(one) - startOf(other));
+  const ends = Float64Array.from(sorted, ({ from, to }) => Math.max(from[along], to[along]));
+  const low = Float64Array.from(sorted, ({ from, to }) => Math.min(from[beside], to[beside]));
+  const high = Float64Array.from(sorted, ({ from, to }) => Math.max(from[beside], to[beside]));
+  // Numbers of the chords that may still be met, in place: most have ended, or lie beside.
+  const open = new Int32Array(sorted.length);
+  let count = 0;
+  for (const [at, chord] of sorted.entries()) {
+    const start = startOf(chord);
+    let kept = 0;
+    for (let each = 0; each < count; each += 1) {
+      const other = open[each]!;
+      if (ends[other]! < start) continue;
+      open[kept] = other;
+      kept += 1;
+      if (low[other]! > high[at]! || high[other]! < low[at]!) continue;
+      if (isBeside(chord, sorted[other]!)) continue;
+      const place = crossing(chord, sorted[other]!);
+      if (place !== undefined) return place;
+    }
+    open[kept] = at;
+    count = kept + 1;
+  }
+  return undefined;
 }
 
 function withoutDoubles(places: readonly Place[]): readonly Place[] {

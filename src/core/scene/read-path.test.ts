@@ -61,6 +61,16 @@ describe('a shape of one’s own', () => {
     if (place !== undefined) expect(check(path)).toThrow(expect.objectContaining({ facts: place }));
   });
 
+  it.each([
+    ['M0 0H1000V1H0V2H1000V3H0V4H1000V9H-5V0Z', true],
+    ['M0 0V1000H1V0H2V1000H3V0H4V1000H9V-5H0Z', true],
+    ['M0 0H1000V1H0V2H1000V3H500L500 -5H-5V0Z', false],
+    ['M0 0V1000H1V0H2V1000H3V500L-5 500V-5H0Z', false],
+  ])('of many long lines is judged whichever way they go: %s', (path, isPlain) => {
+    if (isPlain) expect(check(path)).not.toThrow();
+    else expect(check(path)).toThrow('path/crosses');
+  });
+
   it('of a hundred thousand chords is refused before they are compared', () => {
     const zigzag = Array.from({ length: 9000 }, (_, at) => `C${at} 400 ${at} -400 ${at + 1} 0`).join('');
     expect(check(`M0 0${zigzag}L9000 -900L0 -900Z`)).toThrow('path/pieces');

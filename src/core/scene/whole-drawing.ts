@@ -3,6 +3,7 @@ import { chordsOf } from '../shape/flatten.ts';
 import type { Place } from '../shape/places.ts';
 import type { BentLine } from './bent-outline.ts';
 import type { DrawnLine, DrawnPart } from './draw-part.ts';
+import { boxOf, linesOutside } from './lines-outside.ts';
 import { person } from './person.ts';
 import type { Dimension, InkLine, SceneDrawing } from './scene.ts';
 
@@ -38,11 +39,19 @@ const BESIDE = 0.12;
 /** A person's half width, elbows too, as a part of the height. */
 const HALF_WIDE = 0.18;
 
-/** The ink of a scene. @param height  of the person beside it; undefined for none */
+/** Keys of parts that have no cloth, and so hide nothing. */
+const NONE: ReadonlySet<string> = new Set();
+
+/**
+ * The ink of a scene.
+ * @param height  of the person beside it; undefined for none
+ * @param bare    keys of parts without cloth
+ */
 export function wholeDrawing(
   drawing: SceneDrawing,
   parts: readonly DrawnPart[],
   height: number | undefined,
+  bare = NONE,
 ): WholeDrawing {
   const sagitta = Math.max(drawing.size.width, drawing.size.height) / 8000;
   const drawnLine = ({ weight, contours }: InkLine): DrawnLine => ({
@@ -51,10 +60,12 @@ export function wholeDrawing(
   });
   const still = drawing.ink.map(drawnLine);
   const behind = (drawing.behind ?? []).map(drawnLine);
-  const ofParts = parts.flatMap(({ outline, ink }): readonly DrawnLine[] => [
-    ...ink,
-    { weight: 'outline', lines: outline },
-  ]);
+  const ofParts = parts.flatMap(({ outline, ink }, at): readonly DrawnLine[] => {
+    // What lies over a part hides its lines as it hides its cloth.
+    const over = parts.slice(at + 1).flatMap((each) => (bare.has(each.part.key) ? [] : each.outline));
+    const lines: readonly DrawnLine[] = [...ink, { weight: 'outline', lines: outline }];
+    return lines.map((each) => ({ ...each, lines: linesOutside(each.lines, over) }));
+  });
   const ink = [...ofParts, ...still];
   const dimensions = drawing.dimensions.map(drawnDimension);
   const alone = boundsOf([...ink, ...behind], dimensions);
@@ -120,20 +131,8 @@ export function drawnDimension({ from, to, away, number }: Dimension): DrawnDime
 }
 
 function boundsOf(ink: readonly DrawnLine[], dimensions: readonly DrawnDimension[]): Box {
-  let left = Infinity;
-  let right = -Infinity;
-  let bottom = Infinity;
-  let top = -Infinity;
-  const put = ({ x, y }: Place) => {
-    left = Math.min(left, x);
-    right = Math.max(right, x);
-    bottom = Math.min(bottom, y);
-    top = Math.max(top, y);
-  };
-  for (const { lines } of ink) for (const { places } of lines) for (const place of places) put(place);
-  for (const { from, to } of dimensions) {
-    put(from);
-    put(to);
-  }
-  return { left, right, bottom, top };
+  return boxOf([
+    ...ink.flatMap(({ lines }) => lines.flatMap(({ places }) => places)),
+    ...dimensions.flatMap(({ from, to }) => [from, to]),
+  ]);
 }

@@ -4,7 +4,7 @@ import { asContent } from '../../core/design/plies/lay-over.ts';
 import { readDesign } from '../../core/design/read-design.ts';
 import { parseBend } from '../../core/design/try-on/bend-text.ts';
 import { compileTryOn } from '../../core/design/try-on/compile-try-on.ts';
-import { matchSeams } from '../../core/design/try-on/match-seams.ts';
+import { matchSeams, withMoved } from '../../core/design/try-on/match-seams.ts';
 import type { PartSpec, TryOn } from '../../core/design/try-on/try-on-schema.ts';
 import { USUAL_PART, usualTryOn } from '../../core/design/try-on/usual-try-on.ts';
 
@@ -68,11 +68,6 @@ export function triedOn(design: Design, others: (number: string) => Design): Des
 }
 
 function withMatched(design: Design, tryOn: TryOn): TryOn {
-  const moved = matchSeams(compileTryOn(design, tryOn, { unitOf: (each) => compile(each) }));
-  const text = (length: number) => `${Number(length.toFixed(3)) + 0} mm`;
-  const parts = moved.map(
-    ({ key, shift }) =>
-      [key, { ...USUAL_PART, ...tryOn.parts[key], shift: { x: text(shift.x), y: text(shift.y) } }] as const,
-  );
-  return { ...tryOn, parts: { ...tryOn.parts, ...Object.fromEntries(parts) } };
+  const scene = compileTryOn(design, tryOn, { unitOf: (each) => compile(each) });
+  return { ...tryOn, parts: withMoved(tryOn, matchSeams(scene)) };
 }

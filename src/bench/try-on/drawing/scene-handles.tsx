@@ -20,7 +20,7 @@ interface SceneHandlesProps {
 /** The handles of one bend of a part: dragged, or moved by the arrow keys. */
 export function SceneHandles({ design, part, bend, place }: SceneHandlesProps) {
   const { part: drawn } = part.drawn;
-  const specs = bendsOf(tryOnOf(design), drawn.key);
+  const specs = bendsOf(tryOnOf(design), drawn);
   const spec = specs[bend];
   if (spec === undefined) return null;
   const scale = tryOnScale(design);
@@ -37,7 +37,7 @@ export function SceneHandles({ design, part, bend, place }: SceneHandlesProps) {
   const put = (handle: BendHandle, to: Place, tag: string) => {
     const inBox = after.back({ x: to.x - drawn.at.x, y: to.y - drawn.at.y });
     if (!Number.isFinite(inBox.x + inBox.y)) return;
-    const edit = changeBends(drawn.key, (bends) => bends.toSpliced(bend, 1, handle.moved(inBox)));
+    const edit = changeBends(drawn, (bends) => bends.toSpliced(bend, 1, handle.moved(inBox)));
     dispatch({ kind: 'edit', edit, tag });
   };
   const view: ClothPlaces = {

@@ -6,7 +6,7 @@ import { PERSON } from '../../../core/scene/whole-drawing.ts';
 import { usePixelRatio } from '../../../kit/use-pixel-ratio.ts';
 import { watchSize } from '../../../kit/use-size.ts';
 import { useDesign } from '../../state/bench-store.ts';
-import { tryOnOf } from '../try-on-edits.ts';
+import { tryOnOf, waysToSee } from '../try-on-edits.ts';
 import { useTryOn } from '../try-on-store.ts';
 import { DimensionNumber } from './dimension-number.tsx';
 import { ScaleBar } from './scale-bar.tsx';
@@ -15,7 +15,7 @@ import { SceneHandles } from './scene-handles.tsx';
 import { DimensionLines, LINE_WIDTHS, pathIn, SceneInk } from './scene-ink.tsx';
 import { SceneZoom } from './scene-zoom.tsx';
 import { SideBySide } from './side-by-side.tsx';
-import { useDrawnScene } from './use-drawn-scene.ts';
+import { useChosenPart, useDrawnScene } from './use-drawn-scene.ts';
 import { type ShownScene, usePaintedScene } from './use-painted-scene.ts';
 import { useScenePointer } from './use-scene-pointer.ts';
 import { useSceneZoom } from './use-scene-zoom.ts';
@@ -24,14 +24,17 @@ import { useSceneZoom } from './use-scene-zoom.ts';
 export function SceneView() {
   const design = useDesign();
   const beside = useTryOn((look) => look.beside);
-  const isPlural = beside === 'colourways' ? design.colourways.length > 0 : tryOnOf(design).cloths.length > 0;
-  return beside === 'one' || !isPlural ? <OneScene /> : <SideBySide beside={beside} />;
+  return beside === 'one' || !waysToSee(design).includes(beside) ? (
+    <OneScene />
+  ) : (
+    <SideBySide beside={beside} />
+  );
 }
 
 function OneScene() {
   const design = useDesign();
   const drawn = useDrawnScene(design);
-  const { camera, view, part: chosen, bend, problem } = useTryOn();
+  const { camera, view, bend, problem } = useTryOn();
   const host = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const ratio = usePixelRatio();
@@ -67,7 +70,7 @@ function OneScene() {
     if (place !== undefined) drawCloth(canvas.current!, { shown, behind, place, view, ratio });
   }, [shown, behind, place, view, ratio]);
   const parts = drawn?.tried.parts ?? [];
-  const part = parts.find(({ drawn: each }) => each.part.key === chosen) ?? parts[0];
+  const part = useChosenPart(design, drawn);
   const pointer = useScenePointer({ parts, part, place });
   useSceneZoom(host);
   const wrong = drawn?.problem ?? problem;

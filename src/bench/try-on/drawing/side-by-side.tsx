@@ -4,7 +4,7 @@ import type { Design } from '../../../core/design/design-schema.ts';
 import { usePixelRatio } from '../../../kit/use-pixel-ratio.ts';
 import { useSize } from '../../../kit/use-size.ts';
 import { useDesign } from '../../state/bench-store.ts';
-import { inEachDesign, tryOnOf } from '../try-on-edits.ts';
+import { type Beside, inEachDesign, tryOnOf } from '../try-on-edits.ts';
 import { FITTED, placeOf } from './scene-camera.ts';
 import { SceneInk } from './scene-ink.tsx';
 import { drawCloth, windowOf } from './scene-view.tsx';
@@ -15,7 +15,7 @@ import { usePaintedScene } from './use-painted-scene.ts';
 const MOST = 9;
 
 /** The same scene in every colourway, or in each of its designs. */
-export function SideBySide({ beside }: { beside: 'colourways' | 'designs' }) {
+export function SideBySide({ beside }: { beside: Exclude<Beside, 'one'> }) {
   const design = useDesign();
   const shown = useMemo(
     () => (beside === 'colourways' ? inEachColourway(design) : inEachDesign(design)).slice(0, MOST),

@@ -6,6 +6,7 @@ import { type DrawnPart, drawPart } from '../../scene/draw-part.ts';
 import type { Scene, SceneDrawing, Seam } from '../../scene/scene.ts';
 import { sceneOf } from '../../scene/scenes.ts';
 import { type ClothPlace, type SeamFit, seamFit } from '../../scene/seam-fit.ts';
+import { type WholeDrawing, wholeDrawing } from '../../scene/whole-drawing.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Design } from '../design-schema.ts';
 import { parseRepeats, parseScale } from '../lay/lay-numbers.ts';
@@ -95,6 +96,17 @@ export function drawTryOn(design: Pick<Design, 'resolution'>, tryOn: TryOn): Dra
   });
   const person = tryOn.person === null ? undefined : parsePersonHeight(tryOn.person);
   return { scene, drawing, parts, person };
+}
+
+/** All that is drawn in ink of a scene. */
+export function inkOf({ drawing, parts, person }: DrawnTryOn): WholeDrawing {
+  const bare = parts.filter(({ spec }) => spec.cloth === null).map(({ drawn }) => drawn.part.key);
+  return wholeDrawing(
+    drawing,
+    parts.map(({ drawn }) => drawn),
+    person,
+    new Set(bare),
+  );
 }
 
 /** @throws CoreError as `drawTryOn` and `compile`; "lay/no-repeat" */

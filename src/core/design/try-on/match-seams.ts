@@ -1,6 +1,8 @@
 import { type SewnPart, seamFit } from '../../scene/seam-fit.ts';
 import type { Place } from '../../shape/places.ts';
 import type { TriedPart, TriedScene } from './compile-try-on.ts';
+import type { TryOn } from './try-on-schema.ts';
+import { partOf } from './usual-try-on.ts';
 
 /** A part's cloth moved so that its pattern goes on across seams; millimetres. */
 export interface MatchedPart {
@@ -48,4 +50,14 @@ export function matchSeams({ parts, seams }: TriedScene): readonly MatchedPart[]
     }
     return undefined;
   }
+}
+
+/** The parts of a scene with cloth moved: as finely as a match needs it, a thousandth of a millimetre. */
+export function withMoved(tryOn: TryOn, moved: readonly MatchedPart[]): TryOn['parts'] {
+  const text = (length: number) => `${Number(length.toFixed(3)) + 0} mm`;
+  const parts = moved.map(
+    ({ key, shift: { x, y } }) =>
+      [key, { ...partOf(tryOn, key), shift: { x: text(x), y: text(y) } }] as const,
+  );
+  return { ...tryOn.parts, ...Object.fromEntries(parts) };
 }

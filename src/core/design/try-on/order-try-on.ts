@@ -1,11 +1,11 @@
 import { CoreError } from '../../error.ts';
 import { type Rational, rational, toNumber } from '../../exact/rational.ts';
 import type { SeenWindow } from '../../paint/seen/seen-window.ts';
-import { type WholeDrawing, wholeDrawing } from '../../scene/whole-drawing.ts';
+import type { WholeDrawing } from '../../scene/whole-drawing.ts';
 import { polyline } from '../../shape/contour.ts';
 import { type Box, boxOfFigure } from '../../shape/figure-box.ts';
 import { pixelsIn, pixelsPerMetre } from '../../units/resolution.ts';
-import type { TriedScene } from './compile-try-on.ts';
+import { inkOf, type TriedScene } from './compile-try-on.ts';
 
 /** Most pixels along a side of a picture of a scene. */
 export const MOST_SCENE_SIDE = 20_000;
@@ -40,22 +40,25 @@ const LABEL = 30;
 const THINNEST = 1.3;
 
 /** @throws CoreError "scene/too-large" {width, height, most} */
-export function orderTryOn(tried: TriedScene, { dpi, smaller, drawn }: TryOnOrder): OrderedTryOn {
+export function orderTryOn(tried: TriedScene, order: TryOnOrder): OrderedTryOn {
+  const ordered = layOutTryOn(tried, order);
+  const { width, height } = ordered.window;
+  if (Math.max(width, height) > MOST_SCENE_SIDE) {
+    throw new CoreError('scene/too-large', { width, height, most: MOST_SCENE_SIDE });
+  }
+  return ordered;
+}
+
+/** The same however many pixels it has: for its size on paper. */
+export function layOutTryOn(tried: TriedScene, { dpi, smaller, drawn }: TryOnOrder): OrderedTryOn {
   const perMillimetre = toNumber(pixelsIn(rational(1), dpi)) / smaller;
-  const drawing = wholeDrawing(
-    tried.drawing,
-    tried.parts.map((part) => part.drawn),
-    tried.person,
-  );
+  const drawing = inkOf(tried);
   const { left, right, bottom, top } = drawn ? drawing.bounds : clothBounds(tried);
   const line = Math.max(THINNEST / perMillimetre, Math.sqrt((right - left) * (top - bottom)) * LINE);
   // Numbers of dimensions reach a little beyond their lines.
   const margin = drawn ? Math.max(right - left, top - bottom) * MARGIN + LABEL * line : 0;
   const width = Math.max(1, Math.ceil((right - left + 2 * margin) * perMillimetre));
   const height = Math.max(1, Math.ceil((top - bottom + 2 * margin) * perMillimetre));
-  if (Math.max(width, height) > MOST_SCENE_SIDE) {
-    throw new CoreError('scene/too-large', { width, height, most: MOST_SCENE_SIDE });
-  }
   const window = { width, height, perMillimetre, corner: { x: left - margin, y: top + margin } };
   return { drawing, window, line, pixelsPerMetre: pixelsPerMetre(dpi) };
 }

@@ -43,14 +43,18 @@ function partFacts({ drawn: { part, bends }, cloth, place: { scale } }: TriedPar
   if (cloth === undefined) return { key, repeats: undefined, takenUp: undefined, scale };
   const wide = cloth.size.x * scale;
   const taking = bends.filter(takesUp);
-  const taken = taking.length === 0 ? undefined : flatWidth(taking, box) / wide;
+  const flat = flatWidth(taking, box);
   return {
     key,
     repeats: { across: box.width / wide, up: box.height / (cloth.size.y * scale) },
-    takenUp: taken,
+    // A form that is round upward takes up none across.
+    takenUp: flat > box.width * MORE ? flat / wide : undefined,
     scale,
   };
 }
+
+/** By what part a width is more than is seen. */
+const MORE = 1.001;
 
 /** How wide the cloth is that goes into a box. */
 function flatWidth(taking: Parameters<typeof bentInTurn>[0], box: Parameters<typeof bentInTurn>[1]): number {

@@ -1,18 +1,16 @@
-import { CoreError } from '../../error.ts';
 import { escapeXml } from '../../formats/svg/escape-xml.ts';
 import { lengthText } from '../../formats/svg/length-text.ts';
-import { wholeDrawing } from '../../scene/whole-drawing.ts';
 import type { Design } from '../design-schema.ts';
 import type { TriedScene } from './compile-try-on.ts';
 import { FAINT_INK, INK, PAPER } from './ink-layers.ts';
-import { orderTryOn, type TryOnOrder } from './order-try-on.ts';
+import { layOutTryOn, orderTryOn, type TryOnOrder } from './order-try-on.ts';
 import { drawTried, sizeOf, type TryOnSvgWish } from './try-on-svg.ts';
 
 /** A4 (ISO 216), its margin, and the strip along its foot that is the ticket; millimetres. */
 const PAGE = { short: 210, long: 297, margin: 12, ticket: 40 } as const;
 
 /** Scales that drawings are commonly made at (ISO 5455: 1, 2, 5 and tens of them). */
-const SCALES = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000] as const;
+const SCALES = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000] as const;
 
 /** Most shades on the ticket. */
 const MOST_SHADES = 16;
@@ -23,26 +21,7 @@ export function tryOnPage(
   { dpi }: Pick<TryOnOrder, 'dpi'>,
   { design, ...files }: { readonly design: Design } & Omit<TryOnSvgWish, 'title'>,
 ): AsyncIterable<string> {
-  const { left, right, bottom, top } = wholeDrawing(
-    tried.drawing,
-    tried.parts.map(({ drawn }) => drawn),
-    tried.person,
-  ).bounds;
-  const isWide = right - left > top - bottom;
-  const page = { width: isWide ? PAGE.long : PAGE.short, height: isWide ? PAGE.short : PAGE.long };
-  const room = {
-    width: page.width - 2 * PAGE.margin,
-    height: page.height - 2 * PAGE.margin - PAGE.ticket,
-  };
-  const fits = SCALES.map((smaller) => ({ smaller, ordered: orderOrNone(tried, smaller, dpi) })).find(
-    ({ smaller, ordered }) => {
-      if (ordered === undefined) return false;
-      const { width, height } = sizeOf(ordered);
-      return width / smaller <= room.width && height / smaller <= room.height;
-    },
-  );
-  const smaller = fits?.smaller ?? SCALES.at(-1)!;
-  const ordered = fits?.ordered ?? orderTryOn(tried, { dpi, smaller, drawn: true });
+  const { smaller, ordered, page, room } = onPage(tried, dpi);
   const { width, height } = sizeOf(ordered);
   const x = PAGE.margin + (room.width - width / smaller) / 2;
   const y = PAGE.margin + (room.height - height / smaller) / 2;
@@ -58,14 +37,22 @@ export function tryOnPage(
   })();
 }
 
-/** A drawing that would be too large in pixels is made smaller. */
-function orderOrNone(tried: TriedScene, smaller: number, dpi: TryOnOrder['dpi']) {
-  try {
-    return orderTryOn(tried, { dpi, smaller, drawn: true });
-  } catch (error) {
-    if (error instanceof CoreError) return undefined;
-    throw error;
-  }
+/** The largest scale at which a scene fits on a page, which lies as the scene does. @throws CoreError as `orderTryOn` */
+function onPage(tried: TriedScene, dpi: TryOnOrder['dpi']) {
+  const { width, height } = sizeOf(layOutTryOn(tried, { dpi, smaller: 1, drawn: true }));
+  const isWide = width > height;
+  const page = { width: isWide ? PAGE.long : PAGE.short, height: isWide ? PAGE.short : PAGE.long };
+  const room = {
+    width: page.width - 2 * PAGE.margin,
+    height: page.height - 2 * PAGE.margin - PAGE.ticket,
+  };
+  const fits = (smaller: number) => {
+    // Lines are never thinner than can be seen, so that what is round a drawing grows a little as it is made smaller.
+    const size = sizeOf(layOutTryOn(tried, { dpi, smaller, drawn: true }));
+    return size.width / smaller <= room.width && size.height / smaller <= room.height;
+  };
+  const smaller = SCALES.find(fits) ?? SCALES.at(-1)!;
+  return { smaller, ordered: orderTryOn(tried, { dpi, smaller, drawn: true }), page, room };
 }
 
 /** What the drawing is of, its shades, its scale, and a bar to measure by. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { NODE_FILES } from '../../../server/sending/node-compressor.ts';
 import { LINEAR_OF_BYTE, LINEAR_ONE } from '../../colour/linear.ts';
 import { rational } from '../../exact/rational.ts';
 import { lightOfUnit } from '../../paint/seen/cloth-tile.ts';
@@ -11,12 +12,13 @@ import { readDesign } from '../read-design.ts';
 import { designFromStart } from '../starts.ts';
 import { parseBend } from './bend-text.ts';
 import { compileTryOn, type TriedScene } from './compile-try-on.ts';
-import { matchSeams } from './match-seams.ts';
+import { matchSeams, withMoved } from './match-seams.ts';
 import { orderTryOn } from './order-try-on.ts';
 import { readBend, writeBend } from './read-bend.ts';
 import { tryOnFacts } from './try-on-facts.ts';
 import { clothLayers } from './try-on-layers.ts';
 import { finestSeen, parseSeenFrom, parseSmaller } from './try-on-numbers.ts';
+import { tryOnPage } from './try-on-page.ts';
 import type { PartSpec, TryOn } from './try-on-schema.ts';
 import { USUAL_PART, usualTryOn } from './usual-try-on.ts';
 
@@ -142,18 +144,17 @@ describe('cloth in a scene', () => {
     const facts = tryOnFacts(tried(gingham, { scene: 'curtain' })).parts[0]!;
     expect(facts.takenUp!).toBeGreaterThan(1.2 * facts.repeats!.across);
     expect(tryOnFacts(tried(gingham, { scene: 'disc' })).parts[0]!.takenUp).toBeUndefined();
+    const upward = parts(['rectangle'], { bends: [parseBend('form 0 90')] });
+    const round = tryOnFacts(tried(gingham, { scene: 'rectangle', parts: upward }));
+    expect(round.parts[0]!.takenUp).toBeUndefined();
   });
 
   it('goes on across all seams that one shift each can match', () => {
     const scene = tried(gingham, { scene: 'dress' });
-    const moved = matchSeams(scene);
-    const shifted = Object.fromEntries(
-      moved.map(({ key, shift }) => [
-        key,
-        { ...USUAL_PART, shift: { x: `${shift.x.toFixed(6)} mm`, y: `${shift.y.toFixed(6)} mm` } },
-      ]),
-    );
-    const matched = tried(gingham, { scene: 'dress', parts: shifted });
+    const turned = parts(['left-panel'], { shading: '10%' });
+    const moved = withMoved({ ...usualTryOn('dress'), parts: turned }, matchSeams(scene));
+    expect(moved['left-panel']!.shading).toBe('10%');
+    const matched = tried(gingham, { scene: 'dress', parts: moved });
     const off = (each: TriedScene, name: string) =>
       each.seams.find(({ seam }) => seam.name === name)!.fit!.off;
     for (const name of ['Front', 'Waist, left', 'Left panel', 'Right panel']) {
@@ -198,6 +199,43 @@ describe('cloth in a scene', () => {
     };
     expect(both[0]!.width).toBe(both[1]!.width);
     expect(light(both[0]!.out)).toBeCloseTo(light(both[1]!.out), 2);
+  });
+});
+
+describe('a page', () => {
+  async function pageOf(scene: TriedScene, dpi = 100): Promise<string> {
+    let svg = '';
+    const files = { lightOf: lightOfUnit, ...NODE_FILES };
+    for await (const piece of tryOnPage(scene, { dpi: rational(dpi) }, { design: gingham, ...files }))
+      svg += piece;
+    return svg;
+  }
+
+  it.each([
+    ['a disc of 100 mm', { scene: 'disc', numbers: { diameter: '100' } }, 1, 210, 40],
+    ['a cushion', { scene: 'cushion' }, 5, 210, 200],
+    ['a pair of curtains', { scene: 'curtain' }, 20, 297, 800],
+    [
+      'a rectangle of 20 m',
+      { scene: 'rectangle', numbers: { width: '20 m', height: '8 m' } },
+      100,
+      297,
+      4000,
+    ],
+  ])('holds %s at the largest common scale, as its bar says', async (_, change, smaller, width, bar) => {
+    const svg = await pageOf(tried(gingham, change));
+    expect(svg).toContain(`drawn at 1 : ${smaller}<`);
+    expect(svg).toContain(`width="${width}mm"`);
+    expect(svg).toContain(`>${bar} mm<`);
+    const [, inner, viewed] = /<svg x="[\d.]+" y="[\d.]+" width="([\d.]+)" .*?viewBox="0 0 ([\d.]+)/.exec(
+      svg,
+    )!;
+    expect(Number(viewed) / Number(inner)).toBeCloseTo(smaller, 3);
+    expect(svg).toContain(gingham.shades[0]!.name);
+  });
+
+  it('is refused where its picture would be too large, not made smaller', async () => {
+    await expect(pageOf(tried(gingham, { scene: 'cushion' }), 9000)).rejects.toThrow('scene/too-large');
   });
 });
 
