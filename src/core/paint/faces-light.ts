@@ -2,13 +2,13 @@ import type { MixingTables } from '../colour/mixing.ts';
 import type { Partition } from '../faces/partition.ts';
 import type { Marks } from '../repeat/repeat-unit.ts';
 import { isVaried } from '../shape/fill.ts';
-import { gridOf, SUBPIXELS } from '../shape/grid.ts';
+import { gridOf } from '../shape/grid.ts';
 import { type Outline, outlineOf } from '../shape/outline-of.ts';
 import type { Place } from '../shape/places.ts';
 import { figuresLight, type LitFigure } from './figures-light.ts';
 import { type LightPainter, NOTHING, overLine, rowOf } from './light-rows.ts';
 import type { PaintWindow } from './painting.ts';
-import { type Side, sideBetween, walkAlone, walkPartition } from './partition-edges.ts';
+import { walkPartition, walkPolygons } from './partition-edges.ts';
 import { lightOf } from './partition-painter.ts';
 import { picturesLight } from './picture-light.ts';
 import { edgeLight } from './row-light.ts';
@@ -31,7 +31,7 @@ export function facesLight(
 ): readonly LightPainter[] {
   const [only, ...others] = base.faces;
   if (only !== undefined && others.length === 0 && !isVaried(only.fill)) return oneFace(base, window, tables);
-  const faces = edgeLight(walkPartition(base, window), lightOf(base, tables), window, true);
+  const faces = edgeLight(walkPartition(base, window), lightOf(base, tables), window);
   return [overLine(faces), ...variedFaces(base, shadeLight(base, tables), window, picturesLight(tables))];
 }
 
@@ -83,20 +83,9 @@ function outlinePainter(
   light: Float64Array,
   window: PaintWindow,
 ): LightPainter {
-  const sides = polygons.flatMap((polygon) => sidesRound(polygon, window));
-  const walked = walkAlone(sides, window);
-  // Holes take away from what fills everything. What lies beyond a polygon, shade 1, is nothing.
+  const walked = walkPolygons(polygons, window);
+  // Holes take away from what fills everything.
   const inside = holes ? light.map((channel) => -channel) : light;
   const lights = Float64Array.of(...inside, ...NOTHING);
-  return overLine(edgeLight(walked, lights, window, false), holes ? light : NOTHING);
-}
-
-/** Each side of a polygon for what lies inside it (shade 0), moved by the window's offset. */
-function sidesRound(places: readonly Place[], { offset }: PaintWindow): readonly Side[] {
-  const moved = places.map(({ x, y }) => ({ x: x - offset.x * SUBPIXELS, y: y - offset.y * SUBPIXELS }));
-  return moved.flatMap((from, at) => {
-    const to = moved[(at + 1) % moved.length]!;
-    if (from.x === to.x && from.y === to.y) return [];
-    return [sideBetween(from, to, 0)];
-  });
+  return overLine(edgeLight(walked, lights, window), holes ? light : NOTHING);
 }

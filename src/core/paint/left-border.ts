@@ -1,6 +1,8 @@
 import { modulo } from '../exact/modulo.ts';
+import { mulDivFloor } from '../exact/mul-div-floor.ts';
 import { SUBPIXELS } from '../shape/grid.ts';
-import { type Edges, mulDivFloor, type Side } from './partition-edges.ts';
+import { linesCrossed } from './edge-table.ts';
+import type { Edges } from './partition-edges.ts';
 import { CHANNELS } from './row-sums.ts';
 
 /**
@@ -11,40 +13,14 @@ function crossing(x: number, y: number, dx: number, dy: number, line: number): n
   return y + mulDivFloor(line - x, dy, dx);
 }
 
-/** Multiples of the repeat's width that an edge from x over dx reaches past, a start on one not counted. */
-function linesCrossed(x: number, dx: number, width: number): readonly number[] {
-  const [from, to] = dx > 0 ? [x, x + dx] : [x + dx, x];
-  const lines: number[] = [];
-  for (let line = (Math.floor(from / width) + 1) * width; line <= to; line += width) lines.push(line);
-  return lines;
-}
-
-/**
- * Light just left of the window's left border, one subpixel above its top: the faces in which that place lies.
- * A face holds it once for each time that its border, followed down the line, has been entered and not left.
- */
-export function startOf(
-  sides: readonly Side[],
-  { width, height }: Edges,
-  light: Float64Array,
-  once: boolean,
-): Float64Array {
+/** Light just left of the window's left border, one subpixel above its top. @param held  see Walked */
+export function startOf(held: Int32Array, light: Float64Array): Float64Array {
   const start = new Float64Array(CHANNELS);
-  let faces = 0;
-  for (const { x, y, dx, dy, shade, ahead } of sides) {
-    if (dx === 0) continue;
-    for (const line of linesCrossed(x, dx, width)) {
-      const at = crossing(x, y, dx, dy, line);
-      // Walked to the right, a face lies above its side; walked to the left, below it.
-      const enters = ahead === dx > 0 ? -1 : 1;
-      const times = -enters * Math.floor(at / height);
-      faces += times;
-      for (let channel = 0; channel < CHANNELS; channel += 1) {
-        start[channel]! += times * light[shade * CHANNELS + channel]!;
-      }
+  held.forEach((times, shade) => {
+    for (let channel = 0; channel < CHANNELS; channel += 1) {
+      start[channel]! += times * light[shade * CHANNELS + channel]!;
     }
-  }
-  if (once && faces !== 1) throw new Error(`expected one face at the window's corner, got ${faces}`);
+  });
   return start;
 }
 

@@ -16,7 +16,7 @@ export function paintPartition(partition: Partition, window: PaintWindow): RowPa
   const { tile, width, mixing } = window;
   const across = Math.min(width, tile.width);
   const tables = mixingTables(mixing);
-  const lightAt = edgeLight(walkPartition(partition, window), lightOf(partition, tables), window, true);
+  const lightAt = edgeLight(walkPartition(partition, window), lightOf(partition, tables), window);
   const resolve = hasClear(partition) ? resolveClear : resolveOpaque;
   return (row, out, at) => {
     resolve(lightAt(row), out.subarray(at, at + across), tables.byteOf);

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rgbOf } from '../colour/hex.ts';
 import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../colour/linear.ts';
+import { mulDivFloor } from '../exact/mul-div-floor.ts';
 import { rational } from '../exact/rational.ts';
 import { root, surd, surdToNumber } from '../exact/surd.ts';
 import { checkPartition, cornerAt } from '../faces/check-partition.ts';
@@ -10,7 +11,6 @@ import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import { groundShown, leaksOf } from './leaks.ts';
 import { paintRoll } from './paint-roll.ts';
 import { paintRows, paintTile, preparePainting } from './painting.ts';
-import { mulDivFloor } from './partition-edges.ts';
 
 const HEXES = ['#f0f0f0', '#a08080', '#90c0e0', '#c0b090', '#8090a0', '#e0e080'];
 

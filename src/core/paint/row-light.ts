@@ -16,15 +16,13 @@ export interface RowLight {
  * on its two sides. All sums are whole numbers below 2^53, so the result does not depend on where the window lies.
  *
  * @param light  CHANNELS numbers a shade
- * @param once   whether faces cover everything once, and it is a fault when they do not
  */
 export function edgeLight(
-  { sides, edges }: Walked,
+  { edges, held }: Walked,
   light: Float64Array,
   { tile, width }: PaintWindow,
-  once: boolean,
 ): (row: number) => RowLight {
-  const left = leftBorder(edges, light, startOf(sides, edges, light, once));
+  const left = leftBorder(edges, light, startOf(held, light));
   const lists = edgesByRows(edges);
   const differences = differencesOf(edges, light);
   const sums = emptySums(Math.min(width, tile.width));

@@ -1,5 +1,6 @@
+import { mulDivFloor } from '../exact/mul-div-floor.ts';
 import { SUBPIXELS } from '../shape/grid.ts';
-import { type Edges, mulDivFloor } from './partition-edges.ts';
+import type { Edges } from './partition-edges.ts';
 
 /** Red, green and blue light, and how much of a pixel is not clear: 0 … 65535 each. */
 export const CHANNELS = 4;

@@ -55,8 +55,8 @@ function edgesAlone(polygons: readonly (readonly Place[])[], origin: Place, heig
   const y = new Float64Array(most);
   const dx = new Float64Array(most);
   const dy = new Float64Array(most);
-  const ahead = new Uint16Array(most);
-  const back = new Uint16Array(most);
+  const ahead = new Int32Array(most);
+  const back = new Int32Array(most);
   let count = 0;
   for (const polygon of polygons) {
     for (let at = 0; at < polygon.length; at += 1) {
