@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Proof } from '../../core/colour/proof.ts';
-import { PLAIN_THREADS } from '../../core/paint/thread-light.ts';
+import { PLAIN_THREADS } from '../../core/paint/cells/thread-light.ts';
 import { type ClothMarks, NO_MARKS } from '../../core/thread/mark-cells.ts';
 import { keep, readKept } from '../../kit/kept/browser-store.ts';
 import type { Measured } from '../../workers/cloth-worker.ts';

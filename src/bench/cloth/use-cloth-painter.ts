@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Proof } from '../../core/colour/proof.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import type { ThreadLook } from '../../core/paint/thread-light.ts';
+import type { ThreadLook } from '../../core/paint/cells/thread-light.ts';
 import type { ClothMarks } from '../../core/thread/mark-cells.ts';
 import { latest } from '../../kit/latest.ts';
 import type { Measured, PatchOrder } from '../../workers/cloth-worker.ts';

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { wovenOf } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { threadThickness } from '../../core/design/setting-facts.ts';
-import type { ThreadLook } from '../../core/paint/thread-light.ts';
+import type { ThreadLook } from '../../core/paint/cells/thread-light.ts';
 import { useCloth } from './cloth-store.ts';
 
 /** CSS pixels an end from which the interlacing is drawn as threads when nobody chose a look. */

@@ -13,7 +13,7 @@ import {
   type SheetFacts,
 } from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
-import type { Drawn } from '../../core/paint/thread-light.ts';
+import type { Drawn } from '../../core/paint/cells/thread-light.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { type Attempt, attempt } from '../../wording/attempt.ts';
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Design } from '../../core/design/design-schema.ts';
-import { type Drawn, threadLook } from '../../core/paint/thread-light.ts';
+import { type Drawn, threadLook } from '../../core/paint/cells/thread-light.ts';
 import { NO_MARKS } from '../../core/thread/mark-cells.ts';
 import { latest } from '../../kit/latest.ts';
 import { openClothWorker } from '../../workers/open-worker.ts';

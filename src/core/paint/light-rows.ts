@@ -2,10 +2,11 @@ import { rgbOf } from '../colour/hex.ts';
 import { LINEAR_ONE } from '../colour/linear.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
 import type { Shade } from '../colour/shade.ts';
+import { pack } from './pack-light.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
-import { PER_WHOLE, pack } from './partition-painter.ts';
+
 import type { RowLight } from './row-light.ts';
-import { CHANNELS, emptyRow, isTouched } from './row-sums.ts';
+import { CHANNELS, emptyRow, isTouched, PER_WHOLE } from './row-sums.ts';
 
 /**
  * Lays the exact light of a row over what is there: CHANNELS numbers a pixel, each multiplied by how much of it is

@@ -9,9 +9,9 @@ import type { Mark, PlacedFigure } from '../shape/shape.ts';
 import { listsOf, nextTouched } from './figure-rows.ts';
 import { level, over } from './light-rows.ts';
 import { type FigureRow, overlaid } from './overlaid-figures.ts';
+import { pack } from './pack-light.ts';
 import { packShades } from './pack-shades.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
-import { pack } from './partition-painter.ts';
 import { accumulateRow, CHANNELS, type RowSums, WHOLE } from './row-sums.ts';
 import type { Standing } from './stand-alone.ts';
 
@@ -45,6 +45,7 @@ export function paintOpaqueFigures(
 ): RowPainter | undefined {
   const [face, ...others] = base.faces;
   const figures = marks.flatMap(asShaded);
+  if (window.ground !== undefined) return undefined;
   if (face?.fill.kind !== 'shade' || others.length > 0 || figures.length < marks.length) return undefined;
   const { tile, width, mixing } = window;
   const across = Math.min(width, tile.width);

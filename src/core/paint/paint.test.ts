@@ -6,9 +6,9 @@ import { BYTE_OF_LINEAR, LINEAR_OF_BYTE } from '../colour/linear.ts';
 import { compileUnit } from '../design/compile-design.ts';
 import { modulo } from '../exact/modulo.ts';
 import { type Cells, cellAt } from '../thread/cells.ts';
+import { PLAIN_THREADS, THROUGH } from './cells/thread-light.ts';
 import { paintRoll } from './paint-roll.ts';
 import { type Look, paintRows, paintTile, preparePainting } from './painting.ts';
-import { PLAIN_THREADS, THROUGH } from './thread-light.ts';
 
 const UNIT = compileUnit(sampleDesign(SAMPLE));
 

@@ -6,16 +6,16 @@ import { contentKind } from '../repeat/contents.ts';
 import type { Content, RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { Place } from '../shape/places.ts';
 import type { Cells } from '../thread/cells.ts';
-import { cellsLight, paintAveragedCells } from './averaged-cells.ts';
+import { cellsLight, paintAveragedCells } from './cells/averaged-cells.ts';
+import { litCells } from './cells/lit-cells.ts';
+import { paintSharpCells } from './cells/sharp-cells.ts';
+import type { ThreadLook } from './cells/thread-light.ts';
+import { paintThreads } from './cells/threads.ts';
 import { facesLight, marksLight } from './faces-light.ts';
 import { type LightPainter, packLight } from './light-rows.ts';
-import { litCells } from './lit-cells.ts';
 import { paintOpaqueFigures } from './opaque-figures.ts';
-import { hasVaried, paintPartition } from './partition-painter.ts';
+import { paintPartition } from './partition-painter.ts';
 import { paintPlies, pliesLight } from './plies/plies-painter.ts';
-import { paintSharpCells } from './sharp-cells.ts';
-import type { ThreadLook } from './thread-light.ts';
-import { paintThreads } from './threads.ts';
 
 /** What part of the endless pattern is painted, and at what size. All in whole pixels. */
 export interface PaintWindow {
@@ -65,7 +65,7 @@ interface Painter<C extends Content> {
     window: PaintWindow,
     tables: MixingTables,
   ) => readonly LightPainter[];
-  /** A faster way to the same pixels where nothing lies beneath; undefined where there is none. */
+  /** A faster way to the same pixels; undefined where there is none. */
   readonly fast: (content: C, window: PaintWindow, pitch: Place) => RowPainter | undefined;
   /** Whether every cell is whole pixels in a tile of that size, so that nothing is averaged. */
   readonly isSharp: (content: C, tile: PaintWindow['tile']) => boolean;
@@ -79,7 +79,7 @@ const PAINTERS: { readonly [K in Content['kind']]: Painter<Extract<Content, { ki
   },
   partition: {
     light: (partition, _, window, tables) => facesLight(partition, window, tables),
-    fast: (partition, window) => (hasVaried(partition) ? undefined : paintPartition(partition, window)),
+    fast: paintPartition,
     isSharp: () => false,
   },
   marks: {
@@ -94,7 +94,10 @@ const PAINTERS: { readonly [K in Content['kind']]: Painter<Extract<Content, { ki
     light: (content, pitch, window, tables) => [
       pliesLight(content, { window, pitch, prepare: preparePainting }, tables),
     ],
-    fast: (content, window, pitch) => paintPlies(content, { window, pitch, prepare: preparePainting }),
+    fast: (content, window, pitch) =>
+      window.ground === undefined
+        ? paintPlies(content, { window, pitch, prepare: preparePainting })
+        : undefined,
     isSharp: ({ plies }, { width, height }) =>
       plies.every(({ unit, times }) =>
         isSharp(unit.content, { width: width / times.across, height: height / times.down }),
@@ -117,8 +120,7 @@ function cellsAreSharp(cells: Cells, tile: PaintWindow['tile']): boolean {
 
 function painterFor(unit: RepeatUnit, window: PaintWindow): RowPainter {
   const { content } = unit;
-  const fast =
-    window.ground === undefined ? painterOf(content).fast(content, window, nearPitch(unit)) : undefined;
+  const fast = painterOf(content).fast(content, window, nearPitch(unit));
   return fast ?? packLight(lightPainters(unit, window), window, contentKind(content).isClear(content));
 }
 

@@ -1,18 +1,36 @@
 import { rgbOf } from '../colour/hex.ts';
 import { LINEAR_ONE } from '../colour/linear.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
+import type { Shade } from '../colour/shade.ts';
 import { hasClear, type Partition } from '../faces/partition.ts';
 import { isVaried } from '../shape/fill.ts';
+import { pack } from './pack-light.ts';
 import type { PaintWindow, RowPainter } from './painting.ts';
 import { walkPartition } from './partition-edges.ts';
 import { edgeLight, type RowLight } from './row-light.ts';
-import { CHANNELS, emptyRow, isTouched, WHOLE } from './row-sums.ts';
+import { CHANNELS, emptyRow, isTouched, PER_WHOLE, WHOLE } from './row-sums.ts';
+import { sweepPainter } from './sweep/sweep-painter.ts';
 
 /**
  * A partition by exact area coverage in linear light. Shares of a pixel add up to one, so that neighbours never let
  * anything through; sums are whole and rounded once.
+ *
+ * @returns  undefined where faces have more than one shade each, and over a ground where that takes the light of each
  */
-export function paintPartition(partition: Partition, window: PaintWindow): RowPainter {
+export function paintPartition(partition: Partition, window: PaintWindow): RowPainter | undefined {
+  const { ground, mixing } = window;
+  if (hasVaried(partition)) return undefined;
+  if (!hasClear(partition)) {
+    const tables = mixingTables(mixing);
+    const lights = lightOf(partition, tables, ground);
+    const swept = sweepPainter(walkPartition(partition, window), lights, window, tables);
+    if (swept !== undefined) return swept;
+  }
+  return ground === undefined ? paintBySums(partition, window) : undefined;
+}
+
+/** The general way, by the exact sums of every row. It knows no ground. */
+export function paintBySums(partition: Partition, window: PaintWindow): RowPainter {
   const { tile, width, mixing } = window;
   const across = Math.min(width, tile.width);
   const tables = mixingTables(mixing);
@@ -27,9 +45,12 @@ export function paintPartition(partition: Partition, window: PaintWindow): RowPa
   };
 }
 
-/** CHANNELS numbers a shade, and none for what is clear, which stands after the last of them. */
-export function lightOf({ shades }: Partition, { levelOf }: MixingTables): Float64Array {
-  const light = shades.flatMap(({ hex }) => [...rgbOf(hex).map((byte) => levelOf[byte]!), LINEAR_ONE]);
+/** CHANNELS numbers a shade, and after the last of them those of what is clear: the ground's, or none. */
+export function lightOf({ shades }: Partition, { levelOf }: MixingTables, ground?: Shade): Float64Array {
+  const light = [...shades, ...(ground === undefined ? [] : [ground])].flatMap(({ hex }) => [
+    ...rgbOf(hex).map((byte) => levelOf[byte]!),
+    LINEAR_ONE,
+  ]);
   return Float64Array.from([...light, 0, 0, 0, 0]);
 }
 
@@ -38,9 +59,8 @@ export function hasVaried({ faces }: Partition): boolean {
   return faces.some(({ fill }) => isVaried(fill));
 }
 
-/** Half of a level, so that a half is rounded up, and what brings a sum to a level; both exact, WHOLE being a power of 2. */
+/** Half of a level, so that a half is rounded up. */
 const HALF = WHOLE / 2;
-export const PER_WHOLE = 1 / WHOLE;
 
 /**
  * Turns the sums of an opaque row into pixels and empties them: from one pixel that takes anything up to the next, all
@@ -75,17 +95,6 @@ function resolveOpaque({ start, row }: RowLight, line: Uint32Array, byteOf: Uint
   }
   for (; from < across; from += 1) line[from] = pixel;
 }
-
-/** Levels of light, not yet whole, as one opaque pixel: the 32 bits as a signed number, which loops keep as a machine word. */
-export function pack(red: number, green: number, blue: number, byteOf: Uint8Array): number {
-  const r = byteOf[red | 0]!;
-  const g = byteOf[green | 0]!;
-  const b = byteOf[blue | 0]!;
-  return LITTLE ? (0xff << 24) | (b << 16) | (g << 8) | r : (r << 24) | (g << 16) | (b << 8) | 0xff;
-}
-
-/** Whether this machine puts the first byte of a word lowest. */
-const LITTLE = new Uint8Array(Uint32Array.of(1).buffer)[0] === 1;
 
 /** The same where some faces are clear: what is not clear shows its own light, unmixed, as opaque as it covers. */
 function resolveClear({ start, row }: RowLight, line: Uint32Array, byteOf: Uint8Array): void {

@@ -8,6 +8,9 @@ export const CHANNELS = 4;
 /** One pixel wholly covered: subpixels across × subpixels down × 2, so that halves are whole. */
 export const WHOLE = 2 * SUBPIXELS * SUBPIXELS;
 
+/** What brings a sum to a level; exact, as WHOLE is a power of 2. */
+export const PER_WHOLE = 1 / WHOLE;
+
 /** Edges as they stand in the window, or a repeat above it. */
 export interface Placed {
   readonly edges: ArrayLike<number>;

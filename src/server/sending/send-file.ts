@@ -24,7 +24,7 @@ import { type StructureLook, structureToPng } from '../../core/formats/structure
 import { flattenedSvg } from '../../core/formats/svg/flattened-svg.ts';
 import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
 import { unitToPng } from '../../core/formats/unit-png.ts';
-import { parseDrawn, threadLook } from '../../core/paint/thread-light.ts';
+import { parseDrawn, threadLook } from '../../core/paint/cells/thread-light.ts';
 import { NO_PICTURES, type Pictures } from '../../core/shape/picture.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { NODE_FILES, nodeCompressor } from './node-compressor.ts';

@@ -1,8 +1,8 @@
-import { modulo } from '../exact/modulo.ts';
-import type { Cells } from '../thread/cells.ts';
-import { keptRows } from './kept-rows.ts';
-import { packShades } from './pack-shades.ts';
-import type { PaintWindow, RowPainter } from './painting.ts';
+import { modulo } from '../../exact/modulo.ts';
+import type { Cells } from '../../thread/cells.ts';
+import { keptRows } from '../kept-rows.ts';
+import { packShades } from '../pack-shades.ts';
+import type { PaintWindow, RowPainter } from '../painting.ts';
 
 /** Cells at a whole number of pixels each way: no resampling. Rows that show the same cells are painted once. */
 export function paintSharpCells(cells: Cells, { tile, width, offset }: PaintWindow): RowPainter {

@@ -1,4 +1,4 @@
-import { CoreError } from '../error.ts';
+import { CoreError } from '../../error.ts';
 
 /** How the threads of a cloth are drawn. */
 export interface ThreadLook {

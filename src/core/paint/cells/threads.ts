@@ -1,8 +1,8 @@
-import { rgbOf } from '../colour/hex.ts';
-import { modulo } from '../exact/modulo.ts';
-import type { Cells } from '../thread/cells.ts';
-import { keptRows } from './kept-rows.ts';
-import type { PaintWindow, RowPainter } from './painting.ts';
+import { rgbOf } from '../../colour/hex.ts';
+import { modulo } from '../../exact/modulo.ts';
+import type { Cells } from '../../thread/cells.ts';
+import { keptRows } from '../kept-rows.ts';
+import type { PaintWindow, RowPainter } from '../painting.ts';
 import { BRIGHTEST, endsOf, LEVELS, THROUGH, type ThreadLook, threadLights, UNDER } from './thread-light.ts';
 
 /**

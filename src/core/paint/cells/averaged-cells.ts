@@ -1,12 +1,12 @@
-import { rgbOf } from '../colour/hex.ts';
-import { LINEAR_ONE } from '../colour/linear.ts';
-import { type MixingTables, mixingTables } from '../colour/mixing.ts';
-import { modulo } from '../exact/modulo.ts';
-import type { Cells } from '../thread/cells.ts';
-import { keptRows } from './kept-rows.ts';
-import type { LightPainter } from './light-rows.ts';
-import type { PaintWindow, RowPainter } from './painting.ts';
-import { CHANNELS } from './row-sums.ts';
+import { rgbOf } from '../../colour/hex.ts';
+import { LINEAR_ONE } from '../../colour/linear.ts';
+import { type MixingTables, mixingTables } from '../../colour/mixing.ts';
+import { modulo } from '../../exact/modulo.ts';
+import type { Cells } from '../../thread/cells.ts';
+import { keptRows } from '../kept-rows.ts';
+import type { LightPainter } from '../light-rows.ts';
+import type { PaintWindow, RowPainter } from '../painting.ts';
+import { CHANNELS } from '../row-sums.ts';
 
 /**
  * Cells at a size that is not whole pixels each: every pixel takes the mean light of the cells it covers, by

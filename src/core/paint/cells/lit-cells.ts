@@ -1,6 +1,6 @@
-import { hexOf, type Rgb, rgbOf } from '../colour/hex.ts';
-import { modulo } from '../exact/modulo.ts';
-import type { Cells } from '../thread/cells.ts';
+import { hexOf, type Rgb, rgbOf } from '../../colour/hex.ts';
+import { modulo } from '../../exact/modulo.ts';
+import type { Cells } from '../../thread/cells.ts';
 import { BRIGHTEST, endsOf, LEVELS, THROUGH, type ThreadLook, threadLights, UNDER } from './thread-light.ts';
 
 /** Faces times ways of ending. */
