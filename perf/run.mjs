@@ -7,6 +7,7 @@ import { ensureBuilt, ensureInstalled, ROOT } from '../scripts/ready.mjs';
 
 const BENCHMARKS = [
   'paint',
+  'cells',
   'sheet',
   'edits',
   'partition',
