@@ -51,7 +51,9 @@ function boxes({ rows, rowAt, shades, width, height }: Cells): void {
 }
 
 const times = race(7, { ours, canvas: () => boxes(content) });
-console.log(`\nPainting ${SIDE} × ${SIDE} px of threads of ${SIDE / THREADS} px (${times.ours.toFixed(0)} ms)`);
+console.log(
+  `\nPainting ${SIDE} × ${SIDE} px of threads of ${SIDE / THREADS} px (${times.ours.toFixed(0)} ms)`,
+);
 line(
   'times faster than a canvas library (@napi-rs/canvas) drawing its cells as boxes',
   times.canvas / times.ours,

@@ -16,6 +16,7 @@ const BENCHMARKS = [
   'colourways',
   'weaves',
   'tilings',
+  'marks',
   'motifs',
   'lays',
   'straps',

@@ -1,4 +1,13 @@
-import { addPoints, coordinates, cross, dot, type Point, scalePoint, subtractPoints } from './plane.ts';
+import {
+  addPoints,
+  coordinates,
+  coordinatesIn,
+  cross,
+  dot,
+  type Point,
+  scalePoint,
+  subtractPoints,
+} from './plane.ts';
 import { gcd, type Rational, rational } from './rational.ts';
 import {
   addSurds,
@@ -84,12 +93,28 @@ function sized(value: Surd): Surd {
   return signOf(value) < 0 ? negateSurd(value) : value;
 }
 
-/** A point moved by whole vectors of a lattice so that 0 ≤ u, v < 1, and by how many it was moved. */
-export function reduce(p: Point, [a, b]: PlaneLattice): { u: Surd; v: Surd; i: bigint; j: bigint } {
-  const { u, v } = coordinates(p, a, b);
-  const i = floorSurd(u);
-  const j = floorSurd(v);
-  return { u: lessWhole(u, i), v: lessWhole(v, j), i, j };
+/** A point in steps of a lattice, moved by whole ones so that 0 ≤ u, v < 1, and by how many it was moved. */
+export interface Reduced {
+  readonly u: Surd;
+  readonly v: Surd;
+  readonly i: bigint;
+  readonly j: bigint;
+}
+
+/** Moves points by whole vectors of a lattice into one cell. */
+export function reducerOf([a, b]: PlaneLattice): (p: Point) => Reduced {
+  const stepsOf = coordinatesIn(a, b);
+  return (p) => {
+    const { u, v } = stepsOf(p);
+    const i = floorSurd(u);
+    const j = floorSurd(v);
+    return { u: lessWhole(u, i), v: lessWhole(v, j), i, j };
+  };
+}
+
+/** The same of one point. */
+export function reduce(p: Point, lattice: PlaneLattice): Reduced {
+  return reducerOf(lattice)(p);
 }
 
 function lessWhole(value: Surd, whole: bigint): Surd {

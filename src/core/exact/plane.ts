@@ -3,9 +3,11 @@ import {
   addSurds,
   divideSurds,
   multiplySurds,
+  negateSurd,
   ONE_SURD,
   root,
   type Surd,
+  scaleSurd,
   subtractSurds,
   surd,
   ZERO_SURD,
@@ -89,17 +91,32 @@ export function middleOf(corners: readonly Point[]): Point {
   return scalePoint(corners.reduce(addPoints, ORIGIN), surd(rational(1, corners.length)));
 }
 
-/** Area of a polygon, above 0 when its corners run counterclockwise: the surveyor's formula. */
+/** Area of a polygon, above 0 when its corners run counterclockwise: the surveyor's formula, Σ x (next y − last y) / 2. */
 export function areaOf(corners: readonly Point[]): Surd {
   let twice = ZERO_SURD;
-  corners.forEach((corner, at) => {
-    twice = addSurds(twice, cross(corner, corners[(at + 1) % corners.length]!));
+  corners.forEach(({ x }, at) => {
+    const next = corners[(at + 1) % corners.length]!;
+    const last = corners.at(at - 1)!;
+    twice = addSurds(twice, multiplySurds(x, subtractSurds(next.y, last.y)));
   });
-  return multiplySurds(twice, surd(rational(1, 2)));
+  return scaleSurd(twice, HALF);
 }
+
+const HALF = rational(1, 2);
 
 /** Where p lies in steps of two vectors: p = u·a + v·b. @throws CoreError "number/zero-divisor" for parallel vectors */
 export function coordinates(p: Point, a: Point, b: Point): { readonly u: Surd; readonly v: Surd } {
   const whole = cross(a, b);
   return { u: divideSurds(cross(p, b), whole), v: divideSurds(cross(a, p), whole) };
+}
+
+/**
+ * The same for many points: the inverse of the vectors is worked out once.
+ * @throws CoreError "number/zero-divisor" for parallel vectors
+ */
+export function coordinatesIn(a: Point, b: Point): (p: Point) => { readonly u: Surd; readonly v: Surd } {
+  const whole = cross(a, b);
+  const alongU = { x: divideSurds(b.y, whole), y: divideSurds(negateSurd(b.x), whole) };
+  const alongV = { x: divideSurds(negateSurd(a.y), whole), y: divideSurds(a.x, whole) };
+  return (p) => ({ u: dot(p, alongU), v: dot(p, alongV) });
 }

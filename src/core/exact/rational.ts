@@ -9,11 +9,30 @@ export interface Rational {
   readonly d: bigint;
 }
 
+const MAX_SAFE = BigInt(Number.MAX_SAFE_INTEGER);
+
 /** Greatest common divisor, never negative; gcd(0, 0) = 0. */
 export function gcd(a: bigint, b: bigint): bigint {
   let x = a < 0n ? -a : a;
   let y = b < 0n ? -b : b;
-  while (y !== 0n) [x, y] = [y, x % y];
+  while (y !== 0n) {
+    // Doubles divide small numbers many times faster.
+    if (x <= MAX_SAFE && y <= MAX_SAFE) return BigInt(smallGcd(Number(x), Number(y)));
+    const rest = x % y;
+    x = y;
+    y = rest;
+  }
+  return x;
+}
+
+function smallGcd(a: number, b: number): number {
+  let x = a;
+  let y = b;
+  while (y !== 0) {
+    const rest = x % y;
+    x = y;
+    y = rest;
+  }
   return x;
 }
 
@@ -24,9 +43,10 @@ export function gcd(a: bigint, b: bigint): bigint {
 export function rational(n: bigint | number, d: bigint | number = 1n): Rational {
   const top = whole(n);
   const bottom = whole(d);
+  if (bottom === 1n) return { n: top, d: bottom };
   if (bottom === 0n) throw new CoreError('number/zero-divisor', { text: `${top}/0` });
   const common = gcd(top, bottom) * (bottom < 0n ? -1n : 1n);
-  return { n: top / common, d: bottom / common };
+  return common === 1n ? { n: top, d: bottom } : { n: top / common, d: bottom / common };
 }
 
 function whole(value: bigint | number): bigint {
@@ -38,10 +58,12 @@ function whole(value: bigint | number): bigint {
 export const ONE = rational(1);
 
 export function add(a: Rational, b: Rational): Rational {
+  if (a.d === b.d) return rational(a.n + b.n, a.d);
   return rational(a.n * b.d + b.n * a.d, a.d * b.d);
 }
 
 export function subtract(a: Rational, b: Rational): Rational {
+  if (a.d === b.d) return rational(a.n - b.n, a.d);
   return rational(a.n * b.d - b.n * a.d, a.d * b.d);
 }
 
@@ -89,7 +111,6 @@ export function toNumber(a: Rational): number {
   return Number(whole) + Number(rest) / Number(SCALE);
 }
 
-const MAX_SAFE = BigInt(Number.MAX_SAFE_INTEGER);
 const SCALE = 10n ** 18n;
 
 /** "3", "-3/4": the form in which exact numbers travel. `parseRational` reads it back. */

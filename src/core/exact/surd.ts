@@ -21,7 +21,8 @@ export const ONE_SURD: Surd = { terms: [{ coefficient: ONE, radicand: 1n }] };
 
 /** A rational as a surd. */
 export function surd(value: Rational | number): Surd {
-  return root(typeof value === 'number' ? rational(value) : value);
+  const coefficient = typeof value === 'number' ? rational(value) : value;
+  return coefficient.n === 0n ? ZERO_SURD : { terms: [{ coefficient, radicand: 1n }] };
 }
 
 /**
@@ -99,14 +100,22 @@ export function subtractSurds(a: Surd, b: Surd): Surd {
 }
 
 /** √a × √b = g√(ab/g²), g being their common divisor: no square is left in it. */
+function multiplyRoots(a: Root, b: Root): Root {
+  const coefficient = multiply(a.coefficient, b.coefficient);
+  if (a.radicand === 1n) return { coefficient, radicand: b.radicand };
+  if (b.radicand === 1n) return { coefficient, radicand: a.radicand };
+  const common = gcd(a.radicand, b.radicand);
+  return {
+    coefficient: multiply(coefficient, rational(common)),
+    radicand: (a.radicand / common) * (b.radicand / common),
+  };
+}
+
 export function multiplySurds(a: Surd, b: Surd): Surd {
   let product = ZERO_SURD;
   for (const one of a.terms) {
     for (const other of b.terms) {
-      const common = gcd(one.radicand, other.radicand);
-      const coefficient = multiply(multiply(one.coefficient, other.coefficient), rational(common));
-      const radicand = (one.radicand / common) * (other.radicand / common);
-      product = addSurds(product, { terms: [{ coefficient, radicand }] });
+      product = addSurds(product, { terms: [multiplyRoots(one, other)] });
     }
   }
   return product;

@@ -34,7 +34,7 @@ export interface PartitionProof {
  * and areas above zero add up to one cell.
  */
 export function checkPartition(partition: TorusFaces): PartitionProof {
-  const edges = new Map<string, number>();
+  const edges = new Map<number | string, number>();
   let area = ZERO_SURD;
   let turned = 0;
   for (const face of partition.faces) {
@@ -43,9 +43,10 @@ export function checkPartition(partition: TorusFaces): PartitionProof {
     if (signOf(size) <= 0) turned += 1;
     face.corners.forEach((from, index) => {
       const to = face.corners[(index + 1) % face.corners.length]!;
-      const [name, way] = edgeName(from, to);
+      const forward = isForward(from, to);
+      const key = forward ? edgeKey(from, to) : edgeKey(to, from);
       // One face along each way makes 1 + 4.
-      edges.set(name, (edges.get(name) ?? 0) + (way === 1 ? 1 : 4));
+      edges.set(key, (edges.get(key) ?? 0) + (forward ? 1 : 4));
     });
   }
   const loose = [...edges.values()].filter((faces) => faces !== 5).length;
@@ -60,17 +61,30 @@ export function checkPartition(partition: TorusFaces): PartitionProof {
 
 /** The same name for an edge from both its ends, wherever a face lies; and the way it is walked. */
 export function edgeName(from: Corner, to: Corner): readonly [name: string, way: 1 | -1] {
-  const across = to.across - from.across;
-  const up = to.up - from.up;
-  const forward = from.vertex !== to.vertex ? from.vertex < to.vertex : across !== 0 ? across > 0 : up > 0;
-  return forward
-    ? [`${from.vertex} ${to.vertex} ${across} ${up}`, 1]
-    : [`${to.vertex} ${from.vertex} ${-across} ${-up}`, -1];
+  return isForward(from, to) ? [nameOf(from, to), 1] : [nameOf(to, from), -1];
+}
+
+function isForward(from: Corner, to: Corner): boolean {
+  if (from.vertex !== to.vertex) return from.vertex < to.vertex;
+  return from.across !== to.across ? from.across < to.across : from.up < to.up;
+}
+
+function nameOf(from: Corner, to: Corner): string {
+  return `${from.vertex} ${to.vertex} ${to.across - from.across} ${to.up - from.up}`;
+}
+
+/** A number for most edges, as there are many: vertices of 19 bits, steps of 7. */
+function edgeKey(from: Corner, to: Corner): number | string {
+  const across = to.across - from.across + 64;
+  const up = to.up - from.up + 64;
+  const isSmall = from.vertex < 2 ** 19 && to.vertex < 2 ** 19 && ((across | up) & ~127) === 0;
+  return isSmall ? (from.vertex * 2 ** 19 + to.vertex) * 2 ** 14 + across * 128 + up : nameOf(from, to);
 }
 
 /** Where a corner lies, in cells of the torus. */
 export function cornerAt({ vertices }: TorusFaces, { vertex, across, up }: Corner): Point {
-  return addPoints(vertices[vertex]!, { x: surd(across), y: surd(up) });
+  const point = vertices[vertex]!;
+  return across === 0 && up === 0 ? point : addPoints(point, { x: surd(across), y: surd(up) });
 }
 
 /** Area of a face in cells of the torus, above zero when its corners run counterclockwise. */

@@ -1,4 +1,4 @@
-import { type PlaneLattice, reduce } from '../exact/lattice.ts';
+import { type PlaneLattice, reducerOf } from '../exact/lattice.ts';
 import { type Point, pointName } from '../exact/plane.ts';
 import type { Corner, TorusFaces } from './check-partition.ts';
 
@@ -20,8 +20,18 @@ export interface CellFaces {
 export function foldTiling({ lattice, faces }: CellFaces): Torus {
   const vertices: Point[] = [];
   const known = new Map<string, number>();
+  const reduced = reducerOf(lattice);
+  const folded = new Map<Point, Corner>();
+  /** Faces that share a point's object are spared the sums. */
   const cornerOf = (point: Point): Corner => {
-    const { u, v, i, j } = reduce(point, lattice);
+    const done = folded.get(point);
+    if (done !== undefined) return done;
+    const corner = fold(point);
+    folded.set(point, corner);
+    return corner;
+  };
+  const fold = (point: Point): Corner => {
+    const { u, v, i, j } = reduced(point);
     const name = pointName({ x: u, y: v });
     let vertex = known.get(name);
     if (vertex === undefined) {

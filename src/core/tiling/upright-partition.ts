@@ -1,8 +1,8 @@
 import type { Shade } from '../colour/shade.ts';
 import { CoreError } from '../error.ts';
-import { latticePoint, type PlaneLattice, pointsIn, uprightRepeat } from '../exact/lattice.ts';
-import { addPoints, type Point } from '../exact/plane.ts';
-import { type Surd, ZERO_SURD } from '../exact/surd.ts';
+import { type PlaneLattice, pointsIn, uprightRepeat } from '../exact/lattice.ts';
+import { addPoints, type Point, scalePoint } from '../exact/plane.ts';
+import { addSurds, type Surd, surd, ZERO_SURD } from '../exact/surd.ts';
 import { cornerAt } from '../faces/check-partition.ts';
 import type { Partition } from '../faces/partition.ts';
 import { type FaceRing, ringed } from '../faces/rings.ts';
@@ -52,16 +52,42 @@ export function layUpright(
   const perCell = tiling.faces.reduce((sum, { length }) => sum + parts(length), 0);
   const cells = pointsIn(tiling.lattice, wholeOf(upright), Math.floor(most / perCell));
   if (cells === undefined) throw new CoreError('tiling/faces', { most });
-  const faces = cells.flatMap((cell) => {
-    const shift = latticePoint(tiling.lattice, cell);
-    return tiling.faces.map((corners, face) => ({
+  const pointAt = cornerPoints(tiling.lattice);
+  const folded = foldTiling(tiling);
+  const faces = cells.flatMap((cell) =>
+    folded.faces.map(({ corners }, face) => ({
       face,
       cell,
-      corners: corners.map((corner) => addPoints(corner, shift)),
+      corners: corners.map(({ vertex, across, up }) => {
+        const { x, y } = folded.vertices[vertex]!;
+        return pointAt(vertex, { u: x, v: y }, cell[0] + across, cell[1] + up);
+      }),
       shade: colours.shadeOf(face, cell[0], cell[1]),
-    }));
-  });
+    })),
+  );
   return { ...upright, faces };
+}
+
+/**
+ * Points in the cells of a lattice, each made once, so that faces that share a corner share its object.
+ * @returns  the point of a vertex, in steps of the lattice, in the cell (i, j)
+ */
+function cornerPoints(lattice: PlaneLattice) {
+  const cells = new Map<number, Point[]>();
+  return (vertex: number, { u, v }: { readonly u: Surd; readonly v: Surd }, i: number, j: number): Point => {
+    // There are far fewer than 2^20 cells, and so steps along each vector.
+    const name = i * 2 ** 21 + j;
+    let points = cells.get(name);
+    if (points === undefined) {
+      points = [];
+      cells.set(name, points);
+    }
+    points[vertex] ??= addPoints(
+      scalePoint(lattice[0], addSurds(u, surd(i))),
+      scalePoint(lattice[1], addSurds(v, surd(j))),
+    );
+    return points[vertex];
+  };
 }
 
 /**
