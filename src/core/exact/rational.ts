@@ -105,7 +105,10 @@ export function round(a: Rational): bigint {
 
 /** Nearest double. Only for showing and for painting. */
 export function toNumber(a: Rational): number {
-  if (a.n >= -MAX_SAFE && a.n <= MAX_SAFE && a.d <= MAX_SAFE) return Number(a.n) / Number(a.d);
+  const top = Number(a.n);
+  const bottom = Number(a.d);
+  // A larger one would have been rounded to at least 2^53.
+  if (Math.abs(top) < 2 ** 53 && bottom < 2 ** 53) return top / bottom;
   const whole = floor(a);
   const rest = ((a.n - whole * a.d) * SCALE) / a.d;
   return Number(whole) + Number(rest) / Number(SCALE);

@@ -3,7 +3,7 @@ import type { Partition } from '../faces/partition.ts';
 import type { Marks } from '../repeat/repeat-unit.ts';
 import { isVaried } from '../shape/fill.ts';
 import { gridOf } from '../shape/grid.ts';
-import { type Outline, outlineOf } from '../shape/outline-of.ts';
+import type { Outline } from '../shape/outline-of.ts';
 import type { Place } from '../shape/places.ts';
 import { figuresLight, type LitFigure } from './figures-light.ts';
 import { type LightPainter, NOTHING, overLine, rowOf } from './light-rows.ts';
@@ -11,6 +11,7 @@ import type { PaintWindow } from './painting.ts';
 import { walkPartition, walkPolygons } from './partition-edges.ts';
 import { lightOf } from './partition-painter.ts';
 import { picturesLight } from './picture-light.ts';
+import { resolvedOutline } from './resolved-shapes.ts';
 import { edgeLight } from './row-light.ts';
 import { CHANNELS } from './row-sums.ts';
 import { variedFaces } from './varied-faces.ts';
@@ -72,7 +73,7 @@ export function marksLight(
         ...(picture && { picture: { shown: picture, lightOf } }),
         ...(soft && { soft }),
       });
-    } else painters.push(outlinePainter(outlineOf(shape, grid), light, window));
+    } else painters.push(outlinePainter(resolvedOutline(shape, grid), light, window));
   }
   return figures.length === 0 ? painters : [...painters, figuresLight(figures, rows, grid, window)];
 }

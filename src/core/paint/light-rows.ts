@@ -82,11 +82,16 @@ export function over(
   blue: number,
   cover: number,
 ): void {
-  const through = cover >= LINEAR_ONE ? 0 : 1 - cover / LINEAR_ONE;
+  const through = seenThrough(cover);
   line[at] = line[at]! * through + red;
   line[at + 1] = line[at + 1]! * through + green;
   line[at + 2] = line[at + 2]! * through + blue;
   line[at + 3] = line[at + 3]! * through + cover;
+}
+
+/** The share of what lies below that is seen through a cover. */
+export function seenThrough(cover: number): number {
+  return cover >= LINEAR_ONE ? 0 : 1 - cover / LINEAR_ONE;
 }
 
 /** A row of one light. */

@@ -2,9 +2,9 @@ import { modulo } from '../exact/modulo.ts';
 import { type CopyPlace, paintedBefore, repeatsInto } from '../repeat/copy-order.ts';
 import type { RowOrder } from '../repeat/repeat-unit.ts';
 import type { Grid } from '../shape/grid.ts';
-import { resolveEndless, resolveFigure } from '../shape/resolve-figure.ts';
 import type { PlacedFigure } from '../shape/shape.ts';
 import type { PaintWindow } from './painting.ts';
+import { resolvedEndless, resolvedFigure } from './resolved-shapes.ts';
 import { emptySums, type RowSums } from './row-sums.ts';
 import { type Standing, standAlone } from './stand-alone.ts';
 
@@ -86,7 +86,7 @@ function stripsOf<Line>(copies: readonly Copy<Line>[], height: number): readonly
 }
 
 function standingOf({ figure, endless }: PlacedFigure, grid: Grid): Standing | undefined {
-  const polygons = endless ? resolveEndless(figure, grid) : resolveFigure(figure, grid);
+  const polygons = endless ? resolvedEndless(figure, grid) : resolvedFigure(figure, grid);
   return polygons.length === 0 ? undefined : standAlone(polygons);
 }
 

@@ -13,7 +13,7 @@ import type { ThreadLook } from './cells/thread-light.ts';
 import { paintThreads } from './cells/threads.ts';
 import { facesLight, marksLight } from './faces-light.ts';
 import { type LightPainter, packLight } from './light-rows.ts';
-import { paintOpaqueFigures } from './opaque-figures.ts';
+import { paintOpaqueMarks } from './opaque-marks.ts';
 import { paintPartition } from './partition-painter.ts';
 import { paintPlies, pliesLight } from './plies/plies-painter.ts';
 
@@ -87,7 +87,7 @@ const PAINTERS: { readonly [K in Content['kind']]: Painter<Extract<Content, { ki
       ...facesLight(content.base, window, tables),
       ...marksLight(content, pitch, window, tables),
     ],
-    fast: paintOpaqueFigures,
+    fast: paintOpaqueMarks,
     isSharp: () => false,
   },
   plies: {

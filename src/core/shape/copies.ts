@@ -17,24 +17,21 @@ export function copiesIn(
 /** By how much a shape has to be moved to come into the first repeat, or within a reach of it. */
 export function shiftsInto(places: readonly Place[], size: Place, reach: number): readonly Place[] {
   if (places.length === 0) return [];
-  const rights = multiplesInto(
-    places.map(({ x }) => x),
-    size.x,
-    reach,
-  );
-  const ups = multiplesInto(
-    places.map(({ y }) => y),
-    size.y,
-    reach,
-  );
-  return rights.flatMap((x) => ups.map((y) => ({ x, y })));
-}
-
-/** Multiples of a size by which a range comes into 0 … size, or within a reach of it. */
-function multiplesInto(values: readonly number[], size: number, reach: number): readonly number[] {
-  const most = values.reduce((high, value) => Math.max(high, value), -Infinity);
-  const least = values.reduce((low, value) => Math.min(low, value), Infinity);
-  const first = -Math.floor((most + reach) / size);
-  const last = -Math.floor((least - reach) / size);
-  return Array.from({ length: last - first + 1 }, (_, at) => (first + at) * size);
+  const low = { x: Infinity, y: Infinity };
+  const high = { x: -Infinity, y: -Infinity };
+  for (const { x, y } of places) {
+    low.x = Math.min(low.x, x);
+    low.y = Math.min(low.y, y);
+    high.x = Math.max(high.x, x);
+    high.y = Math.max(high.y, y);
+  }
+  const shifts: Place[] = [];
+  const lastAcross = -Math.floor((low.x - reach) / size.x);
+  const lastUp = -Math.floor((low.y - reach) / size.y);
+  for (let across = -Math.floor((high.x + reach) / size.x); across <= lastAcross; across += 1) {
+    for (let up = -Math.floor((high.y + reach) / size.y); up <= lastUp; up += 1) {
+      shifts.push({ x: across * size.x, y: up * size.y });
+    }
+  }
+  return shifts;
 }

@@ -51,9 +51,10 @@ export function unlink({ before, next }: ActiveEdge): void {
   next.before = before;
 }
 
-/** The first edge, from one on to the left, that does not begin right of `left`. */
-export function notRightOf(from: ActiveEdge, left: number): ActiveEdge {
-  let edge = from;
+/** The last edge that does not begin right of `left`, looked for from one near it. @param tail  what stands after the last */
+export function lastUpTo(left: number, near: ActiveEdge, tail: ActiveEdge): ActiveEdge {
+  let edge = near;
   while (edge.left > left) edge = edge.before;
+  while (edge.next !== tail && edge.next.left <= left) edge = edge.next;
   return edge;
 }

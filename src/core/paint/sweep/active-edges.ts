@@ -1,5 +1,5 @@
 import { mulDivFloor } from '../../exact/mul-div-floor.ts';
-import { ActiveEdge, link, NO_COLUMN, notRightOf, unlink } from './active-edge.ts';
+import { ActiveEdge, lastUpTo, link, NO_COLUMN, unlink } from './active-edge.ts';
 import type { StartingEdges } from './edges-by-start.ts';
 
 /**
@@ -55,10 +55,11 @@ export class ActiveEdges {
     this.still = false;
     const { numbers, mixes, height } = this.#starting;
     const rowTop = row << 8;
+    let near = this.head;
     for (let at = 0; at < mixes.length; at += 1) {
       const dy = numbers[at * 4 + 3]!;
       for (let top = numbers[at * 4 + 1]!; top + dy > rowTop; top -= height) {
-        if (top < rowTop + 256) this.#begin(at, top, row);
+        if (top < rowTop + 256) near = this.#begin(at, top, row, near);
       }
     }
   }
@@ -119,7 +120,7 @@ export class ActiveEdges {
       edge.last = until;
       if (left < last.left) {
         unlink(edge);
-        link(edge, notRightOf(last.before, left));
+        link(edge, lastUpTo(left, last.before, last));
       } else last = edge;
       edge = next;
     }
@@ -128,11 +129,13 @@ export class ActiveEdges {
     const from = firstIn[row]!;
     const end = firstIn[row + 1]!;
     this.still = moved === 0 && from === end;
-    for (let at = from; at < end; at += 1) this.#begin(at, numbers[at * 4 + 1]!, row);
+    // They come from left to right, so each is near the one before.
+    let near = this.head;
+    for (let at = from; at < end; at += 1) near = this.#begin(at, numbers[at * 4 + 1]!, row, near);
   }
 
-  /** Takes up an edge that begins at `top` and reaches into a row, as it stands there. */
-  #begin(at: number, top: number, row: number): void {
+  /** Takes up an edge that begins at `top` and reaches into a row, as it stands there. @param near  an edge near its place */
+  #begin(at: number, top: number, row: number, near: ActiveEdge): ActiveEdge {
     const { numbers, mixes, width } = this.#starting;
     const rowTop = row << 8;
     const rowBottom = rowTop + 256;
@@ -163,7 +166,8 @@ export class ActiveEdges {
     const isWhole = top <= rowTop && top + dy >= rowBottom && edge.right <= this.#right;
     edge.last = isWhole ? Math.max(edge.left >> 8, ((edge.right + 255) >> 8) - 1) : NO_COLUMN;
     if (edge.right >= width) this.wrapping += 1;
-    link(edge, notRightOf(this.tail.before, edge.left));
+    link(edge, lastUpTo(edge.left, near, this.tail));
+    return edge;
   }
 
   #unused(): ActiveEdge {

@@ -2,7 +2,7 @@ import type { Edges } from '../partition-edges.ts';
 import { type EdgeMix, edgeMix } from './edge-mix.ts';
 import type { SweepShades } from './sweep-shades.ts';
 
-/** Edges that part two lights, sorted by the row in which they begin. */
+/** Edges that part two lights, sorted by the row in which they begin, and in each from left to right. */
 export interface StartingEdges {
   /** One repeat, in subpixels. */
   readonly width: number;
@@ -25,18 +25,20 @@ export function edgesByStart(
   const isSeen = (edge: number) => dy[edge] !== 0 && same[ahead[edge]!] !== same[back[edge]!];
   for (let edge = 0; edge < count; edge += 1) if (isSeen(edge)) firstIn[(y[edge]! >> 8) + 1]! += 1;
   for (let row = 0; row < rows; row += 1) firstIn[row + 1]! += firstIn[row]!;
-  const numbers = new Float64Array(firstIn[rows]! * 4);
   const places = firstIn.slice();
   const order = new Int32Array(firstIn[rows]!);
-  for (let edge = 0; edge < count; edge += 1) {
-    if (!isSeen(edge)) continue;
-    const place = places[y[edge]! >> 8]!++;
+  for (let edge = 0; edge < count; edge += 1) if (isSeen(edge)) order[places[y[edge]! >> 8]!++] = edge;
+  for (let row = 0; row < rows; row += 1) {
+    if (firstIn[row + 1]! - firstIn[row]! < 2) continue;
+    order.subarray(firstIn[row]!, firstIn[row + 1]!).sort((one, other) => x[one]! - x[other]!);
+  }
+  const numbers = new Float64Array(order.length * 4);
+  order.forEach((edge, place) => {
     numbers[place * 4] = x[edge]!;
     numbers[place * 4 + 1] = y[edge]!;
     numbers[place * 4 + 2] = dx[edge]!;
     numbers[place * 4 + 3] = dy[edge]!;
-    order[place] = edge;
-  }
+  });
   const byShades = new Map<number, EdgeMix>();
   const mixes = Array.from(order, (edge) => {
     const right = same[ahead[edge]!]!;

@@ -2,9 +2,11 @@ import type { MixingTables } from '../../colour/mixing.ts';
 import { modulo } from '../../exact/modulo.ts';
 import { leftBorder, startOf } from '../left-border.ts';
 import type { PaintWindow, RowPainter } from '../painting.ts';
-import type { Edges, Walked } from '../partition-edges.ts';
+import type { Walked } from '../partition-edges.ts';
 import { ActiveEdges } from './active-edges.ts';
 import { edgesByStart } from './edges-by-start.ts';
+import { isSmall } from './is-small.ts';
+import type { MixedLight } from './mixed-light.ts';
 import { type Roll, rollOf } from './roll.ts';
 import { sweepShades } from './sweep-shades.ts';
 import { Sweeper } from './sweeper.ts';
@@ -16,18 +18,16 @@ import { Sweeper } from './sweeper.ts';
  * @returns       undefined where numbers are too large for it
  */
 export function sweepPainter(
-  { edges, held }: Walked,
+  walked: Walked,
   lights: Float64Array,
-  { tile, width }: Pick<PaintWindow, 'tile' | 'width'>,
-  { byteOf }: MixingTables,
+  window: Pick<PaintWindow, 'tile' | 'width'>,
+  tables: MixingTables,
 ): RowPainter | undefined {
-  if (!isSmall(edges)) return undefined;
+  const sweeper = sweeperOf(walked, lights, window, tables);
+  if (sweeper === undefined) return undefined;
+  const { tile, width } = window;
   const across = Math.min(width, tile.width);
-  const shades = sweepShades(lights, byteOf);
-  const leftOf = leftBorder(edges, lights, startOf(held, lights));
-  const active = new ActiveEdges(edgesByStart(edges, shades, tile.height), across);
-  const sweeper = new Sweeper(active, shades, leftOf, { across, byteOf });
-  const roll = across === tile.width ? rollOf(edges, shades.same, tile.height) : undefined;
+  const roll = across === tile.width ? rollOf(walked.edges, sweeper.shades.same, tile.height) : undefined;
   const layRow = roll === undefined ? sweptRows(sweeper) : rolledRows(sweeper, roll, across);
   return (row, out, at) => {
     layRow(modulo(row, tile.height), out, at);
@@ -36,6 +36,22 @@ export function sweepPainter(
       out.copyWithin(at + x, at, at + Math.min(across, width - x));
     }
   };
+}
+
+/** @param kept  where the light of mixed pixels is kept for what is laid over them */
+export function sweeperOf(
+  { edges, held }: Walked,
+  lights: Float64Array,
+  { tile, width }: Pick<PaintWindow, 'tile' | 'width'>,
+  { byteOf }: MixingTables,
+  kept?: MixedLight,
+): Sweeper | undefined {
+  if (!isSmall(edges)) return undefined;
+  const across = Math.min(width, tile.width);
+  const shades = sweepShades(lights, byteOf);
+  const leftOf = leftBorder(edges, lights, startOf(held, lights));
+  const active = new ActiveEdges(edgesByStart(edges, shades, tile.height), across);
+  return new Sweeper(active, shades, leftOf, { across, byteOf }, kept);
 }
 
 function sweptRows(sweeper: Sweeper): RowPainter {
@@ -60,11 +76,4 @@ function rolledRows(sweeper: Sweeper, { rows, pixels }: Roll, across: number): R
     out.set(right === 0 ? line : line.subarray(0, across - right), at + right);
     if (right > 0) out.set(line.subarray(across - right), at);
   };
-}
-
-/** Whether products of an edge's ways are exact in doubles, and all places in subpixels are machine words. */
-function isSmall({ count, dx, dy, width, height }: Edges): boolean {
-  let most = 0;
-  for (let edge = 0; edge < count; edge += 1) most = Math.max(most, Math.abs(dx[edge]!), dy[edge]!);
-  return most ** 2 < 2 ** 53 && width < 2 ** 28 && height < 2 ** 28;
 }

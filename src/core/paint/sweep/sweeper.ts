@@ -3,7 +3,8 @@ import { PER_WHOLE } from '../row-sums.ts';
 import type { ActiveEdge } from './active-edge.ts';
 import type { ActiveEdges } from './active-edges.ts';
 import type { EdgeMix } from './edge-mix.ts';
-import { MixedRow } from './mixed-row.ts';
+import { LightSums } from './light-sums.ts';
+import type { MixedLight } from './mixed-light.ts';
 import { NO_SHADE, type SweepShades } from './sweep-shades.ts';
 
 /** Where the left border's light of the row before cannot be told. */
@@ -21,10 +22,12 @@ export class Sweeper {
   readonly #pixels: Int32Array;
   readonly #across: number;
   readonly #edges: ActiveEdges;
-  readonly #shades: SweepShades;
+  readonly shades: SweepShades;
   readonly #leftOf: (row: number) => Float64Array;
   readonly #byteOf: Uint8Array;
-  readonly #sums: MixedRow;
+  readonly #sums: LightSums;
+  /** Light of the pixels that several shades share; null where nobody asks. */
+  readonly #kept: MixedLight | null;
   #row = UNKNOWN;
   #borderShade = UNKNOWN;
   // Where the sweep stands: its column, the shade there or NO_SHADE, that pixel, and the edge left of it.
@@ -33,21 +36,26 @@ export class Sweeper {
   #pixel = 0;
   #behind: ActiveEdge;
 
-  /** @param leftOf  light left of the window's border in each row, times WHOLE */
+  /**
+   * @param leftOf  light left of the window's border in each row, times WHOLE
+   * @param kept    where the light of mixed pixels is kept for what is laid over them
+   */
   constructor(
     edges: ActiveEdges,
     shades: SweepShades,
     leftOf: (row: number) => Float64Array,
     { across, byteOf }: { readonly across: number; readonly byteOf: Uint8Array },
+    kept?: MixedLight,
   ) {
+    this.#kept = kept ?? null;
     this.#edges = edges;
-    this.#shades = shades;
+    this.shades = shades;
     this.#leftOf = leftOf;
     this.#byteOf = byteOf;
     this.#across = across;
     this.#pixels = new Int32Array(across);
     this.pixels = new Uint32Array(this.#pixels.buffer);
-    this.#sums = new MixedRow(across);
+    this.#sums = new LightSums(across);
     this.#behind = edges.head;
   }
 
@@ -59,9 +67,10 @@ export class Sweeper {
     edges.goTo(row);
     const isBorderKept = this.#begin(row);
     if (isBorderKept && edges.still) return;
+    this.#kept?.begin();
     if (edges.wrapping > 0) this.#enterWrapped(row);
     while (this.#sweep(row)) {
-      if (this.#shade !== NO_SHADE) this.#sums.startAt(this.#shades.light, this.#shade);
+      if (this.#shade !== NO_SHADE) this.#sums.startAt(this.shades.light, this.#shade);
       this.#mixGroup(row);
     }
   }
@@ -76,7 +85,7 @@ export class Sweeper {
     sums.red = red;
     sums.green = green;
     sums.blue = blue;
-    const shade = this.#shades.shadeOf(red, green, blue);
+    const shade = this.shades.shadeOf(red, green, blue);
     const isKept = shade !== NO_SHADE && shade === this.#borderShade;
     if (!isKept) this.#edges.head.keptTo = 0;
     this.#borderShade = shade;
@@ -113,11 +122,11 @@ export class Sweeper {
       shade = edge.mix.ahead;
       behind = edge;
     }
-    this.#x = sums.resolve(this.#x, this.#pixels, this.#byteOf);
+    this.#x = sums.resolve(this.#x, this.#pixels, this.#byteOf, this.#kept);
     // Where it is one shade again, that is mostly the last edge's.
-    this.#shade = sums.isAt(this.#shades.light, shade)
+    this.#shade = sums.isAt(this.shades.light, shade)
       ? shade
-      : this.#shades.shadeOf(sums.red, sums.green, sums.blue);
+      : this.shades.shadeOf(sums.red, sums.green, sums.blue);
     this.#pixel = pack(sums.red + 0.5, sums.green + 0.5, sums.blue + 0.5, this.#byteOf);
     if (behind === head) head.keptTo = 0;
     this.#behind = behind;
@@ -132,7 +141,6 @@ export class Sweeper {
     const rowTop = (row << 8) | 0;
     const rowBottom = (rowTop + 256) | 0;
     const across = this.#across | 0;
-    const byteOf = this.#byteOf;
     const out = this.#pixels;
     let shade = this.#shade | 0;
     let pixel = this.#pixel | 0;
@@ -153,6 +161,7 @@ export class Sweeper {
             x = keptTo;
           }
         }
+        if (shade < 0) this.#kept?.keepRun(x, first, this.#sums);
         for (; x < first; x = (x + 1) | 0) out[x] = pixel;
         x = first;
       } else behind.keptTo = 0;
@@ -171,7 +180,7 @@ export class Sweeper {
       shade = mix.ahead | 0;
       pixel = mix.pixel | 0;
       if (first === last) {
-        out[x] = mixed(mix, (((512 + (first << 9)) | 0) - left - right) << 8, byteOf);
+        this.#mix(x, mix, (((512 + (first << 9)) | 0) - left - right) << 8);
         x = (x + 1) | 0;
         continue;
       }
@@ -188,21 +197,20 @@ export class Sweeper {
         nextY = nextY > rowBottom ? rowBottom : Math.max(nextY, rowTop);
         const height = nextY > y ? (nextY - y) | 0 : (y - nextY) | 0;
         const here = Math.imul(height, ((512 + (x << 9)) | 0) - from - to);
-        out[x] = mixed(mix, (passed + here) | 0, byteOf);
+        this.#mix(x, mix, (passed + here) | 0);
         passed = (passed + (height << 9)) | 0;
         from = to;
         y = nextY;
       }
     }
   }
-}
 
-/** A pixel of which k / WHOLE lies right of an edge. */
-function mixed(mix: EdgeMix, k: number, byteOf: Uint8Array): number {
-  return pack(
-    mix.red + k * mix.redChange,
-    mix.green + k * mix.greenChange,
-    mix.blue + k * mix.blueChange,
-    byteOf,
-  );
+  /** A pixel of which k / WHOLE lies right of an edge. */
+  #mix(x: number, mix: EdgeMix, k: number): void {
+    const red = mix.red + k * mix.redChange;
+    const green = mix.green + k * mix.greenChange;
+    const blue = mix.blue + k * mix.blueChange;
+    this.#pixels[x] = pack(red, green, blue, this.#byteOf);
+    this.#kept?.keep(x, red - 0.5, green - 0.5, blue - 0.5);
+  }
 }
