@@ -10,6 +10,7 @@ const BENCHMARKS = [
   'cells',
   'sheet',
   'edits',
+  'cold',
   'partition',
   'picture',
   'offers',

@@ -6,11 +6,17 @@ import type { Attempt } from '../../wording/attempt.ts';
 import { openClothWorker } from '../../workers/open-worker.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 
-/** Pause after a change before the check runs, so that it does not hold up the painting. */
+/** Milliseconds after a change before the check runs, so that it does not hold up the painting. */
 const PAUSE = 150;
 
-/** Checks the design whenever it changes, in a worker of its own. */
-export function useRepeatCheck(): void {
+/** The same as long as no cloth was painted yet, which may not be shown at all. */
+const PAUSE_AT_FIRST = 1500;
+
+/**
+ * Checks the design whenever it changes, in a worker of its own.
+ * @param isShown  whether a cloth was painted already, which comes before the first check
+ */
+export function useRepeatCheck(isShown: boolean): void {
   const design = useDesign();
   const ask = useRef<(design: Design) => void>(undefined);
   useEffect(() => {
@@ -32,8 +38,14 @@ export function useRepeatCheck(): void {
     );
     return worker.close;
   }, []);
+  const asked = useRef<Design>(undefined);
   useEffect(() => {
-    const timer = setTimeout(() => ask.current?.(design), PAUSE);
+    if (asked.current === design) return;
+    const check = () => {
+      asked.current = design;
+      ask.current?.(design);
+    };
+    const timer = setTimeout(check, isShown ? PAUSE : PAUSE_AT_FIRST);
     return () => clearTimeout(timer);
-  }, [design]);
+  }, [design, isShown]);
 }

@@ -5,7 +5,7 @@ import type { ThreadLook } from '../../core/paint/cells/thread-light.ts';
 import type { ClothMarks } from '../../core/thread/mark-cells.ts';
 import { latest } from '../../kit/latest.ts';
 import type { Measured, PatchOrder } from '../../workers/cloth-worker.ts';
-import { openClothWorker } from '../../workers/open-worker.ts';
+import { openFirstClothWorker } from '../../workers/open-worker.ts';
 import { dispatch } from '../state/bench-store.ts';
 import {
   type Camera,
@@ -52,7 +52,7 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
   const asked = useRef<Wish>(undefined);
   const lasted = useRef(0);
   useEffect(() => {
-    const worker = openClothWorker();
+    const worker = openFirstClothWorker();
     const paint = async (next: Wish) => {
       const measured = await worker.ask(async (api) => api.measure(next.design));
       if ('problem' in measured) return measured;

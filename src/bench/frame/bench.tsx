@@ -73,7 +73,7 @@ function OpenBench() {
   const step = useBenchState((state) => state.step);
   useEffect(startAutosave, []);
   useEffect(startKeepingUndo, []);
-  useRepeatCheck();
+  useRepeatCheck(useCloth(({ repeat }) => repeat !== undefined));
   useBenchKeys(shows.showKeys);
   useCommandKey(search);
   useKeptFocus();

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { Shade } from '../../core/colour/shade.ts';
 import type { MotifDesign } from '../../core/design/design-schema.ts';
 import { pixelOf } from '../../core/design/lay/lay-schema.ts';
-import { BarChart } from '../../kit/bar-chart.tsx';
+import { BarChart } from '../../kit/charts/charts.tsx';
 import { DataTable } from '../../kit/data-table.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';

@@ -9,7 +9,7 @@ import {
 import type { PlaidDesign } from '../../core/design/design-schema.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { layOut } from '../../core/thread/sequence.ts';
-import { BarChart, type BarPart } from '../../kit/bar-chart.tsx';
+import { BarChart, type BarPart } from '../../kit/charts/charts.tsx';
 import { DataTable } from '../../kit/data-table.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';

@@ -16,7 +16,7 @@ import {
   YARN_SYSTEMS,
   type YarnSystem,
 } from '../../core/units/yarn-count.ts';
-import { BarChart } from '../../kit/bar-chart.tsx';
+import { BarChart } from '../../kit/charts/charts.tsx';
 import { DataTable } from '../../kit/data-table.tsx';
 import { downloadText } from '../../kit/download.ts';
 import { NumberField } from '../../kit/fields/number-field.tsx';

@@ -4,7 +4,7 @@ import { bandScale } from '../../core/design/lay/lay-schema.ts';
 import { type StripeBalance, stripeBalance } from '../../core/design/stripe/stripe-balance.ts';
 import { divide, type Rational, toDecimal, toNumber } from '../../core/exact/rational.ts';
 import { unitMillimetres } from '../../core/units/band-width.ts';
-import { BarChart } from '../../kit/bar-chart.tsx';
+import { BarChart } from '../../kit/charts/charts.tsx';
 import { DataTable } from '../../kit/data-table.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';

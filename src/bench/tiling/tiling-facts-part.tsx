@@ -4,7 +4,7 @@ import { IN_TURN } from '../../core/design/strap/strap-schema.ts';
 import { tilingFacts } from '../../core/design/tiling/tiling-facts.ts';
 import { surdToNumber } from '../../core/exact/surd.ts';
 import { surdText } from '../../core/exact/surd-text.ts';
-import { BarChart } from '../../kit/bar-chart.tsx';
+import { BarChart } from '../../kit/charts/charts.tsx';
 import { DataTable } from '../../kit/data-table.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { ShadeName } from '../../kit/shade-name.tsx';

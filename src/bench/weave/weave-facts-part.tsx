@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { PlaidDesign } from '../../core/design/design-schema.ts';
 import { type WeaveFacts, weaveFacts } from '../../core/design/weave-facts.ts';
 import { toDecimal, toText } from '../../core/exact/rational.ts';
-import { BarChart } from '../../kit/bar-chart.tsx';
+import { BarChart } from '../../kit/charts/charts.tsx';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Measure } from '../../kit/panel.tsx';
 import { attempt } from '../../wording/attempt.ts';
