@@ -12,7 +12,7 @@ import { CoreError } from '../../error.ts';
 import { ORIGIN, type Point } from '../../exact/plane.ts';
 import { ONE, type Rational, rational, toNumber } from '../../exact/rational.ts';
 import { type Surd, scaleSurd, surd, surdToNumber, ZERO_SURD } from '../../exact/surd.ts';
-import { contentKind } from '../../repeat/contents.ts';
+import { contentKind, partitionIn } from '../../repeat/contents.ts';
 import { layPlies } from '../../repeat/plies/lay-plies.ts';
 import { shiftUnit } from '../../repeat/plies/shift-unit.ts';
 import { proofed } from '../../repeat/proofed.ts';
@@ -211,8 +211,9 @@ describe('a pattern that is shifted', () => {
         fc.integer({ min: -9, max: 9 }),
         fc.integer({ min: -9, max: 9 }),
         (unit, right, up) => {
-          // Threads that become faces may be averaged to another level.
+          // Threads that become faces may be averaged to another level; blocks of a picture lie at doubles.
           fc.pre(unit !== undefined && unit.content.kind === 'partition');
+          fc.pre(partitionIn(unit!)!.faces.every(({ fill }) => fill.kind !== 'picture'));
           const size = repeatSize(unit!)!;
           const part = (side: Surd, steps: number) => scaleSurd(side, rational(steps, 9));
           const by = { x: part(size.width, right), y: part(size.height, up) };

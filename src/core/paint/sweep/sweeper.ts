@@ -142,6 +142,8 @@ export class Sweeper {
     const rowBottom = (rowTop + 256) | 0;
     const across = this.#across | 0;
     const out = this.#pixels;
+    const byteOf = this.#byteOf;
+    const kept = this.#kept;
     let shade = this.#shade | 0;
     let pixel = this.#pixel | 0;
     let x = this.#x | 0;
@@ -161,7 +163,7 @@ export class Sweeper {
             x = keptTo;
           }
         }
-        if (shade < 0) this.#kept?.keepRun(x, first, this.#sums);
+        if (shade < 0) kept?.keepRun(x, first, this.#sums);
         for (; x < first; x = (x + 1) | 0) out[x] = pixel;
         x = first;
       } else behind.keptTo = 0;
@@ -180,11 +182,30 @@ export class Sweeper {
       shade = mix.ahead | 0;
       pixel = mix.pixel | 0;
       if (first === last) {
-        this.#mix(x, mix, (((512 + (first << 9)) | 0) - left - right) << 8);
+        const k = (((512 + (first << 9)) | 0) - left - right) << 8;
+        out[x] = mixed(mix, k, byteOf);
+        if (kept !== null) keepMixed(kept, x, mix, k);
         x = (x + 1) | 0;
         continue;
       }
       const { dx, dy, top, start } = edge;
+      if (((last - first) | 0) === 1) {
+        // Two columns, as most edges have: one division tells the height at which it goes over.
+        const border = last << 8;
+        let y = (top + (((((border - start) | 0) * dy) / dx) | 0)) | 0;
+        y = y > rowBottom ? rowBottom : Math.max(y, rowTop);
+        const height = dx >= 0 ? (y - rowTop) | 0 : (rowBottom - y) | 0;
+        const one = Math.imul(height, ((512 + (first << 9)) | 0) - left - border);
+        const other = ((height << 9) + Math.imul((256 - height) | 0, 512 + border - right)) | 0;
+        out[x] = mixed(mix, one, byteOf);
+        out[x + 1] = mixed(mix, other, byteOf);
+        if (kept !== null) {
+          keepMixed(kept, x, mix, one);
+          keepMixed(kept, x + 1, mix, other);
+        }
+        x = (x + 2) | 0;
+        continue;
+      }
       let from = left;
       let y = dx >= 0 ? rowTop : rowBottom;
       const lastY = dx >= 0 ? rowBottom : rowTop;
@@ -197,20 +218,29 @@ export class Sweeper {
         nextY = nextY > rowBottom ? rowBottom : Math.max(nextY, rowTop);
         const height = nextY > y ? (nextY - y) | 0 : (y - nextY) | 0;
         const here = Math.imul(height, ((512 + (x << 9)) | 0) - from - to);
-        this.#mix(x, mix, (passed + here) | 0);
+        const k = (passed + here) | 0;
+        out[x] = mixed(mix, k, byteOf);
+        if (kept !== null) keepMixed(kept, x, mix, k);
         passed = (passed + (height << 9)) | 0;
         from = to;
         y = nextY;
       }
     }
   }
+}
 
-  /** A pixel of which k / WHOLE lies right of an edge. */
-  #mix(x: number, mix: EdgeMix, k: number): void {
-    const red = mix.red + k * mix.redChange;
-    const green = mix.green + k * mix.greenChange;
-    const blue = mix.blue + k * mix.blueChange;
-    this.#pixels[x] = pack(red, green, blue, this.#byteOf);
-    this.#kept?.keep(x, red - 0.5, green - 0.5, blue - 0.5);
-  }
+/** A pixel of which k / WHOLE lies right of an edge. */
+function mixed(mix: EdgeMix, k: number, byteOf: Uint8Array): number {
+  const red = mix.red + k * mix.redChange;
+  const green = mix.green + k * mix.greenChange;
+  const blue = mix.blue + k * mix.blueChange;
+  return pack(red, green, blue, byteOf);
+}
+
+function keepMixed(kept: MixedLight, x: number, mix: EdgeMix, k: number): void {
+  // The halves are there for rounding.
+  const red = mix.red - 0.5 + k * mix.redChange;
+  const green = mix.green - 0.5 + k * mix.greenChange;
+  const blue = mix.blue - 0.5 + k * mix.blueChange;
+  kept.keep(x, red, green, blue);
 }
