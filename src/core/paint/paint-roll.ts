@@ -70,9 +70,11 @@ function proofSize({ width, height }: PaintWindow['tile'], most: number): PaintW
 /** Bytes in which a row differs from one painted `shift` pixels further on, rolled back. */
 function differences(row: Uint32Array, shifted: Uint32Array, shift: number): number {
   let count = 0;
+  let from = (row.length - shift) % row.length;
   for (let x = 0; x < row.length; x += 1) {
-    const gap = row[x]! ^ shifted[(x + row.length - shift) % row.length]!;
+    const gap = row[x]! ^ shifted[from]!;
     for (let bits = gap; bits !== 0; bits >>>= 8) if ((bits & 255) !== 0) count += 1;
+    from = from + 1 === row.length ? 0 : from + 1;
   }
   return count;
 }

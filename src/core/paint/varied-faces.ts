@@ -53,37 +53,61 @@ function facesInPlace(faces: readonly LitFace[], { tile, width, offset }: PaintW
   const across = Math.min(width, tile.width);
   const sums = emptySums(Math.max(...faces.map((face) => face.across)));
   const light = new Float64Array(CHANNELS);
+  const strips = stripsOf(faces, tile.height);
   return (row, line) => {
-    for (const face of faces) {
-      const placeOf = (x: number) => {
-        const at = modulo(face.left + x - offset.x, tile.width);
-        return at < across ? at : undefined;
-      };
+    const y = modulo(row + offset.y, tile.height);
+    for (const face of strips[Math.floor(y / STRIP)]!) {
+      const left = modulo(face.left - offset.x, tile.width);
       // All rows of the face that are this row of the repeat.
-      const first = modulo(row + offset.y - face.top, tile.height);
-      for (let y = first; y < face.down; y += tile.height)
-        paintFaceRow(face, y, { sums, light, placeOf }, line);
+      const first = modulo(y - face.top, tile.height);
+      for (let down = first; down < face.down; down += tile.height) {
+        paintFaceRow(face, down, { sums, light, left, across, round: tile.width }, line);
+      }
     }
   };
+}
+
+/** Rows of the repeat whose faces are listed together. */
+const STRIP = 16;
+
+/** The faces that come into each strip of rows, in their order. */
+function stripsOf(faces: readonly LitFace[], height: number): readonly (readonly LitFace[])[] {
+  const strips: LitFace[][] = Array.from({ length: Math.ceil(height / STRIP) }, () => []);
+  for (const face of faces) {
+    for (let down = 0; down < Math.min(face.down, height); down += 1) {
+      const strip = strips[Math.floor(modulo(face.top + down, height) / STRIP)]!;
+      if (strip.at(-1) !== face) strip.push(face);
+    }
+  }
+  return strips;
 }
 
 /** What a row of a face is worked out in, and where its pixels lie on the line. */
 interface RowRoom {
   readonly sums: RowSums;
   readonly light: Float64Array;
-  readonly placeOf: (x: number) => number | undefined;
+  /** Where its first pixel lies from the window's left border on, round the repeat. */
+  readonly left: number;
+  /** Pixels of the window, and of the repeat. */
+  readonly across: number;
+  readonly round: number;
 }
 
 /** Puts one row of one face in its place. A hot loop. */
-function paintFaceRow(face: LitFace, y: number, { sums, light, placeOf }: RowRoom, line: Float64Array): void {
+function paintFaceRow(
+  face: LitFace,
+  y: number,
+  { sums, light, left, across, round }: RowRoom,
+  line: Float64Array,
+): void {
   const { lightAt, instead } = face;
   accumulateRow(face.edges, face.placed, y, face.differences, sums);
   let cover = 0;
   for (let x = 0; x < face.across; x += 1) {
     cover += sums.sums[x * CHANNELS + 3]!;
     if (cover === 0) continue;
-    const place = placeOf(x);
-    if (place === undefined) continue;
+    const place = (left + x) % round;
+    if (place >= across) continue;
     const share = cover / WHOLE;
     lightAt(x, y, light);
     for (let channel = 0; channel < CHANNELS; channel += 1) {
