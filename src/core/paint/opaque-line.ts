@@ -67,20 +67,29 @@ export class OpaqueLine {
   /** Covers a share of some columns. @param light  CHANNELS numbers. A hot loop. */
   mix(from: number, to: number, light: Float64Array, share: number): void {
     const line = this.#light;
+    const bytes = this.#bytes;
+    const { levelOf } = this.#tables;
     const red = light[0]! * share;
     const green = light[1]! * share;
     const blue = light[2]! * share;
     const through = seenThrough(light[3]! * share);
     for (let x = from; x < to; x += 1) {
-      if (this.#states[x] !== MIXED) this.#knowByLight(x);
       const at = x * LEVELS;
-      line[at] = line[at]! * through + red;
-      line[at + 1] = line[at + 1]! * through + green;
-      line[at + 2] = line[at + 2]! * through + blue;
+      if (this.#states[x] === MIXED || this.#wasMixedBeneath(x)) {
+        line[at] = line[at]! * through + red;
+        line[at + 1] = line[at + 1]! * through + green;
+        line[at + 2] = line[at + 2]! * through + blue;
+      } else {
+        // Of one shade till now, so its bytes tell its light.
+        line[at] = levelOf[bytes[x * 4]!]! * through + red;
+        line[at + 1] = levelOf[bytes[x * 4 + 1]!]! * through + green;
+        line[at + 2] = levelOf[bytes[x * 4 + 2]!]! * through + blue;
+      }
     }
   }
 
-  #knowByLight(x: number): void {
+  /** Begins to know a pixel by its light. @returns whether it was mixed beneath the marks already */
+  #wasMixedBeneath(x: number): boolean {
     const isBeneath = this.#states[x] === BENEATH;
     this.#states[x] = MIXED;
     if (this.#rowOf[x] !== this.#row) {
@@ -88,12 +97,7 @@ export class OpaqueLine {
       this.#mixed[this.#count] = x;
       this.#count += 1;
     }
-    if (isBeneath && this.#beneath?.read(x, this.#light)) return;
-    const { levelOf } = this.#tables;
-    const bytes = this.#bytes;
-    for (let channel = 0; channel < LEVELS; channel += 1) {
-      this.#light[x * LEVELS + channel] = levelOf[bytes[x * 4 + channel]!]!;
-    }
+    return isBeneath && (this.#beneath?.read(x, this.#light) ?? false);
   }
 
   /** Turns what is known by its light into pixels. A hot loop. */

@@ -28,10 +28,7 @@ export function edgesByStart(
   const places = firstIn.slice();
   const order = new Int32Array(firstIn[rows]!);
   for (let edge = 0; edge < count; edge += 1) if (isSeen(edge)) order[places[y[edge]! >> 8]!++] = edge;
-  for (let row = 0; row < rows; row += 1) {
-    if (firstIn[row + 1]! - firstIn[row]! < 2) continue;
-    order.subarray(firstIn[row]!, firstIn[row + 1]!).sort((one, other) => x[one]! - x[other]!);
-  }
+  for (let row = 0; row < rows; row += 1) sortByX(order.subarray(firstIn[row]!, firstIn[row + 1]!), x);
   const numbers = new Float64Array(order.length * 4);
   order.forEach((edge, place) => {
     numbers[place * 4] = x[edge]!;
@@ -51,4 +48,20 @@ export function edgesByStart(
     return made;
   });
   return { width, height, firstIn, numbers, mixes };
+}
+
+/** Edges of a row up to which each is put in its place among those before it. */
+const FEW = 24;
+
+function sortByX(edges: Int32Array, x: Float64Array): void {
+  if (edges.length > FEW) {
+    edges.sort((one, other) => x[one]! - x[other]!);
+    return;
+  }
+  for (let at = 1; at < edges.length; at += 1) {
+    const edge = edges[at]!;
+    let place = at;
+    for (; place > 0 && x[edges[place - 1]!]! > x[edge]!; place -= 1) edges[place] = edges[place - 1]!;
+    edges[place] = edge;
+  }
 }
