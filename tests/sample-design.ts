@@ -436,6 +436,13 @@ const squareTiling: fc.Arbitrary<Design> = fc
     newTiling({ name: 'Squares', shades: KEYS.map((key) => ({ key, name: key, hex: '#8090a0' })), form }),
   );
 
+/** Motifs whose pieces have one shade each over a ground, so that nothing but edges is mixed. */
+export const somePlainMotif: fc.Arbitrary<MotifDesign> = someMotif.map((design) => {
+  const { construction } = design;
+  const pieces = construction.pieces.map((piece) => ({ ...piece, fade: null, picture: null, shadow: null }));
+  return { ...design, construction: { ...construction, ground: 'C', pieces } };
+});
+
 /** Plies of a square tiling or plaid, over it its own kind, a shade or a fade, and over these something more. */
 export const somePlies: fc.Arbitrary<PliesDesign> = fc
   .record({

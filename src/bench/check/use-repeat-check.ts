@@ -9,7 +9,7 @@ import { dispatch, useDesign } from '../state/bench-store.ts';
 /** Milliseconds after a change before the check runs, so that it does not hold up the painting. */
 const PAUSE = 150;
 
-/** The same as long as no cloth was painted yet, which may not be shown at all. */
+/** The same before the first check as long as no cloth was painted, which may not be shown at all. */
 const PAUSE_AT_FIRST = 1500;
 
 /**
@@ -45,7 +45,8 @@ export function useRepeatCheck(isShown: boolean): void {
       asked.current = design;
       ask.current?.(design);
     };
-    const timer = setTimeout(check, isShown ? PAUSE : PAUSE_AT_FIRST);
+    const isFirst = asked.current === undefined && !isShown;
+    const timer = setTimeout(check, isFirst ? PAUSE_AT_FIRST : PAUSE);
     return () => clearTimeout(timer);
   }, [design, isShown]);
 }

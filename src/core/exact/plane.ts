@@ -104,19 +104,24 @@ export function areaOf(corners: readonly Point[]): Surd {
 
 const HALF = rational(1, 2);
 
-/** Where p lies in steps of two vectors: p = u·a + v·b. @throws CoreError "number/zero-divisor" for parallel vectors */
-export function coordinates(p: Point, a: Point, b: Point): { readonly u: Surd; readonly v: Surd } {
-  const whole = cross(a, b);
-  return { u: divideSurds(cross(p, b), whole), v: divideSurds(cross(a, p), whole) };
+/** Where a point lies in steps of two vectors: p = u·a + v·b. */
+export interface Steps {
+  readonly u: Surd;
+  readonly v: Surd;
 }
 
 /**
- * The same for many points: the inverse of the vectors is worked out once.
+ * Tells where points lie in steps of two vectors; their inverse is worked out once.
  * @throws CoreError "number/zero-divisor" for parallel vectors
  */
-export function coordinatesIn(a: Point, b: Point): (p: Point) => { readonly u: Surd; readonly v: Surd } {
+export function coordinatesIn(a: Point, b: Point): (p: Point) => Steps {
   const whole = cross(a, b);
   const alongU = { x: divideSurds(b.y, whole), y: divideSurds(negateSurd(b.x), whole) };
   const alongV = { x: divideSurds(negateSurd(a.y), whole), y: divideSurds(a.x, whole) };
   return (p) => ({ u: dot(p, alongU), v: dot(p, alongV) });
+}
+
+/** The same of one point. */
+export function coordinates(p: Point, a: Point, b: Point): Steps {
+  return coordinatesIn(a, b)(p);
 }

@@ -1,4 +1,5 @@
 import { add, compare, divide, gcd, multiply, ONE, type Rational, rational, toNumber } from './rational.ts';
+import { squareFree } from './square-free.ts';
 import { wholeRoot } from './whole-root.ts';
 
 /** One root of a sum: coefficient × √radicand, the radicand natural and without a square factor, 1 for a rational. */
@@ -40,28 +41,6 @@ export function hypotenuse(a: Rational, b: Rational): Surd {
   const sum = add(multiply(a, a), multiply(b, b));
   // √(n/d) = √(nd)/d
   return root(rational(1n, sum.d), Number(sum.n * sum.d));
-}
-
-/** A natural number as outside² × inside, no square being left inside. */
-function squareFree(radicand: number): { readonly outside: number; readonly inside: number } {
-  if (!(Number.isSafeInteger(radicand) && radicand >= 1)) {
-    throw new Error(`expected a natural number, got ${radicand}`);
-  }
-  let left = radicand;
-  let outside = 1;
-  let inside = 1;
-  for (let factor = 2; factor ** 3 <= left; factor += 1) {
-    for (; left % (factor * factor) === 0; outside *= factor) left /= factor * factor;
-    if (left % factor === 0) {
-      left /= factor;
-      inside *= factor;
-    }
-  }
-  // What is left has at most two prime factors: it is a square, or has none in it.
-  const side = Math.round(Math.sqrt(left));
-  if (side * side === left) outside *= side;
-  else inside *= left;
-  return { outside, inside };
 }
 
 export function addSurds(a: Surd, b: Surd): Surd {

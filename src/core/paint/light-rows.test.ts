@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { picturesOf } from '../../../tests/pictures-of.ts';
-import { SOME_OF, someMotif } from '../../../tests/sample-design.ts';
+import { SOME_OF } from '../../../tests/sample-design.ts';
 import { compile } from '../design/compile-design.ts';
 import { KINDS } from '../design/constructions.ts';
-import type { Design, MotifDesign } from '../design/design-schema.ts';
+import type { Design } from '../design/design-schema.ts';
 import { CoreError } from '../error.ts';
 import { contentKind } from '../repeat/contents.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
@@ -63,15 +63,4 @@ function compareAll(designs: fc.Arbitrary<Design>): void {
 
 describe.each(Object.keys(KINDS) as (keyof typeof KINDS)[])('the light of any %s', (kind) => {
   it('makes the very pixels that the fast way makes', () => compareAll(SOME_OF[kind]));
-});
-
-/** Every piece in one shade over a ground, so that nothing but edges is mixed. */
-function inPlainShades(design: MotifDesign): MotifDesign {
-  const { construction } = design;
-  const pieces = construction.pieces.map((piece) => ({ ...piece, fade: null, picture: null, shadow: null }));
-  return { ...design, construction: { ...construction, ground: 'C', pieces } };
-}
-
-describe('the light of motifs in plain shades', () => {
-  it('makes the very pixels that the fast way makes', () => compareAll(someMotif.map(inPlainShades)));
 });

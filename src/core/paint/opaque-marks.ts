@@ -1,5 +1,3 @@
-import { rgbOf } from '../colour/hex.ts';
-import { LINEAR_ONE } from '../colour/linear.ts';
 import { type MixingTables, mixingTables } from '../colour/mixing.ts';
 import { modulo } from '../exact/modulo.ts';
 import { hasClear, type Partition } from '../faces/partition.ts';
@@ -15,7 +13,7 @@ import type { PaintWindow, RowPainter } from './painting.ts';
 import { walkPartition, walkPolygons } from './partition-edges.ts';
 import { hasVaried, lightOf } from './partition-painter.ts';
 import { resolvedOutline } from './resolved-shapes.ts';
-import { WHOLE } from './row-sums.ts';
+import { CHANNELS, WHOLE } from './row-sums.ts';
 import { coverRows } from './sweep/cover-rows.ts';
 import { MixedLight } from './sweep/mixed-light.ts';
 import { sweeperOf } from './sweep/sweep-painter.ts';
@@ -53,11 +51,11 @@ export function paintOpaqueMarks(
   const across = Math.min(width, tile.width);
   const tables = mixingTables(mixing);
   const grid = gridOf(tile, pitch);
-  const beneath = facesBeneath(base, window, tables);
   const paints = shadePaints(base, tables);
+  const beneath = facesBeneath(base, paints, window, tables);
   const outlines = marks.flatMap((mark) => asOutline(mark) ?? []);
-  const layOutlines = outlines.map((each) => outlineRows(each, paints, grid, window));
-  if (beneath === undefined || layOutlines.includes(undefined)) return undefined;
+  const layOutlines = outlines.flatMap((each) => outlineRows(each, paints, grid, window) ?? []);
+  if (beneath === undefined || layOutlines.length < outlines.length) return undefined;
   const figures = marks.flatMap((mark) => asFigure(mark) ?? []);
   const layFigures = overlaid<Shaded<PlacedFigure>, OpaqueLine>(figures, {
     rows,
@@ -76,7 +74,7 @@ export function paintOpaqueMarks(
     const pixels = out.subarray(at, at + across);
     beneath.paintRow(modulo(row, tile.height), pixels);
     line.begin(pixels);
-    for (const layRow of layOutlines) layRow?.(row, line);
+    for (const layRow of layOutlines) layRow(row, line);
     layFigures(row, line);
     line.finish();
     for (let x = across; x < width; x += across) {
@@ -97,11 +95,11 @@ function asFigure({ shape, shade }: Mark): Shaded<PlacedFigure> | undefined {
   return shape.kind === 'figure' && shade !== null ? { shape, shade } : undefined;
 }
 
-function shadePaints({ shades }: Partition, { levelOf }: MixingTables): readonly ShadePaint[] {
-  const packed = packShades(shades);
-  return shades.map(({ hex }, shade) => ({
-    pixel: packed[shade]!,
-    light: Float64Array.of(...rgbOf(hex).map((byte) => levelOf[byte]!), LINEAR_ONE),
+function shadePaints(base: Partition, tables: MixingTables): readonly ShadePaint[] {
+  const lights = lightOf(base, tables);
+  return [...packShades(base.shades)].map((pixel, shade) => ({
+    pixel,
+    light: lights.subarray(shade * CHANNELS, (shade + 1) * CHANNELS),
   }));
 }
 
@@ -111,11 +109,16 @@ interface Beneath {
   readonly mixed?: MixedLight;
 }
 
-function facesBeneath(base: Partition, window: PaintWindow, tables: MixingTables): Beneath | undefined {
+function facesBeneath(
+  base: Partition,
+  paints: readonly ShadePaint[],
+  window: PaintWindow,
+  tables: MixingTables,
+): Beneath | undefined {
   const { ground, tile, width } = window;
   const [face, ...others] = base.faces;
   if (face !== undefined && others.length === 0 && ground === undefined) {
-    const pixel = packShades(base.shades)[face.fill.shade]!;
+    const { pixel } = paints[face.fill.shade]!;
     return { paintRow: (_, pixels) => pixels.fill(pixel) };
   }
   const mixed = new MixedLight(Math.min(width, tile.width));

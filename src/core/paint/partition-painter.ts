@@ -15,7 +15,7 @@ import { sweepPainter } from './sweep/sweep-painter.ts';
  * A partition by exact area coverage in linear light. Shares of a pixel add up to one, so that neighbours never let
  * anything through; sums are whole and rounded once.
  *
- * @returns  undefined where faces have more than one shade each, and over a ground where that takes the light of each
+ * @returns  undefined where some fade or show a picture, and over a ground where some are clear
  */
 export function paintPartition(partition: Partition, window: PaintWindow): RowPainter | undefined {
   const { ground, mixing } = window;

@@ -7,16 +7,16 @@ export function convexTouch(one: readonly Place[], other: readonly Place[]): boo
 
 /** Whether all of another polygon lies beyond one of a polygon's sides, whichever way round it is walked. */
 function hasSideBetween(polygon: readonly Place[], other: readonly Place[]): boolean {
-  for (let at = 0; at < polygon.length; at += 1) {
-    const from = polygon[at]!;
+  return polygon.some((from, at) => {
     const to = polygon[at + 1 < polygon.length ? at + 1 : 0]!;
-    const along = { x: to.x - from.x, y: to.y - from.y };
-    const beside = ({ x, y }: Place) => along.x * (y - from.y) - along.y * (x - from.x);
-    const own = polygon.reduce(
-      (most, place) => (Math.abs(beside(place)) > Math.abs(most) ? beside(place) : most),
-      0,
+    // Above 0 on one side of the line, below on the other.
+    const besides = (places: readonly Place[]) =>
+      places.map(({ x, y }) => (to.x - from.x) * (y - from.y) - (to.y - from.y) * (x - from.x));
+    const inside = besides(polygon);
+    const outside = besides(other);
+    return (
+      (inside.every((beside) => beside >= 0) && outside.every((beside) => beside < 0)) ||
+      (inside.every((beside) => beside <= 0) && outside.every((beside) => beside > 0))
     );
-    if (own !== 0 && other.every((place) => beside(place) * own < 0)) return true;
-  }
-  return false;
+  });
 }

@@ -1,5 +1,6 @@
 import { mulDivFloor } from '../../exact/mul-div-floor.ts';
 import type { ActiveEdge } from './active-edge.ts';
+import type { ActiveEdges } from './active-edges.ts';
 import type { EdgeMix } from './edge-mix.ts';
 
 /** What edges change in some columns of a row, for those that share them: exact sums, whatever the order. */
@@ -10,6 +11,31 @@ export abstract class ColumnSums {
 
   constructor(across: number) {
     this.#across = across;
+  }
+
+  /** Adds the copies, at the left border, of what reaches past the repeat's right one. */
+  addWrapped({ head, tail, width }: ActiveEdges, row: number): void {
+    for (let edge = head.next; edge !== tail; edge = edge.next) {
+      for (let shift = width; edge.right >= shift; shift += width) this.add(edge, row, shift);
+    }
+  }
+
+  /**
+   * Adds the edges behind one, from a column on, that share columns with what is in the sums already; if nothing is, the
+   * next edge and those that share columns with it.
+   * @returns  the last of them
+   */
+  addGroup(behind: ActiveEdge, { tail }: ActiveEdges, row: number, from: number): ActiveEdge {
+    let last = behind;
+    for (let edge = behind.next; edge !== tail; edge = edge.next) {
+      if (edge.left >> 8 >= this.#across) break;
+      if (this.end >= from && edge.left >> 8 > this.end) break;
+      this.add(edge, row, 0);
+      // The line holds no shade on its right.
+      edge.keptTo = 0;
+      last = edge;
+    }
+    return last;
   }
 
   /** Adds what the piece of an edge in a row changes. @param shift  how far left of itself the copy stands, in subpixels */

@@ -40,34 +40,20 @@ export class CoverSweeper {
     this.#sums.cover = border;
     this.#x = 0;
     this.#behind = edges.head;
-    if (edges.wrapping > 0) this.#enterWrapped(row);
+    if (edges.wrapping > 0) {
+      this.#sums.addWrapped(edges, row);
+      this.#addGroup(row);
+    }
     while (this.#sweep(row)) this.#addGroup(row);
   }
 
-  #enterWrapped(row: number): void {
-    const { head, tail, width } = this.#edges;
-    for (let edge = head.next; edge !== tail; edge = edge.next) {
-      for (let shift = width; edge.right >= shift; shift += width) this.#sums.add(edge, row, shift);
-    }
-    this.#addGroup(row);
-  }
-
-  /** Adds what shares columns with what is in the sums already, or with the next edge, and goes on behind it. */
+  /** Adds what shares columns, and goes on behind it. */
   #addGroup(row: number): void {
-    const sums = this.#sums;
-    const { tail } = this.#edges;
-    let behind = this.#behind;
-    for (let edge = behind.next; edge !== tail; edge = edge.next) {
-      if (edge.left >= this.#across << 8) break;
-      if (sums.end >= this.#x && edge.left >> 8 > sums.end) break;
-      sums.add(edge, row, 0);
-      behind = edge;
-    }
-    this.#x = sums.resolve(this.#x, this.runs);
-    this.#behind = behind;
+    this.#behind = this.#sums.addGroup(this.#behind, this.#edges, row, this.#x);
+    this.#x = this.#sums.resolve(this.#x, this.runs);
   }
 
-  /** Goes to the right as long as edges stand alone in one column each. @returns whether there is more of the row */
+  /** Goes to the right as long as edges stand alone. @returns whether there is more of the row */
   #sweep(row: number): boolean {
     const across = this.#across | 0;
     const runs = this.runs;

@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { picturesOf } from '../../../../tests/pictures-of.ts';
-import { someMotif, someStripe, someTiling } from '../../../../tests/sample-design.ts';
+import { somePlainMotif, someStripe, someTiling } from '../../../../tests/sample-design.ts';
 import { netOf, someNet, unitOf } from '../../../../tests/some-net.ts';
 import { compile } from '../../design/compile-design.ts';
-import type { MotifDesign } from '../../design/design-schema.ts';
 import { CoreError } from '../../error.ts';
 import type { Partition } from '../../faces/partition.ts';
 import { contentKind } from '../../repeat/contents.ts';
@@ -96,13 +95,6 @@ function compiled(design: Parameters<typeof compile>[0]): RepeatUnit | undefined
   }
 }
 
-/** Every piece in one shade over a ground, so that nothing but edges is mixed. */
-function inPlainShades(design: MotifDesign): MotifDesign {
-  const { construction } = design;
-  const pieces = construction.pieces.map((piece) => ({ ...piece, fade: null, picture: null, shadow: null }));
-  return { ...design, construction: { ...construction, ground: 'C', pieces } };
-}
-
 const TIME = 60_000 + SCENES * 200;
 
 describe('the sweep', () => {
@@ -124,7 +116,7 @@ describe('the sweep', () => {
   it.each([
     ['stripes', someStripe],
     ['tilings with lines, gaps, letters and pictures', someTiling],
-    ['motifs in plain shades', someMotif.map(inPlainShades)],
+    ['motifs in plain shades', somePlainMotif],
   ] as const)(
     'makes those of the exact light, of %s',
     (_, designs) => {

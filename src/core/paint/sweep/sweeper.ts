@@ -98,38 +98,25 @@ export class Sweeper {
 
   /** What reaches past the repeat's right border comes in at its left one. */
   #enterWrapped(row: number): void {
-    const { head, tail, width } = this.#edges;
-    for (let edge = head.next; edge !== tail; edge = edge.next) {
-      for (let shift = width; edge.right >= shift; shift += width) this.#sums.add(edge, row, shift);
-    }
+    this.#sums.addWrapped(this.#edges, row);
     // The border's shade is not what lies right of them, so the next row can keep nothing of it.
     this.#borderShade = UNKNOWN;
-    head.keptTo = 0;
+    this.#edges.head.keptTo = 0;
     this.#mixGroup(row);
   }
 
-  /** Mixes what shares columns with what is in the sums already, or with the next edge, and goes on behind it. */
+  /** Mixes what shares columns, and goes on behind it. */
   #mixGroup(row: number): void {
     const sums = this.#sums;
-    const { head, tail } = this.#edges;
-    let behind = this.#behind;
-    let shade = NO_SHADE;
-    for (let edge = behind.next; edge !== tail; edge = edge.next) {
-      if (edge.left >= this.#across << 8) break;
-      if (sums.end >= this.#x && edge.left >> 8 > sums.end) break;
-      sums.add(edge, row, 0);
-      edge.keptTo = 0;
-      shade = edge.mix.ahead;
-      behind = edge;
-    }
+    const last = sums.addGroup(this.#behind, this.#edges, row, this.#x);
     this.#x = sums.resolve(this.#x, this.#pixels, this.#byteOf, this.#kept);
     // Where it is one shade again, that is mostly the last edge's.
+    const shade = last.mix.ahead;
     this.#shade = sums.isAt(this.shades.light, shade)
       ? shade
       : this.shades.shadeOf(sums.red, sums.green, sums.blue);
     this.#pixel = pack(sums.red + 0.5, sums.green + 0.5, sums.blue + 0.5, this.#byteOf);
-    if (behind === head) head.keptTo = 0;
-    this.#behind = behind;
+    this.#behind = last;
   }
 
   /**
@@ -162,8 +149,7 @@ export class Sweeper {
             for (; x < keptFrom; x = (x + 1) | 0) out[x] = pixel;
             x = keptTo;
           }
-        }
-        if (shade < 0) kept?.keepRun(x, first, this.#sums);
+        } else kept?.keepRun(x, first, this.#sums);
         for (; x < first; x = (x + 1) | 0) out[x] = pixel;
         x = first;
       } else behind.keptTo = 0;

@@ -2,7 +2,7 @@ import { CoreError } from '../../error.ts';
 import { latticePoint, type PlaneLattice } from '../../exact/lattice.ts';
 import {
   addPoints,
-  coordinates,
+  coordinatesIn,
   type Point,
   scalePoint,
   subtractPoints,
@@ -200,9 +200,10 @@ function sharedAlong(
   faces: readonly (readonly Point[])[],
   [along, beside]: PlaneLattice,
 ): readonly (readonly Point[])[] {
+  const stepsOf = coordinatesIn(along, beside);
   const inSteps = faces.map((corners) =>
     corners.map((corner) => {
-      const { u, v } = coordinates(corner, along, beside);
+      const { u, v } = stepsOf(corner);
       return { x: u, y: v };
     }),
   );
