@@ -2,7 +2,7 @@ import { createCanvas } from '@napi-rs/canvas';
 import { compileUnit } from '../src/core/design/compile-design.ts';
 import { newPlaid } from '../src/core/design/new-design.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
-import type { Cells } from '../src/core/thread/cells.ts';
+import { fillCells } from './cell-boxes.ts';
 import { line, race } from './timing.ts';
 
 /** Cells that are not whole pixels: 320 × 320 threads of 9.375 px on 3000 × 3000 px. */
@@ -31,26 +31,13 @@ function ours(): void {
 
 const context = createCanvas(SIDE, SIDE).getContext('2d');
 
-/** Runs of one shade as boxes. */
-function boxes({ rows, rowAt, shades, width, height }: Cells): void {
-  const [across, down] = [SIDE / width, SIDE / height];
-  let current = -1;
-  for (let y = 0; y < height; y += 1) {
-    const row = rows[rowAt[y]!]!;
-    for (let x = 0, end = 0; x < width; x = end) {
-      while (end < width && row[end] === row[x]) end += 1;
-      if (row[x] !== current) {
-        current = row[x]!;
-        context.fillStyle = shades[current]!.hex;
-      }
-      context.fillRect(x * across, y * down, (end - x) * across, down);
-    }
-  }
+function canvas(): void {
+  fillCells(context, content, SIDE / THREADS);
   // The library may draw late; asking for pixels makes it finish.
   context.getImageData(0, 0, SIDE, SIDE);
 }
 
-const times = race(7, { ours, canvas: () => boxes(content) });
+const times = race(7, { ours, canvas });
 console.log(
   `\nPainting ${SIDE} × ${SIDE} px of threads of ${SIDE / THREADS} px (${times.ours.toFixed(0)} ms)`,
 );

@@ -1,12 +1,12 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { compile } from '../src/core/design/compile-design.ts';
-import { newTiling } from '../src/core/design/new-design.ts';
 import { surdToNumber } from '../src/core/exact/surd.ts';
 import { cornerAt } from '../src/core/faces/check-partition.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
 import type { Marks } from '../src/core/repeat/repeat-unit.ts';
 import { insetPolygon } from '../src/core/shape/inset.ts';
 import { SHADES } from './ringed-octagons.ts';
+import { dashedSides, everywhere, fillFaces, scatteredFloor } from './scattered-floor.ts';
 import { line, race } from './timing.ts';
 
 /** A floor of 1728 different faces with gaps between them and two sorts of dashed lines, 2048 × 2048 px. */
@@ -15,37 +15,9 @@ const GAP = 0.08;
 const WIDTHS = [0.1, 0.06];
 
 const unit = compile(
-  newTiling({
-    name: 'Floor',
-    shades: SHADES,
-    form: { kind: 'regular', name: '3.4.6.4' },
-    scatter: { times: 12, seed: 3, share: '2/3', by: '1/5' },
-    size: '1 mm',
+  scatteredFloor({
     gaps: { by: `${GAP} mm`, corner: '0 mm', shade: 'A' },
-    lines: [
-      {
-        what: 'sides',
-        of: '3|4',
-        width: `${WIDTHS[0]} mm`,
-        shade: 'C',
-        ends: 'flat',
-        dashes: { count: 3, share: '1/2' },
-        skip: 1,
-        every: 1,
-        first: 0,
-      },
-      {
-        what: 'sides',
-        of: '4|6',
-        width: `${WIDTHS[1]} mm`,
-        shade: 'B',
-        ends: 'flat',
-        dashes: { count: 5, share: '1/2' },
-        skip: 1,
-        every: 1,
-        first: 0,
-      },
-    ],
+    lines: [dashedSides('3|4', `${WIDTHS[0]} mm`, 'C', 3), dashedSides('4|6', `${WIDTHS[1]} mm`, 'B', 5)],
   }),
 );
 const content = unit.content as Marks;
@@ -65,16 +37,6 @@ function unresolved(): Marks {
 }
 
 /** Points for the canvas, made beforehand, wherever they come into the window. */
-type Points = readonly (readonly [number, number])[];
-
-function everywhere(points: Points): readonly Points[] {
-  const shifts = (values: readonly number[]) =>
-    [-SIDE, 0, SIDE].filter((by) => Math.max(...values) + by > 0 && Math.min(...values) + by < SIDE);
-  return shifts(points.map(([, y]) => y)).flatMap((down) =>
-    shifts(points.map(([x]) => x)).map((right) => points.map(([x, y]) => [x + right, y + down] as const)),
-  );
-}
-
 const faces = base.faces.map(({ corners, fill }) => ({
   hex: base.shades[fill.shade]!.hex,
   copies: everywhere(
@@ -83,6 +45,7 @@ const faces = base.faces.map(({ corners, fill }) => ({
       pitch,
       GAP,
     ).map(({ x, y }) => [(x / pitch.x) * SIDE, (1 - y / pitch.y) * SIDE] as const),
+    SIDE,
   ),
 }));
 const lines = marks.flatMap(({ shape, shade }) =>
@@ -93,6 +56,7 @@ const lines = marks.flatMap(({ shape, shade }) =>
           paths: shape.paths.flatMap(({ points }) =>
             everywhere(
               points.map(({ x, y }) => [surdToNumber(x) * SIDE, (1 - surdToNumber(y)) * SIDE] as const),
+              SIDE,
             ),
           ),
         },
@@ -104,16 +68,7 @@ if (lines.length !== 2) throw new Error(`expected two sorts of lines, got ${line
 /** The same: the gaps' shade, over it each face as far as they leave it, over these each sort of lines in one stroke. */
 function canvas(): void {
   const context = createCanvas(SIDE, SIDE).getContext('2d');
-  context.fillStyle = SHADES[0]!.hex;
-  context.fillRect(0, 0, SIDE, SIDE);
-  for (const { hex, copies } of faces) {
-    context.fillStyle = hex;
-    for (const points of copies) {
-      context.beginPath();
-      for (const [x, y] of points) context.lineTo(x, y);
-      context.fill();
-    }
-  }
+  fillFaces(context, faces, SHADES[0]!.hex, SIDE);
   lines.forEach(({ hex, paths }, index) => {
     context.strokeStyle = hex;
     context.lineWidth = (WIDTHS[index]! * SIDE) / pitch.x;

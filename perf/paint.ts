@@ -2,7 +2,7 @@ import { createCanvas } from '@napi-rs/canvas';
 import { compileUnit } from '../src/core/design/compile-design.ts';
 import { newPlaid } from '../src/core/design/new-design.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
-import type { Cells } from '../src/core/thread/cells.ts';
+import { fillCells } from './cell-boxes.ts';
 import { line, race } from './timing.ts';
 
 /** Painting a cloth of 4096 × 4096 threads at one pixel a thread. */
@@ -43,27 +43,15 @@ const target = Buffer.alloc(out.byteLength);
 const canvas = createCanvas(THREADS, THREADS);
 const context = canvas.getContext('2d');
 
-/** The same cells as rectangles, a run of one shade each; the style is set only when it changes. */
-function drawOnCanvas({ rows, rowAt, shades, height, width }: Cells): void {
-  let current = -1;
-  for (let y = 0; y < height; y += 1) {
-    const row = rows[rowAt[y]!]!;
-    for (let x = 0, end = 0; x < width; x = end) {
-      while (end < width && row[end] === row[x]) end += 1;
-      if (row[x] !== current) {
-        current = row[x]!;
-        context.fillStyle = shades[current]!.hex;
-      }
-      context.fillRect(x, y, end - x, 1);
-    }
-  }
+function drawOnCanvas(): void {
+  fillCells(context, unit.content, 1);
   // The library may draw late; asking for pixels makes it finish.
   context.getImageData(0, 0, 1, 1);
 }
 
 if (unit.content.width !== THREADS) throw new Error(`expected ${THREADS} ends, got ${unit.content.width}`);
 const quick = race(7, { ours, copy: () => source.copy(target) });
-const slow = race(2, { ours, canvas: () => drawOnCanvas(unit.content) });
+const slow = race(2, { ours, canvas: drawOnCanvas });
 console.log(`\nPainting ${THREADS} × ${THREADS} threads, 1 px a thread (${quick.ours.toFixed(0)} ms)`);
 line('time, as a multiple of Buffer.copy of the same bytes', quick.ours / quick.copy, 'at most 8');
 line(

@@ -8,6 +8,7 @@ import { unitToSvg } from '../src/core/formats/svg/unit-svg.ts';
 import { paintRows, preparePainting } from '../src/core/paint/painting.ts';
 import { partitionIn } from '../src/core/repeat/contents.ts';
 import { ringedOctagons, SHADES } from './ringed-octagons.ts';
+import { everywhere, fillFaces, scatteredFloor } from './scattered-floor.ts';
 import { line, race } from './timing.ts';
 
 /** Bricks that come level after 997 rows, scattered over so many of their own cells each way. */
@@ -44,17 +45,9 @@ for (const times of [1, 3, 10]) {
   before = { faces, time };
 }
 
-/** 2048 × 2048 pixels of hexagons, squares and triangles, none of which is like another: about 1700 faces in one repeat. */
+/** A floor of different faces on so many pixels each way. */
 const SIDE = 2048;
-const floor = compileUnit(
-  newTiling({
-    name: 'Floor',
-    shades: SHADES,
-    form: { kind: 'regular', name: '3.4.6.4' },
-    scatter: { times: 12, seed: 3, share: '2/3', by: '1/5' },
-    size: '1 mm',
-  }),
-);
+const floor = compileUnit(scatteredFloor());
 const base = partitionIn(floor);
 const tile = { width: SIDE, height: SIDE };
 const out = new Uint32Array(SIDE * SIDE);
@@ -66,18 +59,9 @@ const svg = unitToSvg(floor, 'Floor', { underlap: { n: 0n, d: 1n } }).replace(
 const faces = base.faces.map(({ corners, fill }) => {
   const points = corners.map((corner) => {
     const { x, y } = cornerAt(base, corner);
-    return [surdToNumber(x), 1 - surdToNumber(y)] as const;
+    return [surdToNumber(x) * SIDE, (1 - surdToNumber(y)) * SIDE] as const;
   });
-  const shifts = (values: readonly number[]) =>
-    [-1, 0, 1].filter((by) => Math.max(...values) + by > 0 && Math.min(...values) + by < 1);
-  const rows = shifts(points.map(([, y]) => y));
-  const columns = shifts(points.map(([x]) => x));
-  return {
-    hex: base.shades[fill.shade]!.hex,
-    copies: rows.flatMap((row) =>
-      columns.map((column) => points.map(([x, y]) => [(x + column) * SIDE, (y + row) * SIDE] as const)),
-    ),
-  };
+  return { hex: base.shades[fill.shade]!.hex, copies: everywhere(points, SIDE) };
 });
 
 const painted = race(12, {
@@ -95,16 +79,7 @@ const painted = race(12, {
 /** The same faces by a canvas library, over a ground. */
 function canvas(ground: string): Uint8ClampedArray {
   const context = createCanvas(SIDE, SIDE).getContext('2d');
-  context.fillStyle = ground;
-  context.fillRect(0, 0, SIDE, SIDE);
-  for (const { hex, copies } of faces) {
-    context.fillStyle = hex;
-    for (const points of copies) {
-      context.beginPath();
-      for (const [x, y] of points) context.lineTo(x, y);
-      context.fill();
-    }
-  }
+  fillFaces(context, faces, ground, SIDE);
   // The library may draw late; asking for pixels makes it finish.
   return context.getImageData(0, 0, SIDE, SIDE).data;
 }
