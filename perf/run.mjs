@@ -8,7 +8,7 @@ import { ensureBuilt, ensureInstalled, ROOT } from '../scripts/ready.mjs';
 const BENCHMARKS = [
   'paint',
   'cells',
-  'sheet',
+  'sheets',
   'edits',
   'cold',
   'partition',

@@ -1,6 +1,11 @@
 // Bundles what runs outside the application's own bundle: the command line, what stands before the server, and the
-// threads that work for it. Packages stay in node_modules; parts are loaded when they are needed.
+// threads that work for it. Parts are loaded when they are needed.
+import { readFileSync } from 'node:fs';
 import { build } from 'esbuild';
+
+/** Packages of plain code and many files, which load faster as part of ours; all others stay in node_modules. */
+const BUNDLED = new Set(['zod', 'culori', 'clipper2-ts', 'd3-dsv', 'ml-kmeans', 'svgpath']);
+const { dependencies } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8'));
 
 await build({
   entryPoints: {
@@ -12,7 +17,7 @@ await build({
   outExtension: { '.js': '.mjs' },
   bundle: true,
   splitting: true,
-  packages: 'external',
+  external: Object.keys(dependencies).filter((name) => !BUNDLED.has(name)),
   platform: 'node',
   format: 'esm',
   target: 'node20',

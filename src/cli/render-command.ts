@@ -14,10 +14,10 @@ import {
   pixelSize,
   sizeOfSheet,
 } from '../core/formats/picture-order.ts';
+import { unitToPng } from '../core/formats/png/unit-png.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../core/formats/sheet.ts';
 import { flattenedSvg } from '../core/formats/svg/flattened-svg.ts';
 import { unitToSvgPieces } from '../core/formats/svg/unit-svg.ts';
-import { unitToPng } from '../core/formats/unit-png.ts';
 import { parseDrawn, threadLook } from '../core/paint/cells/thread-light.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { NODE_FILES, nodeCompressor } from '../server/sending/node-compressor.ts';

@@ -1,4 +1,4 @@
-import type { Compressor } from '../core/formats/png.ts';
+import type { Compressor } from '../core/formats/png/png-image.ts';
 
 /** The browser's zlib as the PNG writer's compressor. */
 export const browserCompressor: Compressor = {

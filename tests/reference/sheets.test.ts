@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { compile } from '../../src/core/design/compile-design.ts';
 import { rational } from '../../src/core/exact/rational.ts';
 import { orderPicture } from '../../src/core/formats/picture-order.ts';
+import { unitToPng } from '../../src/core/formats/png/unit-png.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../../src/core/formats/sheet.ts';
-import { unitToPng } from '../../src/core/formats/unit-png.ts';
 import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
 import { ELEVENTH } from '../sample-design.ts';
 

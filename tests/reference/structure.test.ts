@@ -2,7 +2,7 @@ import { Resvg } from '@resvg/resvg-js';
 import fc from 'fast-check';
 import { PNG } from 'pngjs';
 import { describe, expect, it } from 'vitest';
-import { structureToPng } from '../../src/core/formats/structure-png.ts';
+import { structureToPng } from '../../src/core/formats/png/structure-png.ts';
 import { draftToSvg } from '../../src/core/formats/svg/draft-svg.ts';
 import { buildWeave } from '../../src/core/thread/weaves/build-weave.ts';
 import { draftOf } from '../../src/core/thread/weaves/draft.ts';

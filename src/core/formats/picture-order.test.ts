@@ -34,7 +34,7 @@ describe('orderPicture', () => {
   it('takes 3 m at 600 dpi and refuses more than a file holds', () => {
     const large = parseSheet('3000mm', 'mm', PIXEL);
     expect(orderPicture(UNIT, { dpi: rational(600) }, large).width).toBe(70_866);
-    expect(() => orderPicture(UNIT, { dpi: rational(1200) }, large)).toThrow('send/too-large');
+    expect(() => orderPicture(UNIT, { dpi: rational(12_000) }, large)).toThrow('send/too-large');
     expect(() => orderPicture(UNIT, { dpi: rational(1, 100) }, undefined)).toThrow('send/vanishes');
     expect(() => orderPicture({ ...UNIT, repeat: null }, { dpi: rational(300) }, undefined)).toThrow(
       'svg/no-repeat',

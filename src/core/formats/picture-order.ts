@@ -49,8 +49,8 @@ export interface Held {
 /** How large a picture is wished: pixels a step of the grid, or a resolution. */
 export type PictureScale = { readonly perStep: number } | { readonly dpi: Rational };
 
-/** Most pixels along a side of a picture. 3 m at 600 dpi are 70 867. */
-export const MAX_PICTURE_SIDE = 100_000;
+/** Most pixels along a side of a picture: 84 m at 300 dpi. */
+export const MAX_PICTURE_SIDE = 1_000_000;
 
 /** Most pixels of one step of the grid. */
 export const MAX_PER_STEP = 200;

@@ -1,6 +1,6 @@
 import { pipeline, Readable } from 'node:stream';
 import { constants, createDeflate, deflateRawSync } from 'node:zlib';
-import type { Compressor } from '../../core/formats/png.ts';
+import type { Compressor } from '../../core/formats/png/png-image.ts';
 
 /** Bytes handed to zlib at a time. */
 const BATCH = 1 << 18;
@@ -13,8 +13,12 @@ export const nodeCompressor: Compressor = {
     pipeline(Readable.from(batches(raw), { objectMode: false }), deflate, () => {});
     for await (const piece of deflate) yield piece as Uint8Array;
   },
-  piece: (raw, finish) =>
-    deflateRawSync(raw, { level: 6, finishFlush: finish ? constants.Z_FINISH : constants.Z_FULL_FLUSH }),
+  piece: (raw, before) =>
+    deflateRawSync(raw, {
+      level: 6,
+      finishFlush: constants.Z_FULL_FLUSH,
+      ...(before.length > 0 && { dictionary: before }),
+    }),
 };
 
 /** What a flattened drawing is made with. */

@@ -19,11 +19,11 @@ import {
   pixelSize,
   sizeOfSheet,
 } from '../../core/formats/picture-order.ts';
+import { type StructureLook, structureToPng } from '../../core/formats/png/structure-png.ts';
+import { unitToPng } from '../../core/formats/png/unit-png.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
-import { type StructureLook, structureToPng } from '../../core/formats/structure-png.ts';
 import { flattenedSvg } from '../../core/formats/svg/flattened-svg.ts';
 import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
-import { unitToPng } from '../../core/formats/unit-png.ts';
 import { parseDrawn, threadLook } from '../../core/paint/cells/thread-light.ts';
 import { NO_PICTURES, type Pictures } from '../../core/shape/picture.ts';
 import { parseResolution } from '../../core/units/resolution.ts';

@@ -1,4 +1,5 @@
-import { type Compressor, encodePng } from '../../formats/png.ts';
+import { encodePng } from '../../formats/png/encode-png.ts';
+import type { Compressor } from '../../formats/png/png-image.ts';
 import { prepareScene, type SeenLayer } from '../../paint/seen/paint-scene.ts';
 import type { SeenWindow } from '../../paint/seen/seen-window.ts';
 import { polyline } from '../../shape/contour.ts';
@@ -59,7 +60,7 @@ export function layersPng(
       channels,
       palette: undefined,
       opacity: undefined,
-      period: height,
+      period: { across: width, down: height },
       rows,
     },
     compressor,

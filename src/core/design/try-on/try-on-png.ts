@@ -1,4 +1,4 @@
-import type { Compressor } from '../../formats/png.ts';
+import type { Compressor } from '../../formats/png/png-image.ts';
 import type { TriedScene } from './compile-try-on.ts';
 import { behindLayers, inkLayers, PAPER } from './ink-layers.ts';
 import { orderTryOn, type TryOnOrder } from './order-try-on.ts';

@@ -1,5 +1,5 @@
 import { CoreError } from '../../error.ts';
-import type { Compressor } from '../../formats/png.ts';
+import type { Compressor } from '../../formats/png/png-image.ts';
 import { escapeXml } from '../../formats/svg/escape-xml.ts';
 import { encoded } from '../../formats/svg/flattened-svg.ts';
 import { lengthText } from '../../formats/svg/length-text.ts';

@@ -2,8 +2,8 @@ import { multiply, rational, toDecimal } from '../../exact/rational.ts';
 import type { Rectangle } from '../../exact/vector.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
 import { orderPicture, type PictureScale } from '../picture-order.ts';
-import type { Compressor } from '../png.ts';
-import { unitToPng } from '../unit-png.ts';
+import type { Compressor } from '../png/png-image.ts';
+import { unitToPng } from '../png/unit-png.ts';
 import { escapeXml } from './escape-xml.ts';
 import { PLACES } from './length-text.ts';
 

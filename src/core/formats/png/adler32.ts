@@ -30,3 +30,16 @@ export function joinAdler32(first: number, second: number, length: number): numb
   const high = ((first >>> 16) + (second >>> 16) + (length % PRIME) * (carried + PRIME)) % PRIME;
   return ((high << 16) | low) >>> 0;
 }
+
+/** Adler-32 of the same bytes so many times, from that of them once. @param length  bytes of them once */
+export function repeatAdler32(once: number, length: number, times: number): number {
+  let total = 1;
+  let doubled = once;
+  let size = length;
+  for (let left = times; left > 0; left = Math.floor(left / 2)) {
+    if (left % 2 === 1) total = joinAdler32(total, doubled, size);
+    doubled = joinAdler32(doubled, doubled, size);
+    size *= 2;
+  }
+  return total;
+}

@@ -1,10 +1,11 @@
-import type { Mixing } from '../colour/mixing.ts';
-import { type Look, type PaintWindow, paintRows, preparePainting } from '../paint/painting.ts';
-import { blockUnit } from '../repeat/block-unit.ts';
-import { contentKind } from '../repeat/contents.ts';
-import type { RepeatUnit } from '../repeat/repeat-unit.ts';
-import type { PictureOrder } from './picture-order.ts';
-import { type Compressor, encodePng, type PngImage } from './png.ts';
+import type { Mixing } from '../../colour/mixing.ts';
+import { type Look, type PaintWindow, paintRows, preparePainting } from '../../paint/painting.ts';
+import { blockUnit } from '../../repeat/block-unit.ts';
+import { contentKind } from '../../repeat/contents.ts';
+import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
+import type { PictureOrder } from '../picture-order.ts';
+import { encodePng, type Told } from './encode-png.ts';
+import type { Compressor, PngImage } from './png-image.ts';
 
 /** Most colours of a palette. */
 const MAX_PALETTE = 256;
@@ -12,7 +13,7 @@ const MAX_PALETTE = 256;
 /**
  * Writes a repeat, a sheet of repeats, or a crop of one as PNG: indexes when it has up to 256 colours, else RGB, or RGBA
  * where something is left clear. Only
- * one repeat is painted, and of it no more than the picture shows; its rows are copied to the picture's width.
+ * one repeat is painted, and of it no more than the picture shows.
  */
 export function unitToPng(
   unit: RepeatUnit,
@@ -20,6 +21,7 @@ export function unitToPng(
   compressor: Compressor,
   look: Look = 'flat',
   mixing: Mixing = 'light',
+  told?: Told,
 ): AsyncIterable<Uint8Array> {
   const { width, height, pixelsPerMetre, tile } = order;
   const block = blockUnit(unit, order.block);
@@ -35,9 +37,8 @@ export function unitToPng(
     let line = new Uint8Array(0);
     for (const pixels of painted()) {
       if (before === undefined || !sameRow(before, pixels)) {
-        line = new Uint8Array(width * channels);
+        line = new Uint8Array(pixels.length * channels);
         writeRow(pixels, line);
-        repeatAlong(line, pixels.length * channels);
         before = pixels.slice();
       }
       yield line;
@@ -54,10 +55,10 @@ export function unitToPng(
       palette && contentKind(unit.content).isClear(unit.content)
         ? bytesOf(palette, 4).filter((_, at) => at % 4 === 3)
         : undefined,
-    period: Math.min(tile.height, height),
+    period: { across: Math.min(tile.width, width), down: Math.min(tile.height, height) },
     rows,
   };
-  return encodePng(image, compressor);
+  return encodePng(image, compressor, told);
 }
 
 /** Each colour of the picture with its index, or undefined when there are too many. */
@@ -93,13 +94,6 @@ function* paintedRows(
 function sameRow(a: Uint32Array, b: Uint32Array): boolean {
   for (let x = 0; x < a.length; x += 1) if (a[x] !== b[x]) return false;
   return true;
-}
-
-/** Fills a line with copies of its first `period` bytes. */
-function repeatAlong(line: Uint8Array, period: number): void {
-  for (let filled = period; filled < line.length; filled *= 2) {
-    line.copyWithin(filled, 0, Math.min(filled, line.length - filled));
-  }
 }
 
 /** Red, green, blue and, with four channels, alpha of each pixel. */

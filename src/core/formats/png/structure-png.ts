@@ -1,7 +1,8 @@
-import { CoreError } from '../error.ts';
-import type { Interlacing } from '../thread/weave.ts';
-import { MAX_PER_STEP } from './picture-order.ts';
-import { type Compressor, encodePng, type PngImage } from './png.ts';
+import { CoreError } from '../../error.ts';
+import type { Interlacing } from '../../thread/weave.ts';
+import { MAX_PER_STEP } from '../picture-order.ts';
+import { encodePng } from './encode-png.ts';
+import type { Compressor, PngImage } from './png-image.ts';
 
 /** How a structure is painted: on squared paper, or as a grey with clear ground to lie over a print. */
 export type StructureLook = 'paper' | 'texture';
@@ -60,7 +61,7 @@ export function structureToPng(
     channels: 1,
     palette: Uint8Array.from(palette.flatMap((colour) => colour.slice(0, 3))),
     opacity: look === 'texture' ? Uint8Array.from(palette, ([, , , alpha]) => alpha) : undefined,
-    period: picks * scale,
+    period: { across: ends * scale, down: picks * scale },
     rows,
   };
   return encodePng(image, compressor);
