@@ -12,6 +12,7 @@ await build({
     'cli/vetro': 'src/cli/main.ts',
     'server/before': 'src/server/before.ts',
     'server/worker': 'src/server/work/worker.ts',
+    'server/library-maker': 'src/server/sending/library-maker.ts',
   },
   outdir: 'dist/tools',
   outExtension: { '.js': '.mjs' },

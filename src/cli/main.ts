@@ -55,7 +55,7 @@ program
   .command('render')
   .description('paint one repeat, or a sheet of repeats')
   .argument('<design>', 'design document, thread-count text or CSV')
-  .requiredOption('-o, --output <file>', 'picture to write, .png or .svg')
+  .requiredOption('-o, --output <file>', 'file to write: .png, .jpg, .tif, .webp or .svg')
   .addOption(new Option('--per-thread <pixels>', 'whole pixels a thread').conflicts('dpi'))
   .option('--dpi <dpi>', 'pixels per inch at true size')
   .addOption(new Option('--size <size>', 'a sheet of that size, such as 12inx12in').conflicts('repeats'))
@@ -68,6 +68,11 @@ program
       .default('light'),
   )
   .option('--underlap <length>', 'in an SVG, how far faces run under their neighbours')
+  .option('--shrink <parts>', 'made larger by what warp and weft will shrink, such as 4%,2%')
+  .option('--quality <number>', 'of a JPEG or WebP, from 1 to 100; 90 when left out')
+  .addOption(new Option('--chroma <detail>', 'colour detail of a JPEG').choices(['full', 'half']))
+  .addOption(new Option('--compression <how>', 'of a TIFF').choices(['lzw', 'deflate']))
+  .option('--no-profile', 'leave out the sRGB profile of a JPEG, TIFF or WebP')
   .option('--flatten', 'an SVG whose repeat is a picture, for programs without blend modes')
   .action((path, options) =>
     run(async () => (await import('./render-command.ts')).renderCommand(path, options)),

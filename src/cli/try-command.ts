@@ -16,11 +16,11 @@ import { SCENES } from '../core/scene/scenes.ts';
 import type { LetterFontKey } from '../core/shape/letters/letters.ts';
 import { parseResolution } from '../core/units/resolution.ts';
 import { NODE_FILES, nodeCompressor } from '../server/sending/node-compressor.ts';
+import { writeStream } from '../server/sending/write-stream.ts';
 import { seamSentence } from '../wording/seam-words.ts';
 import { picturesOf } from './pictures-of.ts';
 import { readDesignFile, readText } from './read-design-file.ts';
 import { EXIT, tell, writeText } from './run.ts';
-import { writeStream } from './write-stream.ts';
 
 export interface TryOptions {
   readonly output?: string;

@@ -83,6 +83,7 @@ export interface ErrorFacts {
   'file/kind-written': Of<'name' | 'kinds'>;
   'file/missing': Of<'name'>;
   'file/too-large': Of<'size' | 'most'>;
+  'file/full': Of<'name'>;
   'file/unwritable': Of<'name'>;
 
   'figure/band': Of<'band' | 'most'>;
@@ -108,6 +109,13 @@ export interface ErrorFacts {
   'knot/breaks': Of<'text'>;
   'knot/closed': Of<'column' | 'row'>;
   'knot/size': Of<'columns' | 'rows' | 'most'>;
+  'job/broken': None;
+  'job/lost': Of<'times'>;
+  'job/missing': None;
+  'job/not-kept': Of<'days'>;
+  'job/too-many': Of<'most'>;
+  'job/under-way': None;
+
   'lay/boxes': Of<'most'>;
   'lay/copied-fade': None;
   'lay/count': Of<'text' | 'most'>;
@@ -260,6 +268,13 @@ export interface ErrorFacts {
   'send/no-threads': None;
   'send/per-thread': Of<'text' | 'most'>;
   'send/repeats': Of<'text' | 'most'>;
+  'send/shrink': Of<'text'>;
+  'send/quality': Of<'text'>;
+  'send/chroma': Of<'text'>;
+  'send/compression': Of<'text'>;
+  'send/kind-side': Of<'kind' | 'width' | 'height' | 'most'>;
+  'send/tile-too-large': Of<'kind' | 'width' | 'height'>;
+  'send/tiff-too-large': Of<'gibibytes'>;
   'send/size': Of<'text'>;
   'send/too-large': Of<'width' | 'height' | 'most'>;
   'send/vanishes': Of<'dpi'>;

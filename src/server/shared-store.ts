@@ -1,5 +1,6 @@
 import { carrying } from './db/picture-table.ts';
 import { sharedDatabase } from './db/shared-database.ts';
+import { sharedJobs } from './jobs/shared-jobs.ts';
 import { makeProver } from './proving/prover.ts';
 import { proveUnproven } from './shelf.ts';
 import type { Store } from './store.ts';
@@ -24,5 +25,7 @@ async function makeStore(): Promise<Store> {
     prover: makeProver(async (design, signal) => pools.prove(await carrying(db, design), signal)),
   };
   proveUnproven(store).catch(console.error);
+  // Jobs that the last server left are taken up.
+  sharedJobs().catch(console.error);
   return store;
 }

@@ -1,4 +1,4 @@
-import { Search, Trash2 } from 'lucide-react';
+import { Search, Send, Trash2 } from 'lucide-react';
 import type { RefObject } from 'react';
 import { FileButton } from '../kit/fields/file-button.tsx';
 import { IconButton } from '../kit/icon-button.tsx';
@@ -22,6 +22,9 @@ export function ShelfHeader({ binned, picker, onSearch, onBin, onImport, onNew }
       <span className="font-[650] font-heading text-[20px]">Vetro</span>
       <b className="font-semibold">Shelf</b>
       <span className="flex-1" />
+      <a href="/sent" className="button button-plain no-underline">
+        <Send size={15} aria-hidden="true" /> Sent
+      </a>
       <IconButton name="Search everything" keys="Ctrl K" icon={Search} onClick={onSearch} />
       {binned > 0 && (
         <button type="button" className="button button-plain" onClick={onBin}>

@@ -1,4 +1,5 @@
-import { type Rational, toDecimal } from '../core/exact/rational.ts';
+import { multiply, ONE, type Rational, rational, subtract, toDecimal } from '../core/exact/rational.ts';
+import type { Vector } from '../core/exact/vector.ts';
 import { type Held, holdsWhole, type PictureOrder } from '../core/formats/picture-order.ts';
 
 /** Whether a sheet repeats when it is laid edge to edge, and what whole pixels cost. */
@@ -31,4 +32,10 @@ function missText({ off }: Held, way: 'wide' | 'high'): string {
 
 function size({ n, d }: Rational): Rational {
   return { n: n < 0n ? -n : n, d };
+}
+
+/** By how much a print is made larger, across and down: "2.04 % wider, 4.17 % higher". */
+export function shrinkageText({ x, y }: Vector): string {
+  const more = (factor: Rational) => toDecimal(multiply(subtract(factor, ONE), rational(100)), 2);
+  return `${more(x)} % wider, ${more(y)} % higher`;
 }

@@ -19,7 +19,7 @@ import { strapsOfDesign } from '../core/design/strap/straps-of-design.ts';
 import type { TryOnOrder } from '../core/design/try-on/order-try-on.ts';
 import { isWhole, toNumber } from '../core/exact/rational.ts';
 import { surdToNumber } from '../core/exact/surd.ts';
-import type { Rectangle } from '../core/exact/vector.ts';
+import type { Rectangle, Vector } from '../core/exact/vector.ts';
 import {
   orderPicture,
   type PictureOrder,
@@ -191,11 +191,14 @@ const api = {
   /** Whole-pixel sizes of a picture that is to be sent. */
   order: (
     design: Design,
-    scale: PictureScale,
-    sheet: Sheet | undefined,
+    {
+      scale,
+      sheet,
+      stretch,
+    }: { readonly scale: PictureScale; readonly sheet: Sheet | undefined; readonly stretch: Vector },
   ): Promise<Attempt<SheetFacts & { readonly order: PictureOrder }>> =>
     withUnit(design, (unit) => {
-      const order = orderPicture(unit, scale, sheet);
+      const order = orderPicture(unit, scale, sheet, stretch);
       return { order, ...sheetFacts(unit, order, sheet) };
     }),
 

@@ -20,16 +20,17 @@ const CORE: readonly (readonly string[])[] = [
 /** What each folder outside the core may import beside itself. */
 const OUTSIDE: Readonly<Record<string, readonly string[]>> = {
   contracts: ['core'],
-  wording: ['core'],
+  wording: ['core', 'contracts'],
   server: ['core', 'contracts', 'wording'],
   workers: ['core', 'wording', 'kit'],
   kit: ['core', 'contracts', 'wording'],
   layouts: ['kit'],
   picture: ['core', 'contracts', 'wording', 'kit'],
   bench: ['core', 'contracts', 'wording', 'kit', 'workers', 'picture'],
+  sent: ['core', 'contracts', 'wording', 'kit', 'workers'],
   shelf: ['core', 'contracts', 'wording', 'kit', 'workers', 'picture'],
   cli: ['core', 'contracts', 'wording', 'server', 'kit'],
-  pages: ['core', 'contracts', 'wording', 'kit', 'layouts', 'server', 'bench', 'shelf'],
+  pages: ['core', 'contracts', 'wording', 'kit', 'layouts', 'server', 'bench', 'shelf', 'sent'],
 };
 
 /** What a construction's room may look into; it never sees another construction's. */

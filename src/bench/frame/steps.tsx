@@ -6,6 +6,8 @@ import { parseDensity } from '../../core/units/density.ts';
 import { wordsFor } from '../../wording/construction-words.ts';
 import { wholeLayText } from '../../wording/lay-words.ts';
 import { plural } from '../../wording/measures.ts';
+import { FILE_NAMES } from '../send/send-names.ts';
+import { useSend } from '../send/send-store.ts';
 import { type BenchState, problemOf, STEPS, type Step, unmadeOf } from '../state/bench-state.ts';
 import { dispatch, useBenchState } from '../state/bench-store.ts';
 
@@ -13,6 +15,7 @@ import { dispatch, useBenchState } from '../state/bench-store.ts';
 export function Steps() {
   const current = useBenchState((state) => state.step);
   const bench = useBenchState((state) => state);
+  const file = useSend((wish) => wish.file);
   return (
     <nav aria-label="Steps" className="relative flex h-[54px] px-[18px]">
       <span className="absolute right-[18px] bottom-2 left-[18px] border-rule border-b-2 border-dashed" />
@@ -25,7 +28,11 @@ export function Steps() {
           onClick={() => dispatch({ kind: 'step', step })}
         >
           <b className={`font-semibold ${step === current ? 'text-woad' : ''}`}>{step}</b>
-          <small className="block truncate pr-3 text-[12px] text-ash">{stateOf(step, bench)}</small>
+          <small className="block truncate pr-3 text-[12px] text-ash">
+            {step === 'Send'
+              ? `${FILE_NAMES[file]}, ${bench.history.present.resolution} dpi`
+              : stateOf(step, bench)}
+          </small>
           {step === current && (
             <>
               <span className="absolute right-[30px] bottom-2 left-0 -mb-px border-woad border-b-[3px]" />
@@ -38,9 +45,9 @@ export function Steps() {
   );
 }
 
-function stateOf(step: Step, state: BenchState): string {
+function stateOf(step: Exclude<Step, 'Send'>, state: BenchState): string {
   const { history, report } = state;
-  const { shades, colourways, construction, lay, resolution } = history.present;
+  const { shades, colourways, construction, lay } = history.present;
   switch (step) {
     case 'Colours':
       return colourways.length === 0
@@ -64,8 +71,6 @@ function stateOf(step: Step, state: BenchState): string {
         : wordsFor(construction).refused;
     case 'Try on':
       return tryOnText(history.present.tryOn);
-    case 'Send':
-      return `PNG or SVG, ${resolution} dpi`;
     default:
       return step satisfies never;
   }

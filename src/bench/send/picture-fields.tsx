@@ -4,14 +4,16 @@ import { pitchOf, pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { parsePerStep, pixelSize } from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet } from '../../core/formats/sheet.ts';
+import { parseShrinkage } from '../../core/formats/shrinkage.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { ResolutionField } from '../../kit/fields/resolution-field.tsx';
 import { lengthText, rectangleText } from '../../wording/measures.ts';
-import { sheetSentence } from '../../wording/sheet-words.ts';
+import { sheetSentence, shrinkageText } from '../../wording/sheet-words.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { setResolution } from '../state/design-edits.ts';
-import { isFlattened, scaleOf, useSend, useSendOrder } from './send-store.ts';
+import { LibraryFields } from './library-fields.tsx';
+import { isFlattened, isLibrary, isRaster, scaleOf, useSend, useSendOrder } from './send-store.ts';
 
 /** How much of the design a picture holds, and how it is made. */
 export function PictureWish() {
@@ -44,7 +46,7 @@ export function PictureWish() {
         />
       )}
       {wish.what !== 'tile' && <SheetWords />}
-      {wish.file === 'png' && !inThreads(design) && (
+      {isRaster(wish.file) && !inThreads(design) && (
         <Choice
           label="Colours that share a pixel are mixed"
           value={wish.mixing}
@@ -78,7 +80,7 @@ export function PictureWish() {
           onChange={(how) => useSend.setState({ flatten: how === 'flat' })}
         />
       )}
-      {wish.file === 'png' && inThreads(design) && (
+      {isRaster(wish.file) && inThreads(design) && (
         <Choice
           label="Scale"
           value={wish.scale}
@@ -89,7 +91,7 @@ export function PictureWish() {
           onChange={(scale) => useSend.setState({ scale })}
         />
       )}
-      {wish.file === 'png' && wovenOf(design) !== undefined && (
+      {isRaster(wish.file) && wovenOf(design) !== undefined && (
         <Choice
           label="Drawn"
           value={wish.drawn}
@@ -102,14 +104,23 @@ export function PictureWish() {
         />
       )}
       {(isFlattened(wish, design) ||
-        (wish.file === 'png' && (wish.scale === 'dpi' || !inThreads(design)))) && (
+        (isRaster(wish.file) && (wish.scale === 'dpi' || !inThreads(design)))) && (
         <ResolutionField
           label="Resolution, pixels per inch"
           resolution={design.resolution}
           onChange={(text) => dispatch({ kind: 'edit', edit: setResolution(text), tag: 'resolution' })}
         />
       )}
-      {wish.file === 'png' && wish.scale === 'thread' && inThreads(design) && <PerThread />}
+      {isRaster(wish.file) && wish.scale === 'thread' && inThreads(design) && <PerThread />}
+      {isLibrary(wish.file) && <LibraryFields />}
+      <NumberField
+        label="Shrinkage of warp and weft"
+        text={wish.shrink}
+        resolve={(text) =>
+          text.trim() === '' ? 'none: sent at true size' : shrinkageText(parseShrinkage(text))
+        }
+        onChange={(shrink) => useSend.setState({ shrink })}
+      />
     </>
   );
 }

@@ -11,7 +11,7 @@ export function sendCommands(design: Design): readonly Omit<Command, 'group'>[] 
     also: 'download export save file',
     run: () => {
       useSend.setState({ file });
-      void send(() => {});
+      void send();
     },
   }));
 }

@@ -6,6 +6,9 @@ import { fileOf, isPicture, isStructure, SEND_FILES, type SendFile } from './sen
 /** What each file is called where it is chosen. */
 export const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   png: 'PNG',
+  jpg: 'JPEG',
+  tif: 'TIFF',
+  webp: 'WebP',
   svg: 'SVG',
   txt: 'Counts',
   csv: 'CSV',

@@ -1,4 +1,3 @@
-import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { wovenOf } from '../../core/design/design-facts.ts';
 import { lossesOf } from '../../core/design/exchange/losses.ts';
@@ -11,12 +10,15 @@ import { problemOf, unmadeOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
 import { LoomDialog } from './loom-dialog.tsx';
 import { PerThread, PictureWish } from './picture-fields.tsx';
-import { send } from './send-file.ts';
-import { FILE_NAMES, isSent } from './send-names.ts';
-import { isPicture, isStructure, readWish, SEND_FILES, type SendFile, useSend } from './send-store.ts';
+import { SendButton } from './send-button.tsx';
+import { FILE_NAMES, filesFor } from './send-names.ts';
+import { isPicture, readWish, type SendFile, useSend } from './send-store.ts';
 
 const FOR: Readonly<Record<SendFile, string>> = {
   png: 'A picture in whole pixels, its resolution written in it.',
+  jpg: 'A smaller picture for printers and mail, with its colour profile; fine detail suffers a little.',
+  tif: 'A picture in whole pixels for print, with its colour profile.',
+  webp: 'A small picture for screens.',
   svg: 'A drawing at true size, sharp at any scale.',
   txt: 'Thread counts or widths as text, which Vetro and people read.',
   csv: 'Bands as a table: shade, colour, count or width, pivot.',
@@ -29,35 +31,39 @@ const FOR: Readonly<Record<SendFile, string>> = {
   json: 'The whole design, to open in Vetro again.',
 };
 
+/** Files by what they are good for. */
+const GROUPS: readonly { readonly label: string; readonly files: readonly SendFile[] }[] = [
+  { label: 'A picture', files: ['png', 'jpg', 'tif', 'webp'] },
+  { label: 'A drawing', files: ['svg'] },
+  { label: 'Its numbers', files: ['txt', 'csv', 'faces', 'wif', 'json'] },
+  { label: 'The structure alone', files: ['draft', 'paper', 'squares', 'texture'] },
+];
+
 /** Who gets it: which file, how much of it, and how fine. */
 export function SendPanel() {
   const design = useDesign();
   const woven = wovenOf(design) !== undefined;
   const wish = useSend();
   const problem = useBenchState((state) => problemOf(state) ?? unmadeOf(state));
-  const [taken, setTaken] = useState<number>();
   const [weaving, setWeaving] = useState(false);
   const numbers = isPicture(wish.file) ? readWish(wish, design) : undefined;
   const wrong = problem ?? (numbers !== undefined && 'problem' in numbers ? numbers.problem : undefined);
   return (
     <Panel title="Send" purpose="The repeat, a sheet of it or its numbers, as a file.">
-      <Choice
-        label="File"
-        value={wish.file}
-        options={SEND_FILES.filter((file) => isSent(file, design)).map((file) => ({
-          value: file,
-          text: FILE_NAMES[file],
-        }))}
-        onChange={(file) => useSend.setState({ file })}
-      />
-      {woven && (
-        <Choice
-          label="Or the structure alone"
-          value={wish.file}
-          options={SEND_FILES.filter(isStructure).map((file) => ({ value: file, text: FILE_NAMES[file] }))}
-          onChange={(file) => useSend.setState({ file })}
-        />
-      )}
+      {GROUPS.map(({ label, files }) => {
+        const sent = files.filter((file) => filesFor(design).includes(file));
+        return (
+          sent.length > 0 && (
+            <Choice
+              key={label}
+              label={label}
+              value={wish.file}
+              options={sent.map((file) => ({ value: file, text: FILE_NAMES[file] }))}
+              onChange={(file) => useSend.setState({ file })}
+            />
+          )
+        );
+      })}
       <p className="hint -mt-2">{FOR[wish.file]}</p>
       <Losses />
       {design.colourways.length > 0 && (
@@ -80,22 +86,15 @@ export function SendPanel() {
         </p>
       )}
       <div className="-mx-[18px] sticky bottom-0 flex flex-col gap-2 border-rule border-t bg-paper px-[18px] py-3">
-        <button
-          type="button"
-          className="button button-go"
-          disabled={taken !== undefined || (isPicture(wish.file) && wrong !== undefined)}
-          onClick={() => void send(setTaken)}
-        >
-          <Download size={16} aria-hidden="true" />
-          {taken === undefined
-            ? `Send the ${FILE_NAMES[wish.file]}`
-            : `Making it… ${(taken / 1e6).toFixed(1)} MB so far`}
-        </button>
+        <SendButton file={wish.file} disabled={isPicture(wish.file) && wrong !== undefined} />
         {woven && (
           <button type="button" className="button" onClick={() => setWeaving(true)}>
             Weave it on a loom…
           </button>
         )}
+        <a href="/sent" className="text-[13px]">
+          What was sent before
+        </a>
       </div>
     </Panel>
   );

@@ -4,7 +4,13 @@ import { kindFor } from '../../core/design/constructions.ts';
 import { inThreads, wovenOf } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { pitchOf } from '../../core/design/lay/lay-schema.ts';
-import { fileNameOf } from '../../core/formats/file-name.ts';
+import type { Vector } from '../../core/exact/vector.ts';
+import {
+  LIBRARY_KINDS,
+  type LibraryKind,
+  type LibraryWish,
+  readLibraryWish,
+} from '../../core/formats/library-wish.ts';
 import {
   type PictureOrder,
   type PictureScale,
@@ -13,12 +19,16 @@ import {
   type SheetFacts,
 } from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
+import { parseShrinkage, UNSHRUNK } from '../../core/formats/shrinkage.ts';
 import type { Drawn } from '../../core/paint/cells/thread-light.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { type Attempt, attempt } from '../../wording/attempt.ts';
 
 export const SEND_FILES = [
   'png',
+  'jpg',
+  'tif',
+  'webp',
   'svg',
   'txt',
   'csv',
@@ -50,6 +60,16 @@ export interface SendWish {
   readonly drawn: Drawn;
   /** How colours that share a pixel of a PNG are mixed. */
   readonly mixing: Mixing;
+  /** By what warp and weft will shrink; empty: not at all. */
+  readonly shrink: string;
+  /** Of a JPEG or a WebP. */
+  readonly quality: string;
+  /** Of a JPEG. */
+  readonly chroma: LibraryWish['chroma'];
+  /** Of a TIFF. */
+  readonly compression: LibraryWish['compression'];
+  /** Whether the sRGB profile is embedded. */
+  readonly profile: boolean;
   /** Name of a colourway; empty: as it is. */
   readonly colourway: string;
 }
@@ -66,6 +86,11 @@ export const useSend = create<SendWish>(() => ({
   flatten: false,
   drawn: 'flat',
   mixing: 'light',
+  shrink: '',
+  quality: '90',
+  chroma: 'full',
+  compression: 'lzw',
+  profile: true,
   colourway: '',
 }));
 
@@ -83,13 +108,16 @@ export interface SendOrder extends SheetFacts {
 export interface SendNumbers {
   readonly scale: PictureScale;
   readonly sheet: Sheet | undefined;
+  /** What lengths are multiplied by, each way, so that they are right when the cloth has shrunk. */
+  readonly stretch: Vector;
 }
 
 /** Reads a wish; the sentence says what of it is not right. */
 export function readWish(wish: SendWish, design: Design): Attempt<SendNumbers> {
   return attempt(() => {
     const scale = scaleOf(wish, design);
-    return { scale, sheet: sheetOf(wish, design, scale) };
+    if (isLibrary(wish.file)) readLibraryWish(wish);
+    return { scale, sheet: sheetOf(wish, design, scale), stretch: stretchOf(wish) };
   });
 }
 
@@ -98,6 +126,10 @@ export function scaleOf(wish: SendWish, design: Design): PictureScale {
   return byThread(wish, design)
     ? { perStep: parsePerStep(wish.perThread) }
     : { dpi: parseResolution(design.resolution) };
+}
+
+function stretchOf({ shrink }: SendWish): Vector {
+  return shrink.trim() === '' ? UNSHRUNK : parseShrinkage(shrink);
 }
 
 function sheetOf(wish: SendWish, design: Design, scale: PictureScale): Sheet | undefined {
@@ -120,6 +152,9 @@ function repeatsText({ across, down }: SendWish): string {
 /** The name that the server has for a kind of file. */
 const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   png: 'tile.png',
+  jpg: 'tile.jpg',
+  tif: 'tile.tif',
+  webp: 'tile.webp',
   svg: 'tile.svg',
   txt: 'counts.txt',
   csv: 'counts.csv',
@@ -137,21 +172,19 @@ export function fileOf(file: SendFile): string {
   return FILE_NAMES[file];
 }
 
-/** A version of a design as the server has it. */
-interface Stored {
-  readonly id: string;
-  readonly version: number;
-}
-
-/** Address of the file that a wish asks for, of the version that is meant. */
-export function addressOf({ id, version }: Stored, wish: SendWish, design: Design): string {
-  const query = new URLSearchParams({ save: '', v: String(version) });
-  if (wish.file === 'png') {
+/** What a wish asks for, as the server's addresses write it. */
+export function queryOf(wish: SendWish, design: Design): URLSearchParams {
+  const query = new URLSearchParams();
+  if (isRaster(wish.file)) {
     if (byThread(wish, design)) query.set('perThread', wish.perThread);
     else query.set('dpi', design.resolution);
     if (wish.mixing !== 'light') query.set('mixing', wish.mixing);
     if (drawnAs(wish, design) !== 'flat') query.set('drawn', wish.drawn);
   }
+  if (wish.file === 'jpg' || wish.file === 'webp') query.set('quality', wish.quality);
+  if (wish.file === 'jpg') query.set('chroma', wish.chroma);
+  if (wish.file === 'tif') query.set('compression', wish.compression);
+  if (isLibrary(wish.file) && !wish.profile) query.set('profile', 'none');
   if (wish.file === 'paper' || wish.file === 'texture') query.set('perThread', wish.perThread);
   if (wish.file === 'svg' && wish.underlap !== '') query.set('underlap', wish.underlap);
   if (isFlattened(wish, design)) {
@@ -159,9 +192,12 @@ export function addressOf({ id, version }: Stored, wish: SendWish, design: Desig
     query.set('dpi', design.resolution);
   }
   if (wish.colourway !== '') query.set('colourway', wish.colourway);
-  if (wish.what === 'repeats' && isPicture(wish.file)) query.set('repeats', repeatsText(wish));
-  if (wish.what === 'size' && isPicture(wish.file)) query.set('size', wish.size);
-  return `/api/designs/${id}/files/${FILE_NAMES[wish.file]}?${query}`;
+  if (isPicture(wish.file)) {
+    if (wish.what === 'repeats') query.set('repeats', repeatsText(wish));
+    if (wish.what === 'size') query.set('size', wish.size);
+    if (wish.shrink.trim() !== '') query.set('shrink', wish.shrink);
+  }
+  return query;
 }
 
 /** Whether an SVG of what blends is asked for as a picture. */
@@ -171,12 +207,12 @@ export function isFlattened({ file, flatten }: SendWish, { construction }: Desig
 
 /** Threads are drawn in a PNG of woven cloth; in all else there are none. */
 export function drawnAs({ file, drawn }: SendWish, design: Design): Drawn {
-  return file === 'png' && wovenOf(design) !== undefined ? drawn : 'flat';
+  return isRaster(file) && wovenOf(design) !== undefined ? drawn : 'flat';
 }
 
 /** Pixels a thread are for cloth that has threads. */
 function byThread({ file, scale }: SendWish, design: Design): boolean {
-  return file === 'png' && scale === 'thread' && inThreads(design);
+  return isRaster(file) && scale === 'thread' && inThreads(design);
 }
 
 /** Files that show the structure alone. */
@@ -184,11 +220,17 @@ export function isStructure(file: SendFile): boolean {
   return file === 'draft' || file === 'squares' || file === 'paper' || file === 'texture';
 }
 
-/** Name of the file that a wish asks for, as it is saved. */
-export function savedName({ file, colourway, what }: SendWish, { name }: Design): string {
-  return fileNameOf({ name, file: FILE_NAMES[file], colourway, sheet: isPicture(file) && what !== 'tile' });
+/** Pictures and drawings of the repeat, or of a sheet of it. */
+export function isPicture(file: SendFile): boolean {
+  return isRaster(file) || file === 'svg';
 }
 
-export function isPicture(file: SendFile): boolean {
-  return file === 'png' || file === 'svg';
+/** Pictures in whole pixels. */
+export function isRaster(file: SendFile): boolean {
+  return file === 'png' || isLibrary(file);
+}
+
+/** Pictures that an image library writes. */
+export function isLibrary(file: SendFile): file is LibraryKind {
+  return LIBRARY_KINDS.some((kind) => kind === file);
 }

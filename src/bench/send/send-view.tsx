@@ -8,7 +8,7 @@ import { lengthText } from '../../wording/measures.ts';
 import type { Size } from '../cloth/cloth-camera.ts';
 import { useDesign } from '../state/bench-store.ts';
 import { FileText } from './file-text.tsx';
-import { drawnAs, isPicture, isStructure, readWish, useSend } from './send-store.ts';
+import { drawnAs, isPicture, isRaster, isStructure, readWish, useSend } from './send-store.ts';
 import { StructureView } from './structure-view.tsx';
 import { type SendPreview, useSendPreview } from './use-send-preview.ts';
 
@@ -76,7 +76,7 @@ function Measured({ preview, pixelRatio }: MeasuredProps) {
   const width = (order.width * scale) / pixelRatio;
   const height = (order.height * scale) / pixelRatio;
   const measure = (pixels: number, length: Rational) =>
-    `${file === 'png' ? `${pixels} px · ` : ''}${lengthText(length, lay.unit)} ${lay.unit}`;
+    `${isRaster(file) ? `${pixels} px · ` : ''}${lengthText(length, lay.unit)} ${lay.unit}`;
   return (
     <div className="grid h-full place-items-center">
       <div className="relative" style={{ width, height }}>

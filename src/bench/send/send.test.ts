@@ -1,39 +1,29 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { designFromStart } from '../../core/design/starts.ts';
 import { rational } from '../../core/exact/rational.ts';
-import { addressOf, readWish, type SendWish, savedName } from './send-store.ts';
+import { UNSHRUNK } from '../../core/formats/shrinkage.ts';
+import { queryOf, readWish, type SendWish, useSend } from './send-store.ts';
 import { fitScale } from './use-send-preview.ts';
 
 const DESIGN = sampleDesign(SAMPLE);
-const STORED = { id: 'a', version: 7 };
-const WISH: SendWish = {
-  file: 'png',
-  what: 'tile',
-  scale: 'dpi',
-  perThread: '4',
-  size: '300 x 200 mm',
-  across: '2',
-  down: '3',
-  underlap: '',
-  flatten: false,
-  mixing: 'light',
-  drawn: 'flat',
-  colourway: '',
-};
+const WISH: SendWish = { ...useSend.getInitialState(), across: '2', down: '3', size: '300 x 200 mm' };
+
+function asked(wish: SendWish, design: Design = DESIGN): string {
+  return String(queryOf(wish, design));
+}
 
 describe('what is to be sent', () => {
   it('is flattened where it blends, and nowhere else', () => {
     const flat: SendWish = { ...WISH, file: 'svg', flatten: true };
-    expect(addressOf(STORED, flat, designFromStart('plies', 'crossed-stripes'))).toContain(
-      'flatten=&dpi=300',
-    );
-    expect(addressOf(STORED, flat, DESIGN)).not.toContain('flatten');
+    expect(asked(flat, designFromStart('plies', 'crossed-stripes'))).toContain('flatten=&dpi=300');
+    expect(asked(flat)).not.toContain('flatten');
   });
 
   it('is read in numbers, or told in words', () => {
     expect(readWish(WISH, DESIGN)).toEqual({
-      value: { scale: { dpi: rational(300) }, sheet: undefined },
+      value: { scale: { dpi: rational(300) }, sheet: undefined, stretch: UNSHRUNK },
     });
     expect(readWish({ ...WISH, scale: 'thread', perThread: '2*3' }, DESIGN)).toMatchObject({
       value: { scale: { perStep: 6 } },
@@ -52,28 +42,26 @@ describe('what is to be sent', () => {
     });
   });
 
-  it('has an address that says it all', () => {
-    expect(addressOf(STORED, WISH, DESIGN)).toBe('/api/designs/a/files/tile.png?save=&v=7&dpi=300');
-    expect(addressOf(STORED, { ...WISH, scale: 'thread', what: 'size' }, DESIGN)).toBe(
-      '/api/designs/a/files/tile.png?save=&v=7&perThread=4&size=300+x+200+mm',
-    );
-    expect(addressOf(STORED, { ...WISH, drawn: 'finished' }, DESIGN)).toBe(
-      '/api/designs/a/files/tile.png?save=&v=7&dpi=300&drawn=finished',
-    );
-    expect(addressOf(STORED, { ...WISH, colourway: 'Night' }, DESIGN)).toBe(
-      '/api/designs/a/files/tile.png?save=&v=7&dpi=300&colourway=Night',
-    );
-    expect(addressOf(STORED, { ...WISH, file: 'csv', what: 'size' }, DESIGN)).toBe(
-      '/api/designs/a/files/counts.csv?save=&v=7',
-    );
+  it.each<[wish: Partial<SendWish>, query: string]>([
+    [{}, 'dpi=300'],
+    [{ scale: 'thread', what: 'size' }, 'perThread=4&size=300+x+200+mm'],
+    [{ drawn: 'finished' }, 'dpi=300&drawn=finished'],
+    [{ colourway: 'Night' }, 'dpi=300&colourway=Night'],
+    [{ file: 'csv', what: 'size' }, ''],
+    [{ file: 'jpg', chroma: 'half', profile: false }, 'dpi=300&quality=90&chroma=half&profile=none'],
+    [{ file: 'tif', what: 'repeats' }, 'dpi=300&compression=lzw&repeats=2+x+3'],
+    [{ file: 'svg', shrink: '4%, 2%' }, 'shrink=4%25%2C+2%25'],
+  ])('%j is asked for as %s', (wish, query) => {
+    expect(asked({ ...WISH, ...wish })).toBe(query);
   });
 
-  it('has the same name as the server gives it', () => {
-    const named = { ...DESIGN, name: 'Tea/room' };
-    expect(savedName({ ...WISH, what: 'repeats', colourway: 'Night' }, named)).toBe(
-      'Tea-room Night sheet.png',
-    );
-    expect(savedName({ ...WISH, file: 'paper', what: 'repeats' }, named)).toBe('Tea-room point paper.png');
+  it.each<[wish: Partial<SendWish>, words: RegExp]>([
+    [{ file: 'jpg', quality: '0' }, /from 1 to 100, got “0”/],
+    [{ file: 'webp', quality: '101' }, /from 1 to 100/],
+    [{ shrink: '70%' }, /from 0 to 50 %/],
+    [{ shrink: '4%,' }, /from 0 to 50 %/],
+  ])('%j is told in words', (wish, words) => {
+    expect(readWish({ ...WISH, ...wish }, DESIGN)).toEqual({ problem: expect.stringMatching(words) });
   });
 
   it('is shown shrunk to its room, or enlarged by a whole number', () => {

@@ -34,7 +34,7 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
   useEffect(() => {
     const worker = openClothWorker();
     const paint = async ({ design, numbers, drawn, room }: Ask) => {
-      const ordered = await worker.ask(async (api) => api.order(design, numbers.scale, numbers.sheet));
+      const ordered = await worker.ask(async (api) => api.order(design, numbers));
       if ('problem' in ordered) return ordered;
       const { order } = ordered.value;
       const scale = fitScale(order, room);

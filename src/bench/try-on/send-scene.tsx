@@ -89,5 +89,5 @@ function scaleText(smaller: number): string {
 function nameOf(design: Design, kind: SceneFile): string {
   const { name } = sceneOf(tryOnOf(design).scene);
   const file = kind === 'png' ? 'drawing.png' : kind === 'svg' ? 'drawing.svg' : 'page.svg';
-  return fileNameOf({ name: `${design.name} ${name}`, file, colourway: '', sheet: false });
+  return fileNameOf({ name: `${design.name} ${name}`, file });
 }

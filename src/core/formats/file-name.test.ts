@@ -5,7 +5,8 @@ import { fileNameOf } from './file-name.ts';
 describe('names of files', () => {
   it.each([
     [{ name: 'Rug', file: 'tile.png' }, 'Rug.png'],
-    [{ name: 'Rug', file: 'tile.png', sheet: true }, 'Rug sheet.png'],
+    [{ name: 'Rug', file: 'tile.png', size: '300 x 200 mm' }, 'Rug 300 x 200 mm.png'],
+    [{ name: 'Rug', file: 'tile.jpg', number: '2041', size: '54"' }, 'Rug 2041 54 in.jpg'],
     [{ name: 'Rug', file: 'paper.png', colourway: 'Night' }, 'Rug Night point paper.png'],
     [{ name: 'Rug', file: 'texture.png' }, 'Rug texture.png'],
     [{ name: 'a/b:c\nd', file: 'counts.txt' }, 'a-b-c d.txt'],

@@ -17,14 +17,16 @@ export interface NamedFile {
   readonly name: string;
   /** The file as the server calls it, such as "paper.png". */
   readonly file: string;
+  /** The design's number, where it has one. */
+  readonly number?: string;
   readonly colourway?: string;
-  /** Whether it is a sheet of repeats. */
-  readonly sheet?: boolean;
+  /** A sheet's, as it was asked for, such as "300 x 200 mm". */
+  readonly size?: string;
 }
 
-/** The name of a file that is sent: "Scullery cloth Night point paper.png". */
-export function fileNameOf({ name, file, colourway = '', sheet = false }: NamedFile): string {
-  const words = [name, colourway, WORDS.get(file) ?? '', sheet ? 'sheet' : ''];
+/** The name of a file that is sent: "Scullery cloth 2041 Night point paper.png". */
+export function fileNameOf({ name, file, number = '', colourway = '', size = '' }: NamedFile): string {
+  const words = [name, number, colourway, WORDS.get(file) ?? '', size.replaceAll('"', ' in')];
   const plain = cleanText(words.filter((word) => word !== '').join(' ')).replace(REFUSED, '-');
   const ending = file.slice(file.indexOf('.'));
   // Names that begin with a point are hidden by some systems.

@@ -20,6 +20,7 @@ import { MAX_PIXELS } from '../repeat/pixel-fit.ts';
 import { nearSize, type RepeatUnit, repeatSize, type TrueSize } from '../repeat/repeat-unit.ts';
 import { pixelsIn, pixelsPerMetre } from '../units/resolution.ts';
 import type { Sheet } from './sheet.ts';
+import { UNSHRUNK } from './shrinkage.ts';
 
 /** Whole-pixel sizes of a picture, as `unitToPng` takes them. */
 export interface PictureOrder {
@@ -57,15 +58,21 @@ export const MAX_PER_STEP = 200;
 
 /**
  * Turns a wish into whole pixels.
- * @param sheet  undefined for one repeat
+ * @param sheet    undefined for one repeat
+ * @param stretch  what all lengths are multiplied by, each way; the resolution stays
  * @throws CoreError "svg/no-repeat" | "send/no-threads" | "send/vanishes" | "send/too-large"
  */
-export function orderPicture(unit: RepeatUnit, scale: PictureScale, sheet: Sheet | undefined): PictureOrder {
+export function orderPicture(
+  unit: RepeatUnit,
+  scale: PictureScale,
+  sheet: Sheet | undefined,
+  stretch: Vector = UNSHRUNK,
+): PictureOrder {
   const size = repeatSize(unit);
   if (size === null) throw new CoreError('svg/no-repeat', {});
   const perMillimetre = densityOf(unit, scale);
-  const x = fitAlong('width', size, perMillimetre.x, sheet);
-  const y = fitAlong('height', size, perMillimetre.y, sheet);
+  const x = fitAlong('width', size, multiply(perMillimetre.x, stretch.x), sheet);
+  const y = fitAlong('height', size, multiply(perMillimetre.y, stretch.y), sheet);
   if (x.single.tile < 1 || y.single.tile < 1) {
     throw new CoreError('send/vanishes', { dpi: 'dpi' in scale ? toText(scale.dpi) : '' });
   }

@@ -108,6 +108,37 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
       .addColumn('created_at', 'text', (column) => column.notNull())
       .execute();
   }),
+  '005-jobs': atomic(async (db) => {
+    const text = [
+      'id',
+      'design_id',
+      'design_name',
+      'document',
+      'file',
+      'query',
+      'name',
+      'key',
+      'state',
+      'made_at',
+    ];
+    const numbers = ['made', 'of', 'bytes', 'tries'];
+    let table = db.schema.createTable('job');
+    for (const name of text) {
+      table = table.addColumn(name, 'text', (column) =>
+        name === 'id' ? column.primaryKey() : column.notNull(),
+      );
+    }
+    for (const name of numbers) {
+      table = table.addColumn(name, 'integer', (column) => column.notNull().defaultTo(0));
+    }
+    await table
+      .addColumn('problem', 'text', (column) => column.notNull().defaultTo(''))
+      .addColumn('began_at', 'text')
+      .addColumn('ended_at', 'text')
+      .execute();
+    await db.schema.createIndex('job_made_at').on('job').columns(['made_at', 'id']).execute();
+    await db.schema.createIndex('job_key').on('job').column('key').execute();
+  }),
 };
 
 /** What the third migration reads and writes. */

@@ -1,4 +1,5 @@
 import type { Generated } from 'kysely';
+import type { Job } from '../../contracts/job.ts';
 import type { PictureFile } from '../../core/shape/picture.ts';
 
 /** Times are ISO 8601 in UTC. JSON columns are text and are parsed with their schema on the way out. */
@@ -9,6 +10,7 @@ export interface Database {
   range_design: RangeDesignTable;
   setting: SettingTable;
   picture: PictureTable;
+  job: JobTable;
 }
 
 export interface DesignTable {
@@ -74,4 +76,29 @@ export interface PictureTable {
   type: PictureFile['type'];
   bytes: Buffer;
   created_at: string;
+}
+
+/** Files that are made for somebody. */
+export interface JobTable {
+  id: string;
+  design_id: string;
+  design_name: string;
+  /** The design as it stood, as JSON; empty when the job has ended. */
+  document: string;
+  file: string;
+  query: string;
+  name: string;
+  /** Of the document, the file and the query: jobs of one key have one file. */
+  key: string;
+  state: Job['state'];
+  made: Generated<number>;
+  of: Generated<number>;
+  bytes: Generated<number>;
+  /** What went wrong as JSON, {code, facts}; empty where nothing did. */
+  problem: Generated<string>;
+  /** How often it was begun. */
+  tries: Generated<number>;
+  made_at: string;
+  began_at: string | null;
+  ended_at: string | null;
 }

@@ -1,13 +1,18 @@
 import { MessageChannel } from 'node:worker_threads';
 import type { Pools } from './pools.ts';
 import { pouredFrom } from './pour.ts';
-import { TASKS } from './tasks.ts';
+import { type Rows, TASKS } from './tasks.ts';
 
 /** The same work without threads, for development and tests, where there is no built worker. */
 export const workHere: Pools = {
   file: (design, file, query) => {
     const { port1, port2 } = new MessageChannel();
     return pouredFrom(port1, TASKS.file({ design, file, query: String(query), port: port2 }));
+  },
+  make: (order, { told }) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.on('message', ({ made, of }: Rows) => told(made, of));
+    return TASKS.make({ ...order, port: port2 });
   },
   picture: (bytes) => TASKS.picture(bytes),
   keep: (bytes) => TASKS.keep(bytes),

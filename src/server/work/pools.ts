@@ -4,12 +4,13 @@ import { Piscina } from 'piscina';
 import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
 import type { Picture } from '../../core/shape/picture.ts';
+import type { Make } from '../jobs/jobs.ts';
 import type { ReadyPicture } from '../pictures/keep-picture.ts';
 import type { PackedPicture } from '../pictures/pack-picture.ts';
 import type { Proven } from '../proving/proven.ts';
 import { type Outcome, valueIn } from './outcome.ts';
 import { pouredFrom } from './pour.ts';
-import type { Order, Result, TaskName } from './tasks.ts';
+import type { Order, Result, Rows, TaskName } from './tasks.ts';
 import { makeTurnstile, type Turnstile } from './turnstile.ts';
 
 /** What one kind of work may cost. */
@@ -37,6 +38,13 @@ export const LIMITS = {
     megabytes: 1024,
     nice: NICE,
   },
+  jobs: {
+    threads: Math.max(1, Math.min(4, availableParallelism() - 1)),
+    queue: 16,
+    seconds: 3600,
+    megabytes: 1024,
+    nice: NICE,
+  },
   small: { threads: 2, queue: 400, seconds: 60, megabytes: 512, ready: 1 },
   pictures: { threads: 1, queue: 6, seconds: 120, megabytes: 512, nice: NICE },
   proofs: { threads: 1, queue: 1000, seconds: 120, megabytes: 1536, nice: NICE },
@@ -60,6 +68,8 @@ const SMALL: readonly string[] = ['swatch.png', 'counts.csv', 'counts.txt', 'des
 
 export interface Pools {
   readonly file: (design: Design, file: string, query: URLSearchParams) => Promise<Response>;
+  /** Makes a file at a path, and tells its rows. */
+  readonly make: Make;
   /** Takes the bytes over: they are the thread's from then on. */
   readonly picture: (bytes: Uint8Array<ArrayBuffer>) => Promise<PackedPicture>;
   /** The same. */
@@ -131,6 +141,15 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
       const order = { design, file, query: String(query), port: port2 };
       const pool = SMALL.includes(file) ? 'small' : 'large';
       return pouredFrom(port1, run(pool, 'file', order, { transferList: [port2] }));
+    },
+    make: async (order, { signal, told }) => {
+      const { port1, port2 } = new MessageChannel();
+      port1.on('message', ({ made, of }: Rows) => told(made, of));
+      try {
+        await run('jobs', 'make', { ...order, port: port2 }, { signal, transferList: [port2] });
+      } finally {
+        port1.close();
+      }
     },
     picture: (bytes) => run('pictures', 'picture', bytes, { transferList: [bytes.buffer] }),
     keep: (bytes) => run('pictures', 'keep', bytes, { transferList: [bytes.buffer] }),

@@ -4,7 +4,9 @@ import { NO_PICTURES, type Picture, type Pictures } from '../../core/shape/pictu
 import type { ReadyPicture } from '../pictures/keep-picture.ts';
 import type { PackedPicture } from '../pictures/pack-picture.ts';
 import { type Proven, provenOf } from '../proving/proven.ts';
+import { makeFile } from '../sending/make-file.ts';
 import { sendFile } from '../sending/send-file.ts';
+import { writeStream } from '../sending/write-stream.ts';
 import { pourInto } from './pour.ts';
 
 /** A file that is asked for, and the port that its bytes go to. */
@@ -15,6 +17,20 @@ export interface FileOrder {
   readonly port: MessagePort;
 }
 
+/** A file that is to be made at a path, and the port that hears of its rows. */
+export interface MakeOrder extends FileOrder {
+  readonly path: string;
+}
+
+/** Rows of a file that are made, and how many there are. */
+export interface Rows {
+  readonly made: number;
+  readonly of: number;
+}
+
+/** Milliseconds between two times that rows are told. */
+const EVERY = 200;
+
 /** Work that takes long or much memory: it runs in threads of its own, never on the server's event loop. */
 export const TASKS = {
   prove: async (design: Design): Promise<Proven> => provenOf(design, await picturesIn(design)),
@@ -22,6 +38,22 @@ export const TASKS = {
     pourInto(port, async () =>
       sendFile({ design, file, query: new URLSearchParams(query), pictures: await picturesIn(design) }),
     ),
+  make: async ({ design, file, query, path, port }: MakeOrder): Promise<void> => {
+    let last = 0;
+    const told = (made: number, of: number) => {
+      const now = Date.now();
+      if (now - last < EVERY) return;
+      last = now;
+      port.postMessage({ made, of } satisfies Rows);
+    };
+    try {
+      const pictures = await picturesIn(design);
+      const { pieces } = makeFile({ design, file, query: new URLSearchParams(query), pictures, told });
+      await writeStream(path, pieces, file);
+    } finally {
+      port.close();
+    }
+  },
   // Only a thread that reads pictures loads what reads them.
   picture: async (bytes: Uint8Array): Promise<PackedPicture> =>
     (await import('../pictures/pack-picture.ts')).packPicture(bytes),

@@ -15,5 +15,13 @@ export const FILES = {
     `“${name}” is of a kind that cannot be written here. Known kinds: ${kinds}.`,
   'file/too-large': ({ size, most }) => `That file has ${size} bytes; at most ${most} are read.`,
   'file/missing': ({ name }) => `There is no file “${name}”.`,
+  'job/broken': () =>
+    'Something went wrong in Vetro while it was made. Send it again; if that fails too, send a smaller one.',
+  'job/lost': ({ times }) => `Vetro ended ${times} times while it was made. Send it again, or a smaller one.`,
+  'job/missing': () => 'That file is not on the list any more.',
+  'job/not-kept': ({ days }) => `Files are kept for ${days} days. Send it again.`,
+  'job/too-many': ({ most }) => `${most} files wait already. Try again when some of them are made.`,
+  'job/under-way': () => 'That file is still being made. Stop it first.',
+  'file/full': ({ name }) => `There is no room left to write ${name}. Make some, or write it elsewhere.`,
   'file/unwritable': ({ name }) => `“${name}” could not be written.`,
 } satisfies Partial<Sentences>;

@@ -27,6 +27,17 @@ export const PICTURES = {
     `At ${dpi} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
   'send/size': ({ text }) =>
     `“${text}” is not a size. Write one such as 12inx12in, 300 x 200 mm, 1.5 m or 1200 x 800 px.`,
+  'send/shrink': ({ text }) =>
+    `“${text}” is not what cloth shrinks by. Write parts of its length in warp and weft, from 0 to 50 %, such as 4%, 2%.`,
+  'send/quality': ({ text }) => `A quality is a whole number from 1 to 100, got “${text}”.`,
+  'send/chroma': ({ text }) => `Colour detail is full or half, got “${text}”.`,
+  'send/compression': ({ text }) => `A TIFF is packed by lzw or deflate, got “${text}”.`,
+  'send/kind-side': ({ kind, width, height, most }) =>
+    `A ${kind} holds at most ${most} pixels a side; this would have ${width} × ${height}. Choose PNG, or a coarser resolution.`,
+  'send/tile-too-large': ({ kind, width, height }) =>
+    `One repeat of ${width} × ${height} pixels is too large for a ${kind}. Choose PNG, which has no such limit, or a coarser resolution.`,
+  'send/tiff-too-large': ({ gibibytes }) =>
+    `This TIFF would have about ${gibibytes} GiB; a TIFF holds less than 4. Choose PNG, or a coarser resolution.`,
   'send/repeats': ({ text, most }) =>
     `“${text}” is no number of repeats. Write whole numbers such as 3 x 2, each from 1 to ${most}.`,
   'send/per-thread': ({ text, most }) =>

@@ -1,9 +1,10 @@
 import type { Mixing } from '../../colour/mixing.ts';
-import { type Look, type PaintWindow, paintRows, preparePainting } from '../../paint/painting.ts';
+import type { Look } from '../../paint/painting.ts';
 import { blockUnit } from '../../repeat/block-unit.ts';
 import { contentKind } from '../../repeat/contents.ts';
 import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { PictureOrder } from '../picture-order.ts';
+import { tileRows, writeBytes } from '../tile-rows.ts';
 import { encodePng, type Told } from './encode-png.ts';
 import type { Compressor, PngImage } from './png-image.ts';
 
@@ -25,7 +26,7 @@ export function unitToPng(
 ): AsyncIterable<Uint8Array> {
   const { width, height, pixelsPerMetre, tile } = order;
   const block = blockUnit(unit, order.block);
-  const painted = () => paintedRows(block, order, look, mixing);
+  const painted = () => tileRows(block, order, { look, mixing });
   const colours = coloursOf(painted());
   const channels = colours !== undefined ? 1 : contentKind(unit.content).isClear(unit.content) ? 4 : 3;
   const writeRow = (pixels: Uint32Array, line: Uint8Array) => {
@@ -74,36 +75,9 @@ function coloursOf(rows: Iterable<Uint32Array>): ReadonlyMap<number, number> | u
   return colours;
 }
 
-/** The rows of one repeat, as far as the picture shows it; the same memory is used for each. */
-function* paintedRows(
-  unit: RepeatUnit,
-  { tile, width, height }: PictureOrder,
-  look: Look,
-  mixing: Mixing,
-): Iterable<Uint32Array> {
-  const once = Math.min(width, tile.width);
-  const window: PaintWindow = { tile, width: once, offset: { x: 0, y: 0 }, look, mixing };
-  const painting = preparePainting(unit, window);
-  const pixels = new Uint32Array(once);
-  for (let y = 0; y < Math.min(height, tile.height); y += 1) {
-    paintRows(painting, y, 1, pixels);
-    yield pixels;
-  }
-}
-
 function sameRow(a: Uint32Array, b: Uint32Array): boolean {
   for (let x = 0; x < a.length; x += 1) if (a[x] !== b[x]) return false;
   return true;
-}
-
-/** Red, green, blue and, with four channels, alpha of each pixel. */
-function writeBytes(pixels: Uint32Array, line: Uint8Array, channels: 3 | 4 | 1): void {
-  const bytes = new Uint8Array(pixels.buffer, pixels.byteOffset, pixels.byteLength);
-  for (let x = 0; x < pixels.length; x += 1) {
-    for (let channel = 0; channel < channels; channel += 1) {
-      line[x * channels + channel] = bytes[x * 4 + channel]!;
-    }
-  }
 }
 
 function bytesOf(colours: Uint32Array, channels: 3 | 4): Uint8Array {

@@ -1,9 +1,10 @@
 import { multiply, rational, toDecimal } from '../../exact/rational.ts';
-import type { Rectangle } from '../../exact/vector.ts';
+import type { Rectangle, Vector } from '../../exact/vector.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
 import { orderPicture, type PictureScale } from '../picture-order.ts';
 import type { Compressor } from '../png/png-image.ts';
 import { unitToPng } from '../png/unit-png.ts';
+import { UNSHRUNK } from '../shrinkage.ts';
 import { escapeXml } from './escape-xml.ts';
 import { PLACES } from './length-text.ts';
 
@@ -12,6 +13,8 @@ export interface FlattenWish {
   readonly scale: PictureScale;
   /** Millimetres; left out, one repeat is drawn. */
   readonly sheet: Rectangle | undefined;
+  /** What all lengths are multiplied by, each way. */
+  readonly stretch?: Vector | undefined;
   readonly compressor: Compressor;
   /** RFC 4648, §4, with padding. */
   readonly base64: (bytes: Uint8Array) => string;
@@ -23,8 +26,8 @@ export interface FlattenWish {
  * @throws CoreError as `orderPicture`
  */
 export function flattenedSvg(unit: RepeatUnit, title: string, wish: FlattenWish): AsyncIterable<string> {
-  const { scale, sheet, compressor, base64 } = wish;
-  const order = orderPicture(unit, scale, undefined);
+  const { scale, sheet, stretch = UNSHRUNK, compressor, base64 } = wish;
+  const order = orderPicture(unit, scale, undefined, stretch);
   const { across, down } = order.block;
   const size = nearSize(repeatSize(unit)!);
   const box = sheet ?? size;
@@ -33,8 +36,8 @@ export function flattenedSvg(unit: RepeatUnit, title: string, wish: FlattenWish)
   const view = `width="${text(box.width)}" height="${text(box.height)}"`;
   const block = { ...order, width: order.tile.width, height: order.tile.height };
   return (async function* () {
-    yield `<svg xmlns="http://www.w3.org/2000/svg" width="${text(box.width)}mm" height="${text(box.height)}mm" ` +
-      `viewBox="0 0 ${text(box.width)} ${text(box.height)}">\n<title>${escapeXml(title)}</title>\n` +
+    yield `<svg xmlns="http://www.w3.org/2000/svg" width="${text(multiply(box.width, stretch.x))}mm" ` +
+      `height="${text(multiply(box.height, stretch.y))}mm" preserveAspectRatio="none" viewBox="0 0 ${text(box.width)} ${text(box.height)}">\n<title>${escapeXml(title)}</title>\n` +
       `<defs><pattern id="repeat" ${tile} patternUnits="userSpaceOnUse">` +
       `<image ${tile} preserveAspectRatio="none" href="data:image/png;base64,`;
     yield* encoded(unitToPng(unit, block, compressor), base64);

@@ -1,8 +1,9 @@
 import { CoreError } from '../../error.ts';
-import { divide, ONE, type Rational, toDecimal, toNumber } from '../../exact/rational.ts';
+import { divide, multiply, ONE, type Rational, toDecimal, toNumber } from '../../exact/rational.ts';
 import { nearFraction } from '../../exact/surd.ts';
 import type { Rectangle, Vector } from '../../exact/vector.ts';
 import { type Content, type Marks, nearSize, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
+import { UNSHRUNK } from '../shrinkage.ts';
 import { drawCells } from './cells-svg.ts';
 import type { Drawing } from './drawing.ts';
 import { escapeXml } from './escape-xml.ts';
@@ -20,6 +21,8 @@ export interface DrawingWish {
   readonly sheet?: Rectangle | undefined;
   /** How far, in millimetres, a face runs under its neighbours; left out, as far as does no harm. */
   readonly underlap?: Rational | undefined;
+  /** What all lengths are multiplied by, each way. */
+  readonly stretch?: Vector | undefined;
 }
 
 /**
@@ -39,7 +42,7 @@ export function unitToSvg(unit: RepeatUnit, title: string, wish: DrawingWish = {
 export function unitToSvgPieces(
   unit: RepeatUnit,
   title: string,
-  { sheet, underlap }: DrawingWish = {},
+  { sheet, underlap, stretch = UNSHRUNK }: DrawingWish = {},
 ): Iterable<string> {
   const exact = repeatSize(unit);
   if (exact === null) throw new CoreError('svg/no-repeat', {});
@@ -48,7 +51,7 @@ export function unitToSvgPieces(
   const box = sheet ?? size;
   const view = sheet === undefined ? `0 0 ${width} ${height}` : viewOf(step, sheet);
   const head =
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${length(box.width)}" height="${length(box.height)}" ` +
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${length(multiply(box.width, stretch.x))}" height="${length(multiply(box.height, stretch.y))}" ` +
     `viewBox="${view}" preserveAspectRatio="none"${crisp ? ' shape-rendering="crispEdges"' : ''}>\n` +
     `<title>${escapeXml(title)}</title>\n`;
   const [before, behind] =

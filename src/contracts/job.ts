@@ -1,0 +1,46 @@
+import { z } from 'zod';
+
+export const JOB_STATES = ['waiting', 'working', 'done', 'failed', 'stopped'] as const;
+
+/** A file that is being made, or was. */
+export const jobSchema = z.object({
+  id: z.string(),
+  designId: z.string(),
+  designName: z.string(),
+  /** The file as the server calls it, such as "tile.png", and the name under which it is saved. */
+  file: z.string(),
+  name: z.string(),
+  /** What was asked for, as addresses write it. */
+  query: z.string(),
+  state: z.enum(JOB_STATES),
+  /** Rows made, and how many there are; 0 of 0 where nobody knows. */
+  made: z.int(),
+  of: z.int(),
+  /** Of the file, when it is done. */
+  bytes: z.int(),
+  /** Why it failed, in a sentence; empty where it did not. */
+  trouble: z.string(),
+  madeAt: z.string(),
+  beganAt: z.string().nullable(),
+  endedAt: z.string().nullable(),
+  /** Whether the file is still kept. */
+  kept: z.boolean(),
+});
+export type Job = z.infer<typeof jobSchema>;
+
+export const jobsSchema = z.array(jobSchema);
+
+/** What is asked to be made of a stored design. */
+export const newJobSchema = z.strictObject({
+  designId: z.string().min(1).max(100),
+  /** The version that is meant. */
+  version: z.int().min(1),
+  file: z.string().min(1).max(60),
+  query: z.string().max(4000),
+});
+export type NewJob = z.infer<typeof newJobSchema>;
+
+/** Whether it goes on. */
+export function isUnderWay({ state }: Pick<Job, 'state'>): boolean {
+  return state === 'waiting' || state === 'working';
+}

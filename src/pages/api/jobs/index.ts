@@ -1,0 +1,8 @@
+import { newJobSchema } from '../../../contracts/job.ts';
+import { endpoint, otherMethods } from '../../../server/endpoint.ts';
+import { orderJob } from '../../../server/jobs/order-job.ts';
+import { sharedJobs } from '../../../server/jobs/shared-jobs.ts';
+
+export const GET = endpoint({ run: async () => (await sharedJobs()).list() });
+export const POST = endpoint({ body: newJobSchema, run: ({ db, body }) => orderJob(db, body) });
+export const ALL = otherMethods;

@@ -1,0 +1,205 @@
+import type { Kysely, Selectable } from 'kysely';
+import { JOB_STATES, type Job } from '../../contracts/job.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
+import { CoreError, errorFrom, type Facts } from '../../core/error.ts';
+import { errorSentence } from '../../wording/error-sentence.ts';
+import type { Database, JobTable } from './schema.ts';
+
+/** Most jobs that wait. */
+export const MOST_WAITING = 200;
+
+/** Most that are listed, the newest. */
+const MOST_LISTED = 200;
+
+type Row = Selectable<JobTable>;
+
+/** What a job begins as. */
+export interface JobStart {
+  readonly id: string;
+  readonly designId: string;
+  readonly document: Design;
+  readonly file: string;
+  readonly query: string;
+  readonly name: string;
+  readonly key: string;
+  readonly now: string;
+}
+
+/** What is left to be done. */
+export interface JobToDo {
+  readonly id: string;
+  readonly document: Design;
+  readonly file: string;
+  readonly query: string;
+  readonly key: string;
+}
+
+/** @throws CoreError "job/too-many" {most} */
+export async function addJob(db: Kysely<Database>, start: JobStart): Promise<void> {
+  const { waiting } = await db
+    .selectFrom('job')
+    .select(({ fn }) => fn.countAll<number>().as('waiting'))
+    .where('state', '=', 'waiting')
+    .executeTakeFirstOrThrow();
+  if (waiting >= MOST_WAITING) throw new CoreError('job/too-many', { most: MOST_WAITING });
+  const { id, designId, document, file, query, name, key, now } = start;
+  await db
+    .insertInto('job')
+    .values({
+      id,
+      design_id: designId,
+      design_name: document.name,
+      document: writeDesignText(document),
+      file,
+      query,
+      name,
+      key,
+      state: 'waiting',
+      made_at: now,
+      began_at: null,
+      ended_at: null,
+    })
+    .execute();
+}
+
+/** The job that has waited longest, as begun; undefined when none waits. */
+export async function beginNext(db: Kysely<Database>, now: string): Promise<JobToDo | undefined> {
+  const row = await db
+    .updateTable('job')
+    .set(({ eb }) => ({ state: 'working', began_at: now, tries: eb('tries', '+', 1), made: 0, of: 0 }))
+    .where('id', '=', ({ selectFrom }) =>
+      selectFrom('job').select('id').where('state', '=', 'waiting').orderBy('made_at').orderBy('id').limit(1),
+    )
+    .returningAll()
+    .executeTakeFirst();
+  if (row === undefined) return undefined;
+  return {
+    id: row.id,
+    document: readDesignText(row.document),
+    file: row.file,
+    query: row.query,
+    key: row.key,
+  };
+}
+
+export async function tellRows(
+  db: Kysely<Database>,
+  id: string,
+  { made, of }: { readonly made: number; readonly of: number },
+): Promise<void> {
+  await db.updateTable('job').set({ made, of }).where('id', '=', id).where('state', '=', 'working').execute();
+}
+
+/** How a job ended. */
+export type JobEnd =
+  | { readonly state: 'done'; readonly bytes: number }
+  | { readonly state: 'failed'; readonly problem: { readonly code: string; readonly facts: Facts } }
+  | { readonly state: 'stopped' };
+
+/** Ends a job that goes on; one that has ended stays as it is. @returns whether it went on */
+export async function endJob(db: Kysely<Database>, id: string, end: JobEnd, now: string): Promise<boolean> {
+  const result = await db
+    .updateTable('job')
+    .set({
+      state: end.state,
+      bytes: end.state === 'done' ? end.bytes : 0,
+      problem: end.state === 'failed' ? JSON.stringify(end.problem) : '',
+      ended_at: now,
+    })
+    .where('id', '=', id)
+    .where('state', 'in', ['waiting', 'working'])
+    .executeTakeFirst();
+  return result.numUpdatedRows > 0n;
+}
+
+/** Most times that a job is begun before it is told that it failed. */
+const MOST_TRIES = 3;
+
+/** After the server ended in the middle of jobs: they wait again, or have failed when that came too often. */
+export async function takeUpJobs(db: Kysely<Database>, now: string): Promise<void> {
+  const problem = JSON.stringify({ code: 'job/lost', facts: { times: MOST_TRIES } });
+  await db
+    .updateTable('job')
+    .set({ state: 'failed', problem, ended_at: now })
+    .where('state', '=', 'working')
+    .where('tries', '>=', MOST_TRIES)
+    .execute();
+  await db.updateTable('job').set({ state: 'waiting' }).where('state', '=', 'working').execute();
+}
+
+/** The document of a job, to make it again. @throws CoreError "job/missing" */
+export async function findJobOrder(db: Kysely<Database>, id: string): Promise<Row> {
+  const row = await db.selectFrom('job').selectAll().where('id', '=', id).executeTakeFirst();
+  if (row === undefined) throw new CoreError('job/missing');
+  return row;
+}
+
+/** The newest jobs first. @param isKept  whether the file of a key is still there */
+export async function listJobs(
+  db: Kysely<Database>,
+  isKept: (key: string) => boolean,
+): Promise<readonly Job[]> {
+  const rows = await db
+    .selectFrom('job')
+    .selectAll()
+    .orderBy('made_at', 'desc')
+    .orderBy('id', 'desc')
+    .limit(MOST_LISTED)
+    .execute();
+  return rows.map((row) => jobOf(row, isKept));
+}
+
+/** @throws CoreError "job/missing" */
+export async function findJob(
+  db: Kysely<Database>,
+  id: string,
+  isKept: (key: string) => boolean,
+): Promise<Job> {
+  return jobOf(await findJobOrder(db, id), isKept);
+}
+
+/** Takes an ended job off the list. @throws CoreError "job/missing" | "job/under-way" */
+export async function removeJob(db: Kysely<Database>, id: string): Promise<void> {
+  const { state } = await findJobOrder(db, id);
+  if (state === 'waiting' || state === 'working') throw new CoreError('job/under-way');
+  await db.deleteFrom('job').where('id', '=', id).execute();
+}
+
+/** Keys of the files that some job of those days still names. */
+export async function keysSince(db: Kysely<Database>, since: string): Promise<ReadonlySet<string>> {
+  const rows = await db.selectFrom('job').select('key').distinct().where('made_at', '>=', since).execute();
+  return new Set(rows.map(({ key }) => key));
+}
+
+/** Takes off the list what ended before that time. */
+export async function dropJobsBefore(db: Kysely<Database>, before: string): Promise<void> {
+  await db.deleteFrom('job').where('ended_at', '<', before).execute();
+}
+
+function jobOf(row: Row, isKept: (key: string) => boolean): Job {
+  const state = JOB_STATES.find((each) => each === row.state)!;
+  return {
+    id: row.id,
+    designId: row.design_id,
+    designName: row.design_name,
+    file: row.file,
+    name: row.name,
+    query: row.query,
+    state,
+    made: row.made,
+    of: row.of,
+    bytes: row.bytes,
+    trouble: troubleOf(row.problem),
+    madeAt: row.made_at,
+    beganAt: row.began_at,
+    endedAt: row.ended_at,
+    kept: state === 'done' && isKept(row.key),
+  };
+}
+
+function troubleOf(problem: string): string {
+  if (problem === '') return '';
+  const { code, facts } = JSON.parse(problem) as { code: string; facts: Facts };
+  return errorSentence(errorFrom(code, facts)) ?? 'It could not be made.';
+}

@@ -1,0 +1,147 @@
+import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
+import type { Job } from '../../contracts/job.ts';
+import { isUnderWay } from '../../contracts/job.ts';
+import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
+import { CoreError } from '../../core/error.ts';
+import { openDatabase } from '../db/open-database.ts';
+import { type Jobs, type JobsRoom, type Make, makeJobs } from './jobs.ts';
+import { keptFiles } from './kept-files.ts';
+
+const DESIGN = readDesignText(writeDesignText(sampleDesign(SAMPLE)));
+const ORDER = { designId: 'd', design: DESIGN, file: 'tile.png', query: 'dpi=150' };
+const DAY = 24 * 60 * 60 * 1000;
+
+let folder: string;
+let made: string[];
+
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'vetro-jobs-'));
+  made = [];
+});
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+/** Writes what was asked for; "wait" in the query waits to be stopped, "refuse" and "break" fail. */
+const make: Make = async ({ query, path }, { signal, told }) => {
+  made.push(query);
+  writeFileSync(path, `made ${query}`);
+  told(3, 10);
+  if (query.includes('wait'))
+    await new Promise((_, reject) => signal.addEventListener('abort', () => reject(signal.reason)));
+  if (query.includes('refuse')) throw new CoreError('send/quality', { text: '0' });
+  if (query.includes('break')) throw new Error('broken on purpose');
+};
+
+async function open(more: Partial<JobsRoom> = {}): Promise<Jobs> {
+  const db = await openDatabase(join(folder, 'vetro.db'));
+  return makeJobs({ db, files: keptFiles(join(folder, 'sent')), make, atOnce: 1, ...more });
+}
+
+async function until(jobs: Jobs, { id }: Job, holds: (job: Job) => boolean): Promise<Job> {
+  for (let time = 0; time < 400; time += 1) {
+    const job = await jobs.find(id);
+    if (holds(job)) return job;
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+  throw new Error('it never came so far');
+}
+
+const ended = (job: Job) => !isUnderWay(job);
+
+function order(jobs: Jobs, query: string): Promise<Job> {
+  return jobs.order({ ...ORDER, query });
+}
+
+describe('jobs', () => {
+  it('make a file, name it, and hand it out', async () => {
+    const jobs = await open();
+    const job = await until(jobs, await order(jobs, 'size=300+x+200+mm&save=&v=3'), ended);
+    expect(job).toMatchObject({ state: 'done', kept: true, query: 'size=300+x+200+mm', trouble: '' });
+    expect(job.name).toBe(`${DESIGN.name} 300 x 200 mm.png`);
+    const { bytes } = await jobs.file(job.id);
+    expect(await new Response(bytes).text()).toBe('made size=300+x+200+mm');
+    expect(job.bytes).toBe('made size=300+x+200+mm'.length);
+  });
+
+  it('make the same file of the same design once', async () => {
+    const jobs = await open();
+    await until(jobs, await order(jobs, 'dpi=150'), ended);
+    const again = await until(jobs, await order(jobs, 'dpi=150'), ended);
+    await until(jobs, await jobs.again(again.id), ended);
+    await until(jobs, await jobs.order({ ...ORDER, design: { ...DESIGN, name: 'Other' } }), ended);
+    expect(made).toEqual(['dpi=150', 'dpi=150']);
+    expect(await jobs.list()).toHaveLength(4);
+  });
+
+  it('wait their turn, tell their rows, and stop at once', async () => {
+    const jobs = await open();
+    const first = await until(jobs, await order(jobs, 'wait=1'), ({ made: rows }) => rows === 3);
+    expect(first).toMatchObject({ state: 'working', made: 3, of: 10 });
+    const second = await order(jobs, 'dpi=72');
+    expect(second.state).toBe('waiting');
+    expect(await jobs.stop(first.id)).toMatchObject({ state: 'stopped', kept: false });
+    expect(await until(jobs, second, ended)).toMatchObject({ state: 'done' });
+    const third = await order(jobs, 'wait=2');
+    const fourth = await order(jobs, 'dpi=73');
+    expect(await jobs.stop(fourth.id)).toMatchObject({ state: 'stopped' });
+    await jobs.stop(third.id);
+    expect(made).toEqual(['wait=1', 'dpi=72', 'wait=2']);
+    await expect
+      .poll(() => readdirSync(join(folder, 'sent')).filter((name) => name.endsWith('.part')))
+      .toEqual([]);
+  });
+
+  it('tell what went wrong in words', async () => {
+    const jobs = await open();
+    const refused = await until(jobs, await order(jobs, 'refuse'), ended);
+    expect(refused).toMatchObject({
+      state: 'failed',
+      trouble: 'A quality is a whole number from 1 to 100, got “0”.',
+    });
+    await expect(jobs.file(refused.id)).rejects.toThrow('job/not-kept');
+  });
+
+  it('are begun again when the server ended, but not for ever', async () => {
+    const before = await open({ make: () => new Promise(() => {}) });
+    const job = await order(before, 'dpi=96');
+    await until(before, job, ({ state }) => state === 'working');
+    writeFileSync(join(folder, 'sent', 'earlier.part'), 'half');
+    // Opened a second time, as after a kill: nothing of the first is told.
+    const after = await open();
+    await after.takeUp();
+    expect(existsSync(join(folder, 'sent', 'earlier.part'))).toBe(false);
+    expect(await until(after, job, ended)).toMatchObject({ state: 'done' });
+    const often = await order(await open({ make: () => new Promise(() => {}) }), 'dpi=97');
+    for (let time = 0; time < 2; time += 1)
+      await (await open({ make: () => new Promise(() => {}) })).takeUp();
+    const last = await open();
+    await last.takeUp();
+    expect(await last.find(often.id)).toMatchObject({
+      state: 'failed',
+      trouble: expect.stringContaining('3 times'),
+    });
+  });
+
+  it('are kept for seven days', async () => {
+    const start = Date.UTC(2026, 0, 10);
+    const jobs = await open({ now: () => new Date(start) });
+    const job = await until(jobs, await order(jobs, 'dpi=150'), ended);
+    await (await open({ now: () => new Date(start + 6 * DAY) })).takeUp();
+    expect(await jobs.find(job.id)).toMatchObject({ kept: true });
+    await (await open({ now: () => new Date(start + 8 * DAY) })).takeUp();
+    expect(await jobs.list()).toEqual([]);
+    expect(readdirSync(join(folder, 'sent'))).toEqual([]);
+  });
+
+  it('leave the list only when they have ended', async () => {
+    const jobs = await open();
+    const job = await order(jobs, 'wait=1');
+    await expect(jobs.remove(job.id)).rejects.toThrow('job/under-way');
+    await jobs.stop(job.id);
+    await jobs.remove(job.id);
+    await expect(jobs.find(job.id)).rejects.toThrow('job/missing');
+  });
+});

@@ -1,0 +1,191 @@
+import { createHash, randomUUID } from 'node:crypto';
+import type { Kysely } from 'kysely';
+import type { Job } from '../../contracts/job.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
+import { CoreError, type Facts } from '../../core/error.ts';
+import {
+  addJob,
+  beginNext,
+  dropJobsBefore,
+  endJob,
+  findJob,
+  findJobOrder,
+  type JobToDo,
+  keysSince,
+  listJobs,
+  removeJob,
+  takeUpJobs,
+  tellRows,
+} from '../db/job-table.ts';
+import type { Database } from '../db/schema.ts';
+import { nameOf } from '../sending/send-file.ts';
+import type { KeptFiles } from './kept-files.ts';
+
+/** A file that is to be made. */
+export interface Order {
+  readonly designId: string;
+  readonly design: Design;
+  readonly file: string;
+  readonly query: string;
+}
+
+/** Makes a file at a path. @throws CoreError of the maker */
+export type Make = (
+  order: Omit<Order, 'designId'> & { readonly path: string },
+  options: { readonly signal: AbortSignal; readonly told: (made: number, of: number) => void },
+) => Promise<void>;
+
+export interface Jobs {
+  readonly order: (order: Order) => Promise<Job>;
+  readonly list: () => Promise<readonly Job[]>;
+  readonly find: (id: string) => Promise<Job>;
+  /** Stops a job that waits or goes on. */
+  readonly stop: (id: string) => Promise<Job>;
+  /** The same file of the same design once more, as another job. */
+  readonly again: (id: string) => Promise<Job>;
+  readonly remove: (id: string) => Promise<void>;
+  /** The file of a job that is done. @throws CoreError "job/missing" | "job/not-kept" */
+  readonly file: (id: string) => Promise<{ readonly job: Job; readonly bytes: ReadableStream<Uint8Array> }>;
+  /** Takes up what the server was in the middle of when it ended. */
+  readonly takeUp: () => Promise<void>;
+}
+
+export interface JobsRoom {
+  readonly db: Kysely<Database>;
+  readonly files: KeptFiles;
+  readonly make: Make;
+  /** Jobs that go on at a time. */
+  readonly atOnce: number;
+  readonly now?: () => Date;
+}
+
+/** Days that a file is kept after it was asked for. */
+export const DAYS_KEPT = 7;
+
+/** Milliseconds between two times that rows are written down. */
+const EVERY = 400;
+
+/** Files that are made one after another, whoever asked, and kept for some days. */
+export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: JobsRoom): Jobs {
+  const running = new Map<string, AbortController>();
+  let begun = 0;
+  const time = () => now().toISOString();
+
+  const begin = async (): Promise<void> => {
+    while (begun < atOnce) {
+      // Counted before the database is asked, so that two calls do not begin more than they may.
+      begun += 1;
+      const next = await beginNext(db, time()).catch((error: unknown) => {
+        begun -= 1;
+        throw error;
+      });
+      if (next === undefined) {
+        begun -= 1;
+        return;
+      }
+      void work(next).finally(() => {
+        begun -= 1;
+        begin().catch(console.error);
+      });
+    }
+  };
+
+  const work = async (job: JobToDo): Promise<void> => {
+    const stop = new AbortController();
+    running.set(job.id, stop);
+    try {
+      if (!files.has(job.key)) await makeFile(job, stop.signal);
+      await endJob(db, job.id, { state: 'done', bytes: await files.size(job.key) }, time());
+    } catch (error) {
+      await files.drop(job.id).catch(console.error);
+      if (!stop.signal.aborted)
+        await endJob(db, job.id, { state: 'failed', problem: problemOf(error) }, time());
+    } finally {
+      running.delete(job.id);
+    }
+  };
+
+  const makeFile = async (
+    { id, document, file, query, key }: JobToDo,
+    signal: AbortSignal,
+  ): Promise<void> => {
+    let written = 0;
+    const told = (made: number, of: number) => {
+      const at = Date.now();
+      if (at - written < EVERY) return;
+      written = at;
+      void tellRows(db, id, { made, of }).catch(console.error);
+    };
+    await make({ design: document, file, query, path: files.partOf(id) }, { signal, told });
+    await files.keep(id, key);
+  };
+
+  const order = async ({ designId, design, file, query }: Order): Promise<Job> => {
+    const id = randomUUID();
+    const asked = new URLSearchParams(query);
+    asked.delete('save');
+    asked.delete('v');
+    const text = String(asked);
+    await addJob(db, {
+      id,
+      designId,
+      document: design,
+      file,
+      query: text,
+      name: nameOf({ design, file, query: asked }),
+      key: keyOf(design, file, text),
+      now: time(),
+    });
+    await begin();
+    return find(id);
+  };
+
+  const find = (id: string) => findJob(db, id, files.has);
+
+  return {
+    order,
+    find,
+    list: () => listJobs(db, files.has),
+    stop: async (id) => {
+      await findJobOrder(db, id);
+      await endJob(db, id, { state: 'stopped' }, time());
+      running.get(id)?.abort(new Error('stopped'));
+      return find(id);
+    },
+    again: async (id) => {
+      const { design_id, document, file, query } = await findJobOrder(db, id);
+      return order({ designId: design_id, design: readDesignText(document), file, query });
+    },
+    remove: (id) => removeJob(db, id),
+    file: async (id) => {
+      const { key } = await findJobOrder(db, id);
+      const job = await find(id);
+      if (!job.kept) throw new CoreError('job/not-kept', { days: DAYS_KEPT });
+      return { job, bytes: files.read(key) };
+    },
+    takeUp: async () => {
+      const since = new Date(now().getTime() - DAYS_KEPT * 24 * 60 * 60 * 1000).toISOString();
+      await dropJobsBefore(db, since);
+      await files.dropOthers(await keysSince(db, since));
+      await takeUpJobs(db, time());
+      await begin();
+    },
+  };
+}
+
+/** What is made of the same numbers in the same way is the same file. */
+function keyOf(design: Design, file: string, query: string): string {
+  const hash = createHash('sha256')
+    .update(`${file}?${query}\n`)
+    .update(writeDesignText(design))
+    .digest('hex');
+  return `${hash}${file.slice(file.lastIndexOf('.'))}`;
+}
+
+/** What went wrong, to be told in words; our own faults are logged. */
+function problemOf(error: unknown): { readonly code: string; readonly facts: Facts } {
+  if (error instanceof CoreError) return { code: error.code, facts: error.facts };
+  console.error(error);
+  return { code: 'job/broken', facts: {} };
+}

@@ -1,0 +1,18 @@
+import type { Kysely } from 'kysely';
+import type { Job, NewJob } from '../../contracts/job.ts';
+import { CoreError } from '../../core/error.ts';
+import { findDesign } from '../db/design-table.ts';
+import type { Database } from '../db/schema.ts';
+import { sharedJobs } from './shared-jobs.ts';
+
+/** A file of a stored design as a job. @throws CoreError "design/missing" | "design/stale" {version, updatedAt} | "job/too-many" */
+export async function orderJob(
+  db: Kysely<Database>,
+  { designId, version, file, query }: NewJob,
+): Promise<Job> {
+  const stored = await findDesign(db, designId);
+  if (stored.version !== version) {
+    throw new CoreError('design/stale', { version: stored.version, updatedAt: stored.updatedAt });
+  }
+  return (await sharedJobs()).order({ designId, design: stored.document, file, query });
+}

@@ -1,0 +1,94 @@
+import { stat } from 'node:fs/promises';
+import sharp, { type Sharp } from 'sharp';
+import { CoreError } from '../../core/error.ts';
+import type { LibraryKind } from '../../core/formats/library-wish.ts';
+import type { LibraryOrder } from './library-order.ts';
+
+/** Rows that are written once more by themselves, to tell how long the file will be. */
+const SAMPLE = 256;
+
+/** Milliseconds after which the file's growth is told. */
+const EVERY = 250;
+
+/** Most bytes of a TIFF, whose places are told in 32 bits. Source: TIFF 6.0, section 2. */
+const MOST_TIFF = 2 ** 32;
+
+/**
+ * Writes a picture with the image library, which repeats the tile as it goes and keeps none of the sheet.
+ * The library tells nothing of its work, so it is told by the file's growth.
+ *
+ * @param told  hears how many rows are written, about
+ * @throws      CoreError "send/tiff-too-large" {gibibytes}
+ */
+export async function writeLibrary(
+  order: LibraryOrder,
+  pixels: Uint8Array,
+  told: (rows: number) => void = () => {},
+): Promise<void> {
+  const { height, kind, path } = order;
+  const perRow = height > 4 * SAMPLE ? await bytesOfRow(order, pixels) : undefined;
+  if (kind === 'tif' && perRow !== undefined && perRow * height > MOST_TIFF) {
+    throw new CoreError('send/tiff-too-large', { gibibytes: Math.ceil((perRow * height) / 2 ** 30) });
+  }
+  const watch = setInterval(async () => {
+    const size = await stat(path).then(
+      (file) => file.size,
+      () => 0,
+    );
+    if (perRow !== undefined) told(Math.min(height - 1, Math.floor(size / perRow)));
+  }, EVERY);
+  try {
+    await packed(sheetOf(order, pixels, height), order).toFile(path);
+  } finally {
+    clearInterval(watch);
+  }
+  told(height);
+}
+
+/** Bytes of a row of the file, from its first rows. */
+async function bytesOfRow(order: LibraryOrder, pixels: Uint8Array): Promise<number> {
+  const sample = await packed(sheetOf(order, pixels, SAMPLE), order).toBuffer();
+  return sample.length / SAMPLE;
+}
+
+/** The tile repeated to a sheet of that height. */
+function sheetOf({ tile, width }: LibraryOrder, pixels: Uint8Array, height: number): Sharp {
+  const raw = { width: tile.width, height: Math.min(tile.height, height), channels: tile.channels };
+  return sharp(pixels.subarray(0, raw.width * raw.height * raw.channels), {
+    raw,
+    limitInputPixels: false,
+  }).extend({
+    top: 0,
+    left: 0,
+    right: width - raw.width,
+    bottom: height - raw.height,
+    extendWith: 'repeat',
+  });
+}
+
+const MILLIMETRES = 1000;
+
+/** How each kind is written. Nothing is gathered over the whole picture, so that memory stays bounded. */
+const PACKERS: Readonly<Record<LibraryKind, (sheet: Sharp, order: LibraryOrder) => Sharp>> = {
+  jpg: (sheet, { wish }) =>
+    sheet.flatten({ background: '#ffffff' }).jpeg({
+      quality: wish.quality,
+      chromaSubsampling: wish.chroma === 'full' ? '4:4:4' : '4:2:0',
+      optimiseCoding: false,
+    }),
+  tif: (sheet, { wish, pixelsPerMetre }) =>
+    sheet.tiff({
+      compression: wish.compression,
+      predictor: 'horizontal',
+      resolutionUnit: 'inch',
+      xres: pixelsPerMetre.x / MILLIMETRES,
+      yres: pixelsPerMetre.y / MILLIMETRES,
+    }),
+  webp: (sheet, { wish }) =>
+    sheet.webp({ quality: wish.quality, lossless: wish.quality === 100, smartSubsample: true }),
+};
+
+function packed(sheet: Sharp, order: LibraryOrder): Sharp {
+  const written = PACKERS[order.kind](sheet, order);
+  return order.wish.profile ? written.withIccProfile('srgb') : written;
+}

@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import type { Job } from '../contracts/job.ts';
+import { bytesText, durationText, jobWords } from './job-words.ts';
+
+const BEGAN = '2026-03-01T10:00:00.000Z';
+const JOB: Job = {
+  id: 'a',
+  designId: 'd',
+  designName: 'Check',
+  file: 'tile.png',
+  name: 'Check.png',
+  query: '',
+  state: 'working',
+  made: 0,
+  of: 0,
+  bytes: 0,
+  trouble: '',
+  madeAt: BEGAN,
+  beganAt: BEGAN,
+  endedAt: null,
+  kept: false,
+};
+
+/** So many seconds after it began. */
+function after(seconds: number, job: Partial<Job>): string {
+  return jobWords({ ...JOB, ...job }, Date.parse(BEGAN) + seconds * 1000);
+}
+
+describe('how a job stands', () => {
+  it.each<[seconds: number, job: Partial<Job>, words: string]>([
+    [0, { state: 'waiting' }, 'Waits its turn'],
+    [1, {}, 'Being made…'],
+    [1, { made: 10, of: 1000 }, '1 %'],
+    [10, { made: 250, of: 1000 }, '25 %, about 30 s left'],
+    [100, { made: 250, of: 1000 }, '25 %, about 5 min left'],
+    [9, { state: 'done', kept: true, bytes: 2_340_000 }, 'Made, 2.3 MB'],
+    [9, { state: 'done' }, 'Made; the file is kept no longer'],
+    [9, { state: 'failed', trouble: 'There is no room left.' }, 'There is no room left.'],
+    [9, { state: 'stopped' }, 'Stopped'],
+  ])('after %i s with %j is “%s”', (seconds, job, words) => {
+    expect(after(seconds, job)).toBe(words);
+  });
+
+  it('is told in sizes and times that people use', () => {
+    expect([1, 999_499, 1e6, 2.5e9].map(bytesText)).toEqual(['1 kB', '999 kB', '1.0 MB', '2.50 GB']);
+    expect([0, 0.2, 59.1, 61].map(durationText)).toEqual(['1 s', '1 s', '60 s', '2 min']);
+  });
+});
