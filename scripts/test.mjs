@@ -7,7 +7,11 @@ import { ensureBuilt, ensureInstalled, ROOT, run } from './ready.mjs';
 const RESULTS = join(ROOT, 'test-results');
 
 ensureInstalled();
-ensureChromium();
+ensureProgram('Chromium', 'chromium', existsSync(process.env['CHROMIUM'] ?? '/usr/bin/chromium'));
+ensureProgram('pdftoppm', 'poppler-utils', onPath('pdftoppm'));
+ensureProgram('qpdf', 'qpdf', onPath('qpdf'));
+ensureProgram('tiffinfo', 'libtiff-tools', onPath('tiffinfo'));
+ensureProgram('unzip', 'unzip', onPath('unzip'));
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 
@@ -59,13 +63,18 @@ function read(file) {
 }
 
 /** The browser of the end-to-end tests comes from Debian's packages. */
-function ensureChromium() {
-  if (existsSync(process.env['CHROMIUM'] ?? '/usr/bin/chromium')) return;
+/** Programs that the checks need: a browser, and readers of PDF that are not ours. */
+function ensureProgram(program, name, isThere) {
+  if (isThere) return;
   if (process.getuid?.() !== 0) {
-    console.error('Chromium is missing. Install it (apt-get install chromium), or name one with CHROMIUM.');
+    console.error(`${program} is missing. Install it (apt-get install ${name}).`);
     process.exit(1);
   }
-  console.log('Installing Chromium…');
+  console.log(`Installing ${name}…`);
   run('apt-get', ['update', '-qq'], 'The package lists could not be read.');
-  run('apt-get', ['install', '-y', '-qq', 'chromium'], 'Chromium could not be installed.');
+  run('apt-get', ['install', '-y', '-qq', name], `${name} could not be installed.`);
+}
+
+function onPath(program) {
+  return spawnSync('which', [program]).status === 0;
 }

@@ -55,7 +55,7 @@ program
   .command('render')
   .description('paint one repeat, or a sheet of repeats')
   .argument('<design>', 'design document, thread-count text or CSV')
-  .requiredOption('-o, --output <file>', 'file to write: .png, .jpg, .tif, .webp or .svg')
+  .requiredOption('-o, --output <file>', 'file to write: .png, .jpg, .tif, .webp, .svg or .pdf')
   .addOption(new Option('--per-thread <pixels>', 'whole pixels a thread').conflicts('dpi'))
   .option('--dpi <dpi>', 'pixels per inch at true size')
   .addOption(new Option('--size <size>', 'a sheet of that size, such as 12inx12in').conflicts('repeats'))
@@ -73,6 +73,11 @@ program
   .addOption(new Option('--chroma <detail>', 'colour detail of a JPEG').choices(['full', 'half']))
   .addOption(new Option('--compression <how>', 'of a TIFF').choices(['lzw', 'deflate']))
   .option('--no-profile', 'leave out the sRGB profile of a JPEG, TIFF or WebP')
+  .option('--paper <paper>', 'of a PDF: A3, "A4 landscape", 12inx18in; left out, as large as the cloth')
+  .option('--bleed <length>', 'how far a PDF’s cloth goes on beyond where it is cut, such as 3mm')
+  .option('--marks', 'crop marks in a PDF')
+  .option('--overlap <length>', 'what pages that are put together lie over each other by; 10mm when left out')
+  .option('--no-ticket', 'leave out a PDF’s page with its measures and shades')
   .option('--flatten', 'an SVG whose repeat is a picture, for programs without blend modes')
   .action((path, options) =>
     run(async () => (await import('./render-command.ts')).renderCommand(path, options)),

@@ -24,10 +24,15 @@ export interface RenderOptions {
   readonly chroma?: string;
   readonly compression?: string;
   readonly profile?: boolean;
+  readonly paper?: string;
+  readonly bleed?: string;
+  readonly marks?: boolean;
+  readonly overlap?: string;
+  readonly ticket?: boolean;
 }
 
 /** Kinds of files by their endings. */
-const KINDS = ['png', 'jpg', 'tif', 'webp', 'svg'] as const;
+const KINDS = ['png', 'jpg', 'tif', 'webp', 'svg', 'pdf'] as const;
 type Kind = (typeof KINDS)[number];
 const SPELLED: Readonly<Record<string, Kind>> = { jpeg: 'jpg', tiff: 'tif' };
 
@@ -69,6 +74,9 @@ const ASKED = [
   'quality',
   'chroma',
   'compression',
+  'paper',
+  'bleed',
+  'overlap',
 ] as const;
 
 function queryOf(options: RenderOptions): URLSearchParams {
@@ -79,6 +87,8 @@ function queryOf(options: RenderOptions): URLSearchParams {
   }
   if (options.flatten === true) query.set('flatten', '');
   if (options.profile === false) query.set('profile', 'none');
+  if (options.marks === true) query.set('marks', '');
+  if (options.ticket === false) query.set('ticket', 'none');
   return query;
 }
 
@@ -105,7 +115,15 @@ function refuseIdle(kind: Kind, options: RenderOptions, design: Design): void {
       kind !== 'tif' && options.compression !== undefined,
       'only a TIFF is packed one way or another',
     ],
-    ['--no-profile', (drawing || kind === 'png') && options.profile === false, 'this kind embeds none'],
+    [
+      '--no-profile',
+      (drawing || kind === 'png' || kind === 'pdf') && options.profile === false,
+      'this kind embeds none',
+    ],
+    ...(['paper', 'bleed', 'overlap', 'marks'] as const).map(
+      (name) => [`--${name}`, kind !== 'pdf' && options[name] !== undefined, 'only a PDF has pages'] as const,
+    ),
+    ['--no-ticket', kind !== 'pdf' && options.ticket === false, 'only a PDF has one'],
     [
       '--drawn',
       wovenOf(design) === undefined && (options.drawn ?? 'flat') !== 'flat',

@@ -208,6 +208,11 @@ export interface ErrorFacts {
   'path/pieces': Of<'pieces' | 'most'>;
   'path/text': Of<'why'>;
 
+  'pdf/bleed': Of<'bleed'>;
+  'pdf/pages': Of<'pages' | 'most'>;
+  'pdf/paper': Of<'text' | 'known'>;
+  'pdf/small': Of<'least'>;
+
   'picture/bands': Of<'bands' | 'most'>;
   'picture/broken': Of<'reason'>;
   'picture/carried': Of<'hash'>;

@@ -13,6 +13,7 @@ import { sheetSentence, shrinkageText } from '../../wording/sheet-words.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { setResolution } from '../state/design-edits.ts';
 import { LibraryFields } from './library-fields.tsx';
+import { PageFields } from './page-fields.tsx';
 import { isFlattened, isLibrary, isRaster, scaleOf, useSend, useSendOrder } from './send-store.ts';
 
 /** How much of the design a picture holds, and how it is made. */
@@ -113,6 +114,7 @@ export function PictureWish() {
       )}
       {isRaster(wish.file) && wish.scale === 'thread' && inThreads(design) && <PerThread />}
       {isLibrary(wish.file) && <LibraryFields />}
+      {wish.file === 'pdf' && <PageFields />}
       <NumberField
         label="Shrinkage of warp and weft"
         text={wish.shrink}

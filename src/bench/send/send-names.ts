@@ -10,6 +10,7 @@ export const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   tif: 'TIFF',
   webp: 'WebP',
   svg: 'SVG',
+  pdf: 'PDF',
   txt: 'Counts',
   csv: 'CSV',
   faces: 'Faces',

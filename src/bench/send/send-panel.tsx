@@ -20,6 +20,7 @@ const FOR: Readonly<Record<SendFile, string>> = {
   tif: 'A picture in whole pixels for print, with its colour profile.',
   webp: 'A small picture for screens.',
   svg: 'A drawing at true size, sharp at any scale.',
+  pdf: 'Pages at true size, with a page of its measures and shades; larger cloth goes over several.',
   txt: 'Thread counts or widths as text, which Vetro and people read.',
   csv: 'Bands as a table: shade, colour, count or width, pivot.',
   faces: 'The corners of every face as a table, as decimals and exactly (CSV).',
@@ -34,7 +35,7 @@ const FOR: Readonly<Record<SendFile, string>> = {
 /** Files by what they are good for. */
 const GROUPS: readonly { readonly label: string; readonly files: readonly SendFile[] }[] = [
   { label: 'A picture', files: ['png', 'jpg', 'tif', 'webp'] },
-  { label: 'A drawing', files: ['svg'] },
+  { label: 'A drawing, or pages to print', files: ['svg', 'pdf'] },
   { label: 'Its numbers', files: ['txt', 'csv', 'faces', 'wif', 'json'] },
   { label: 'The structure alone', files: ['draft', 'paper', 'squares', 'texture'] },
 ];

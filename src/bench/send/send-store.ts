@@ -30,6 +30,7 @@ export const SEND_FILES = [
   'tif',
   'webp',
   'svg',
+  'pdf',
   'txt',
   'csv',
   'faces',
@@ -70,6 +71,11 @@ export interface SendWish {
   readonly compression: LibraryWish['compression'];
   /** Whether the sRGB profile is embedded. */
   readonly profile: boolean;
+  /** Of a PDF; empty: as large as the cloth. */
+  readonly paper: string;
+  readonly bleed: string;
+  readonly marks: boolean;
+  readonly ticket: boolean;
   /** Name of a colourway; empty: as it is. */
   readonly colourway: string;
 }
@@ -91,6 +97,10 @@ export const useSend = create<SendWish>(() => ({
   chroma: 'full',
   compression: 'lzw',
   profile: true,
+  paper: '',
+  bleed: '0 mm',
+  marks: false,
+  ticket: true,
   colourway: '',
 }));
 
@@ -156,6 +166,7 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   tif: 'tile.tif',
   webp: 'tile.webp',
   svg: 'tile.svg',
+  pdf: 'tile.pdf',
   txt: 'counts.txt',
   csv: 'counts.csv',
   faces: 'faces.csv',
@@ -185,6 +196,13 @@ export function queryOf(wish: SendWish, design: Design): URLSearchParams {
   if (wish.file === 'jpg') query.set('chroma', wish.chroma);
   if (wish.file === 'tif') query.set('compression', wish.compression);
   if (isLibrary(wish.file) && !wish.profile) query.set('profile', 'none');
+  if (wish.file === 'pdf') {
+    query.set('dpi', design.resolution);
+    if (wish.paper !== '') query.set('paper', wish.paper);
+    if (wish.bleed.trim() !== '' && wish.bleed !== '0 mm') query.set('bleed', wish.bleed);
+    if (wish.marks) query.set('marks', '');
+    if (!wish.ticket) query.set('ticket', 'none');
+  }
   if (wish.file === 'paper' || wish.file === 'texture') query.set('perThread', wish.perThread);
   if (wish.file === 'svg' && wish.underlap !== '') query.set('underlap', wish.underlap);
   if (isFlattened(wish, design)) {
@@ -222,7 +240,7 @@ export function isStructure(file: SendFile): boolean {
 
 /** Pictures and drawings of the repeat, or of a sheet of it. */
 export function isPicture(file: SendFile): boolean {
-  return isRaster(file) || file === 'svg';
+  return isRaster(file) || file === 'svg' || file === 'pdf';
 }
 
 /** Pictures in whole pixels. */

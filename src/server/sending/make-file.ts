@@ -18,6 +18,7 @@ import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
 import { NO_PICTURES, type Pictures } from '../../core/shape/picture.ts';
 import { libraryPicture } from './library-picture.ts';
 import { NODE_FILES, nodeCompressor } from './node-compressor.ts';
+import { pdfFile } from './pdf/pdf-file.ts';
 import { libraryWishOf, lookOf, scaleOf, sheetOf, stretchOf, underlapOf } from './query-wishes.ts';
 
 /** Media types by the endings of files. */
@@ -27,6 +28,7 @@ const TYPES: Readonly<Record<string, string>> = {
   tif: 'image/tiff',
   webp: 'image/webp',
   svg: 'image/svg+xml',
+  pdf: 'application/pdf',
   txt: 'text/plain; charset=utf-8',
   csv: 'text/csv; charset=utf-8',
   wif: 'text/plain; charset=utf-8',
@@ -70,6 +72,8 @@ const MAKERS: Readonly<Record<string, Maker>> = {
     }
     return unitToSvgPieces(unit, design.name, { sheet, stretch, underlap: underlapOf(design, query) });
   },
+  'tile.pdf': ({ design, query, pictures, told }) =>
+    pdfFile({ design, unit: compile(design, pictures), query, pictures, told }),
   'swatch.png': swatch,
   'design.json': ({ design }) => [writeDesignText(design)],
   'paper.png': (making) => structurePicture(making, 'paper'),
@@ -116,7 +120,7 @@ export interface MadeFile {
 /**
  * The file of that name for a design. Query: `perThread` or `dpi`, `repeats` or `size` for a sheet, `shrink`; `mixing` and
  * `drawn` for a picture, `quality`, `chroma`, `compression` and `profile` for one of the image library's; `underlap` for a
- * drawing's faces, `flatten` for one that blends; `colourway` by name.
+ * drawing's faces, `flatten` for one that blends; `paper`, `bleed`, `marks`, `overlap` and `ticket` for a PDF; `colourway` by name.
  * @throws CoreError "request/missing", or of the maker
  */
 export function makeFile({

@@ -27,6 +27,14 @@ export const PICTURES = {
     `At ${dpi} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
   'send/size': ({ text }) =>
     `“${text}” is not a size. Write one such as 12inx12in, 300 x 200 mm, 1.5 m or 1200 x 800 px.`,
+  'pdf/bleed': ({ bleed }) =>
+    `A bleed of ${bleed} mm leaves nothing of the page. It is usually 3 mm; choose less, or a larger paper.`,
+  'pdf/pages': ({ pages, most }) =>
+    `That would be ${pages} pages; at most ${most} fit in a file. Choose a larger paper or a smaller size.`,
+  'pdf/paper': ({ text, known }) =>
+    `“${text}” is no paper. There are ${known}, each with “landscape” too, or write a size such as 12in x 18in.`,
+  'pdf/small': ({ least }) =>
+    `Pages that are put together are wider than ${least} mm each way. Choose a larger paper.`,
   'send/shrink': ({ text }) =>
     `“${text}” is not what cloth shrinks by. Write parts of its length in warp and weft, from 0 to 50 %, such as 4%, 2%.`,
   'send/quality': ({ text }) => `A quality is a whole number from 1 to 100, got “${text}”.`,

@@ -1,11 +1,12 @@
 import { CoreError } from '../../error.ts';
 import type { Cells } from '../../thread/cells.ts';
+import { type DrawnPath, filled } from './drawn-path.ts';
 
 /** Most rectangles of one drawing; beyond it a picture is the better file. */
 export const MAX_SVG_BOXES = 1_000_000;
 
 /** One path a shade; runs of a row that go on unchanged below are drawn as one box. */
-export function drawCells(cells: Cells): readonly string[] {
+export function drawCells(cells: Cells): readonly DrawnPath[] {
   const { width, height, rows, rowAt } = cells;
   const runs = rows.map(runsOf);
   const paths: string[][] = cells.shades.map(() => []);
@@ -29,9 +30,8 @@ export function drawCells(cells: Cells): readonly string[] {
     above = here;
   }
   return cells.shades
-    .map(({ hex }, shade) => ({ hex, d: paths[shade]!.join('') }))
-    .filter(({ d }) => d !== '')
-    .map(({ hex, d }) => `<path fill="${hex}" d="${d}"/>\n`);
+    .map(({ hex }, shade) => filled(hex, paths[shade]!))
+    .filter((_, shade) => paths[shade]!.length > 0);
 }
 
 /** A row as runs of one shade. */

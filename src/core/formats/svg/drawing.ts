@@ -1,8 +1,9 @@
 import type { Vector } from '../../exact/vector.ts';
+import type { DrawnPiece } from './drawn-path.ts';
 
 /** The shapes of one repeat, in user units of `step` millimetres. */
 export interface Drawing {
-  readonly shapes: Iterable<string>;
+  readonly shapes: Iterable<DrawnPiece>;
   readonly width: string;
   readonly height: string;
   readonly step: Vector;

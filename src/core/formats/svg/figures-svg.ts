@@ -8,6 +8,7 @@ import type { Place } from '../../shape/places.ts';
 import { resolveEndless, resolveFigure } from '../../shape/resolve-figure.ts';
 import type { Mark, PlacedFigure, Softness } from '../../shape/shape.ts';
 import { tracePolygon } from '../../shape/trace.ts';
+import { type DrawnPiece, filled } from './drawn-path.ts';
 import { gradientStops } from './gradient-stops.ts';
 import { lengthText } from './length-text.ts';
 import type { PicturesSvg } from './picture-svg.ts';
@@ -36,22 +37,28 @@ export function* drawFigures(
   figures: readonly ShadedFigure[],
   rows: RowOrder | undefined,
   room: DrawingRoom,
-): Iterable<string> {
+): Iterable<DrawnPiece> {
   const { shades, pitch } = room;
   const drawn = figures.flatMap((each, index) => copiesOf(each, index, pitch));
   drawn.sort(paintedBefore(rows));
-  for (const [at, copy] of drawn.entries()) {
-    if (copy.fade !== undefined || copy.soft !== undefined || copy.picture !== undefined) {
-      yield* drawPainted(copy, at, room);
-      continue;
-    }
-    if (copy.shade === null) continue;
-    const hex = shades[copy.shade]!.hex;
-    // Copies of one figure that follow each other are one path: inside is what lies in any of them.
-    const begins = drawn[at - 1]?.index !== copy.index;
-    const ends = drawn[at + 1]?.index !== copy.index;
-    yield `${begins ? `<path fill="${hex}" d="` : ''}${copy.draw()}${ends ? '"/>\n' : ''}`;
+  // Copies of one figure that follow each other are one path: inside is what lies in any of them.
+  for (let from = 0; from < drawn.length; ) {
+    const copy = drawn[from]!;
+    let end = from + 1;
+    while (!isPainted(copy) && drawn[end]?.index === copy.index) end += 1;
+    if (isPainted(copy)) yield* drawPainted(copy, from, room);
+    else if (copy.shade !== null) yield filled(shades[copy.shade]!.hex, traced(drawn.slice(from, end)));
+    from = end;
   }
+}
+
+/** Whether a figure has more than one shade to be filled with. */
+function isPainted({ fade, soft, picture }: DrawnCopy): boolean {
+  return fade !== undefined || soft !== undefined || picture !== undefined;
+}
+
+function* traced(copies: readonly DrawnCopy[]): Iterable<string> {
+  for (const { draw } of copies) yield draw();
 }
 
 /** A copy with a gradient, a picture or a filter of its own. */

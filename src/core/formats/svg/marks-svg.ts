@@ -3,15 +3,13 @@ import { shiftsInto } from '../../shape/copies.ts';
 import { roundedInset } from '../../shape/inset.ts';
 import { SHARPEST } from '../../shape/line-joins.ts';
 import { type Place, placesOf } from '../../shape/places.ts';
-import type { Cut, Frames, Inset, LineEnds, Stroke, TorusShape } from '../../shape/shape.ts';
+import type { Cut, Frames, Inset, Stroke, TorusShape } from '../../shape/shape.ts';
 import { traceInset, tracePath } from '../../shape/trace.ts';
+import { type DrawnPath, filled } from './drawn-path.ts';
 import { lengthText } from './length-text.ts';
 import { turnedDown, writePath } from './svg-path.ts';
 
-const JOINS: Readonly<Record<LineEnds, string>> = { round: 'round', sharp: 'miter', flat: 'bevel' };
-const CAPS: Readonly<Record<LineEnds, string>> = { round: 'round', sharp: 'square', flat: 'butt' };
-
-type Draw<S extends TorusShape> = (shape: S, hex: string, pitch: Place) => string;
+type Draw<S extends TorusShape> = (shape: S, hex: string, pitch: Place) => DrawnPath;
 
 const DRAW: { readonly [K in TorusShape['kind']]: Draw<Extract<TorusShape, { kind: K }>> } = {
   stroke: drawStroke,
@@ -23,15 +21,15 @@ const DRAW: { readonly [K in TorusShape['kind']]: Draw<Extract<TorusShape, { kin
  * A shape of one repeat, in millimetres from its upper left corner.
  * @param pitch  lengths of one repeat in millimetres
  */
-export function drawShape(shape: TorusShape, hex: string, pitch: Place): string {
+export function drawShape(shape: TorusShape, hex: string, pitch: Place): DrawnPath {
   return (DRAW[shape.kind] as Draw<TorusShape>)(shape, hex, pitch);
 }
 
 /** Lines stay lines, so that their width can still be changed. */
-function drawStroke({ paths, width, ends }: Stroke, hex: string, pitch: Place): string {
+function drawStroke({ paths, width, ends }: Stroke, hex: string, pitch: Place): DrawnPath {
   const wide = toNumber(width);
   const reach = (wide / 2) * (ends === 'sharp' ? SHARPEST : 1);
-  const d = paths.flatMap(({ points, closed }) => {
+  const data = paths.flatMap(({ points, closed }) => {
     const places = placesOf(points, pitch);
     return shiftsInto(turnedDown(places, pitch), pitch, reach).map((shift) =>
       writePath(pitch, shift, (sink) => {
@@ -40,27 +38,24 @@ function drawStroke({ paths, width, ends }: Stroke, hex: string, pitch: Place): 
       }),
     );
   });
-  return (
-    `<path fill="none" stroke="${hex}" stroke-width="${lengthText(wide)}" stroke-linejoin="${JOINS[ends]}" ` +
-    `stroke-linecap="${CAPS[ends]}" stroke-miterlimit="${SHARPEST}" d="${d.join('')}"/>`
-  );
+  return { data, paint: { kind: 'line', hex, width: wide, ends } };
 }
 
 /** The whole repeat, and in it the parts as holes. */
-function drawCut({ parts }: Cut, hex: string, pitch: Place): string {
+function drawCut({ parts }: Cut, hex: string, pitch: Place): DrawnPath {
   const holes = parts.flatMap((part) => insetPaths(part, pitch));
   const box = `M0 0H${lengthText(pitch.x)}V${lengthText(pitch.y)}H0z`;
-  return `<path fill="${hex}" fill-rule="evenodd" d="${box}${holes.join('')}"/>`;
+  return filled(hex, [box, ...holes], true);
 }
 
 /** Each polygon, and its inset as a hole in it. */
-function drawFrames({ parts }: Frames, hex: string, pitch: Place): string {
+function drawFrames({ parts }: Frames, hex: string, pitch: Place): DrawnPath {
   const zero = rational(0);
   const paths = parts.flatMap((part) => [
     ...insetPaths({ ...part, by: zero, corner: zero }, pitch),
     ...insetPaths(part, pitch),
   ]);
-  return `<path fill="${hex}" fill-rule="evenodd" d="${paths.join('')}"/>`;
+  return filled(hex, paths, true);
 }
 
 /** An inset wherever it comes into the repeat. */

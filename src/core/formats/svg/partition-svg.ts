@@ -5,7 +5,7 @@ import { type Corner, edgeName } from '../../faces/check-partition.ts';
 import { hasClear, type Partition } from '../../faces/partition.ts';
 import type { Place } from '../../shape/places.ts';
 import { tracePath, tracePolygon } from '../../shape/trace.ts';
-import { PLACES } from './length-text.ts';
+import { type DrawnPath, filled } from './drawn-path.ts';
 import { writePath } from './svg-path.ts';
 
 /**
@@ -17,6 +17,8 @@ const SEAM = { covered: 1 / 16, clear: 1 / 400 } as const;
 /** A side, or a face: corners that are joined. */
 type Outline = readonly Corner[];
 
+type Draw = (corners: Outline, closed: boolean) => string;
+
 /**
  * One repeat of a partition as paths, one a shade, in millimetres from the upper left corner, piece by piece. A viewer
  * blends every path's edge with what lies under it: so that this is never the ground, the edges between faces lie first,
@@ -24,25 +26,32 @@ type Outline = readonly Corner[];
  *
  * @param underlap  how far a face runs under its neighbours, in millimetres; left out, a part of the repeat
  */
-export function* drawPartition(partition: Partition, size: Rectangle, underlap?: Rational): Iterable<string> {
+export function* drawPartition(
+  partition: Partition,
+  size: Rectangle,
+  underlap?: Rational,
+): Iterable<DrawnPath> {
   const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
   const draw = drawer(partition, lengths);
   const seam = hasClear(partition) ? SEAM.clear : SEAM.covered;
   const usual = Math.min(lengths.x, lengths.y) * seam;
-  const width = (underlap === undefined ? usual : 2 * toNumber(underlap)).toFixed(PLACES);
+  const width = underlap === undefined ? usual : 2 * toNumber(underlap);
   for (const [shade, seams] of seamsOf(partition).entries()) {
     if (seams.length === 0) continue;
-    yield `<path fill="none" stroke="${partition.shades[shade]!.hex}" stroke-width="${width}" d="`;
-    for (const side of seams) yield draw(side, false);
-    yield '"/>\n';
+    const { hex } = partition.shades[shade]!;
+    const data = seams.map((side) => draw(side, false));
+    yield { data, paint: { kind: 'line', hex, width } };
   }
   for (const [shade, { hex }] of partition.shades.entries()) {
     const faces = partition.faces.filter(({ fill }) => fill.kind !== 'clear' && fill.shade === shade);
     if (faces.length === 0) continue;
-    yield `<path fill="${hex}" d="`;
-    for (const { corners } of faces) yield draw(corners, true);
-    yield '"/>\n';
+    yield filled(hex, traced(faces, draw));
   }
+}
+
+/** Outlines of faces, one by one, since they are many. */
+function* traced(faces: Partition['faces'], draw: Draw): Iterable<string> {
+  for (const { corners } of faces) yield draw(corners, true);
 }
 
 /** No shade. */
@@ -68,7 +77,7 @@ function seamsOf({ faces, shades }: Partition): readonly (readonly Outline[])[] 
 }
 
 /** Draws an outline wherever it comes into the repeat's box; in doubles, since a drawing has six places. */
-function drawer({ vertices }: Partition, lengths: Place): (corners: Outline, closed: boolean) => string {
+function drawer({ vertices }: Partition, lengths: Place): Draw {
   const xs = Float64Array.from(vertices, ({ x }) => surdToNumber(x));
   const ys = Float64Array.from(vertices, ({ y }) => surdToNumber(y));
   return (corners, closed) => {

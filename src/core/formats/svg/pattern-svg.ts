@@ -1,5 +1,6 @@
 import { toDecimal } from '../../exact/rational.ts';
 import type { Drawing } from './drawing.ts';
+import { svgText } from './drawn-path.ts';
 import { PLACES } from './length-text.ts';
 
 /** One repeat of a drawing as a pattern, which is placed in millimetres and goes on without end. */
@@ -21,6 +22,6 @@ export function stepText({ step }: Drawing): string {
 /** The shapes of a drawing, what they call by name under names that begin with one of their own. */
 export function* shapesNamed({ shapes, crisp }: Drawing, names: string): Iterable<string> {
   if (crisp) yield '<g shape-rendering="crispEdges">\n';
-  for (const piece of shapes) yield piece.replace(/(\bid="|url\(#|href="#)/g, `$1${names}-`);
+  for (const piece of svgText(shapes)) yield piece.replace(/(\bid="|url\(#|href="#)/g, `$1${names}-`);
   if (crisp) yield '</g>\n';
 }

@@ -6,6 +6,7 @@ import { type Content, type Marks, nearSize, type RepeatUnit, repeatSize } from 
 import { UNSHRUNK } from '../shrinkage.ts';
 import { drawCells } from './cells-svg.ts';
 import type { Drawing } from './drawing.ts';
+import { type DrawnPiece, svgText } from './drawn-path.ts';
 import { escapeXml } from './escape-xml.ts';
 import { drawFigures, type ShadedFigure } from './figures-svg.ts';
 import { PLACES } from './length-text.ts';
@@ -64,7 +65,7 @@ export function unitToSvgPieces(
   return gathered(
     (function* () {
       yield head + before;
-      yield* shapes;
+      yield* svgText(shapes);
       yield `${behind}</svg>\n`;
     })(),
   );
@@ -124,7 +125,7 @@ function drawFaces(
 ): Drawing {
   const size = nearSize(repeatSize(unit)!);
   const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
-  const shapes = (function* () {
+  const shapes = (function* (): Iterable<DrawnPiece> {
     yield* drawPartition(base, size, underlap);
     const pictures = new PicturesSvg();
     yield* drawVaried(base, lengths, pictures);
@@ -132,7 +133,7 @@ function drawFaces(
     for (const { shape, ...paint } of marks) {
       const { shade } = paint;
       if (shape.kind === 'figure') figures.push({ shape, ...paint });
-      else if (shade !== null) yield `${drawShape(shape, base.shades[shade]!.hex, lengths)}\n`;
+      else if (shade !== null) yield drawShape(shape, base.shades[shade]!.hex, lengths);
     }
     yield* drawFigures(figures, rows, { shades: base.shades, pitch: lengths, pictures });
   })();
