@@ -84,6 +84,28 @@ program
   );
 
 program
+  .command('pack')
+  .description('all that a customer needs of a design: tile, sheet, ticket, shades, colourways, in a zip')
+  .argument('<design>', 'design document, thread-count text or CSV')
+  .requiredOption('-o, --output <file>', 'zip to write')
+  .addOption(new Option('--size <size>', 'with a sheet of that size').conflicts('repeats'))
+  .option('--repeats <count>', 'with a sheet of so many repeats')
+  .option('--dpi <dpi>', 'pixels per inch at true size')
+  .option('--words <words>', 'what the page to read says first')
+  .action((path, options) => run(async () => (await import('./pack-command.ts')).packCommand(path, options)));
+
+program
+  .command('collect')
+  .description('designs on pages at one scale, each with its name, number, repeat and shades, as PDF')
+  .argument('<designs...>', 'design documents')
+  .requiredOption('-o, --output <file>', 'PDF to write')
+  .option('--title <words>', 'what stands above them; the file’s name when left out')
+  .option('--scale <part>', 'part of true size', '50%')
+  .action((paths, options) =>
+    run(async () => (await import('./collect-command.ts')).collectCommand(paths, options)),
+  );
+
+program
   .command('lay')
   .description('lay a design another way: side by side, larger or smaller, on a slope')
   .argument('<design>', 'design document, thread-count text or CSV')

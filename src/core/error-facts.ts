@@ -30,6 +30,10 @@ export interface ErrorFacts {
   'card/too-long': Of<'length' | 'most'>;
   'card/twice': Of<'name'>;
 
+  'collection/empty': None;
+  'collection/scale': Of<'text'>;
+  'collection/too-many': Of<'most'>;
+
   'colour/hex': Of<'text'>;
 
   'colourway/unknown': Of<'name' | 'known'>;
@@ -193,6 +197,8 @@ export interface ErrorFacts {
   'option/needed': Of<'option'>;
 
   'overcheck/place': Of<'at' | 'count' | 'threads'>;
+
+  'pack/words': Of<'most'>;
 
   'paint/drawn': Of<'text' | 'known'>;
   'paint/size': Of<'width' | 'height'>;

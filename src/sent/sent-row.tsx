@@ -51,7 +51,7 @@ export function SentRow({ job, onStop, onAgain, onRemove }: SentRowProps) {
         {underWay ? (
           <JobProgress job={job} />
         ) : (
-          <span className={`numbers text-[13px] ${COLOURS[job.state]}`}>{jobWords(job, Date.now())}</span>
+          <span className={`text-[13px] ${COLOURS[job.state]}`}>{jobWords(job, Date.now())}</span>
         )}
       </div>
       <div className="flex justify-end gap-0.5 max-[900px]:col-start-3 max-[900px]:row-start-1">

@@ -248,6 +248,15 @@ function RangeRow({ range, actions, onMove }: RangeRowProps) {
         <small className="font-normal font-text text-[13px] text-ash">
           {plural(range.designs.length, 'design')}, all at half true size
         </small>
+        {range.id !== '' && (
+          <a
+            href={`/api/ranges/${range.id}/collection.pdf`}
+            download=""
+            className="font-normal font-text text-[13px]"
+          >
+            Collection sheet
+          </a>
+        )}
       </h2>
       <ul className="m-0 mt-2.5 flex list-none flex-wrap gap-x-[22px] gap-y-5 p-0">
         {range.designs.map((design) => (

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Job } from '../contracts/job.ts';
-import { bytesText, durationText, jobWords } from './job-words.ts';
+import { askedWords, bytesText, durationText, jobWords } from './job-words.ts';
 
 const BEGAN = '2026-03-01T10:00:00.000Z';
 const JOB: Job = {
@@ -39,6 +39,17 @@ describe('how a job stands', () => {
     [9, { state: 'stopped' }, 'Stopped'],
   ])('after %i s with %j is “%s”', (seconds, job, words) => {
     expect(after(seconds, job)).toBe(words);
+  });
+
+  it('says what was asked for', () => {
+    const words = (file: string, query: string) => askedWords({ file, query });
+    expect(words('tile.jpg', 'dpi=300&size=12in+x+12in&quality=90&colourway=Night')).toBe(
+      'JPEG · 12in x 12in · 300 dpi · quality 90 · Night',
+    );
+    expect(words('tile.pdf', 'paper=A3&bleed=3mm&shrink=4%25')).toBe(
+      'PDF · A3 · bleed 3mm · larger by shrinkage 4%',
+    );
+    expect(words('pack.zip', '')).toBe('ZIP');
   });
 
   it('is told in sizes and times that people use', () => {

@@ -72,6 +72,8 @@ export function askedWords({ file, query }: Pick<Job, 'file' | 'query'>): string
     ...said('repeats', '', ' repeats'),
     ...said('dpi', '', ' dpi'),
     ...said('perThread', '', ' px a thread'),
+    ...said('paper', '', ''),
+    ...said('bleed', 'bleed ', ''),
     ...said('quality', 'quality ', ''),
     ...said('shrink', 'larger by shrinkage ', ''),
     ...said('colourway', '', ''),

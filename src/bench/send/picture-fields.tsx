@@ -115,6 +115,7 @@ export function PictureWish() {
       {isRaster(wish.file) && wish.scale === 'thread' && inThreads(design) && <PerThread />}
       {isLibrary(wish.file) && <LibraryFields />}
       {wish.file === 'pdf' && <PageFields />}
+      {wish.file === 'pack' && <PackWords />}
       <NumberField
         label="Shrinkage of warp and weft"
         text={wish.shrink}
@@ -124,6 +125,25 @@ export function PictureWish() {
         onChange={(shrink) => useSend.setState({ shrink })}
       />
     </>
+  );
+}
+
+/** What the page in a pack says first. */
+function PackWords() {
+  const { words } = useSend();
+  return (
+    <div>
+      <label htmlFor="pack-words" className="label">
+        Words for whoever opens it
+      </label>
+      <textarea
+        id="pack-words"
+        className="field min-h-16 w-full"
+        maxLength={2000}
+        value={words}
+        onChange={({ target }) => useSend.setState({ words: target.value })}
+      />
+    </div>
   );
 }
 

@@ -16,6 +16,7 @@ export const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   faces: 'Faces',
   wif: 'WIF',
   json: 'Design',
+  pack: 'Pack',
   draft: 'Draft',
   paper: 'Point paper',
   squares: 'Squares',

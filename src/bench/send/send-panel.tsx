@@ -1,10 +1,12 @@
 import { useMemo, useState } from 'react';
 import { wovenOf } from '../../core/design/design-facts.ts';
 import { lossesOf } from '../../core/design/exchange/losses.ts';
+import { type LibraryKind, refuseSide } from '../../core/formats/library-wish.ts';
+import type { PictureOrder } from '../../core/formats/picture-order.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { Panel } from '../../kit/panel.tsx';
-import { valueIfAny } from '../../wording/attempt.ts';
+import { attempt, valueIfAny } from '../../wording/attempt.ts';
 import { lossSentence } from '../../wording/loss-words.ts';
 import { problemOf, unmadeOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
@@ -12,7 +14,7 @@ import { LoomDialog } from './loom-dialog.tsx';
 import { PerThread, PictureWish } from './picture-fields.tsx';
 import { SendButton } from './send-button.tsx';
 import { FILE_NAMES, filesFor } from './send-names.ts';
-import { isPicture, readWish, type SendFile, useSend } from './send-store.ts';
+import { isLibrary, isPicture, readWish, type SendFile, useSend, useSendOrder } from './send-store.ts';
 
 const FOR: Readonly<Record<SendFile, string>> = {
   png: 'A picture in whole pixels, its resolution written in it.',
@@ -29,6 +31,7 @@ const FOR: Readonly<Record<SendFile, string>> = {
   paper: 'The structure on squared paper, a heavier line every eight (PNG).',
   squares: 'The same as a drawing (SVG), sharp at any scale.',
   texture: 'The structure in grey on clear ground, to lie over a print (PNG).',
+  pack: 'A zip for a customer: the repeat, a sheet, a ticket, shades, colourways, the design, a page to read.',
   json: 'The whole design, to open in Vetro again.',
 };
 
@@ -37,6 +40,7 @@ const GROUPS: readonly { readonly label: string; readonly files: readonly SendFi
   { label: 'A picture', files: ['png', 'jpg', 'tif', 'webp'] },
   { label: 'A drawing, or pages to print', files: ['svg', 'pdf'] },
   { label: 'Its numbers', files: ['txt', 'csv', 'faces', 'wif', 'json'] },
+  { label: 'All of it', files: ['pack'] },
   { label: 'The structure alone', files: ['draft', 'paper', 'squares', 'texture'] },
 ];
 
@@ -48,7 +52,10 @@ export function SendPanel() {
   const problem = useBenchState((state) => problemOf(state) ?? unmadeOf(state));
   const [weaving, setWeaving] = useState(false);
   const numbers = isPicture(wish.file) ? readWish(wish, design) : undefined;
-  const wrong = problem ?? (numbers !== undefined && 'problem' in numbers ? numbers.problem : undefined);
+  const ordered = useSendOrder((each) => each.ordered);
+  const tooLarge = ordered && isLibrary(wish.file) ? sideProblem(wish.file, ordered.order) : undefined;
+  const wrong =
+    problem ?? (numbers !== undefined && 'problem' in numbers ? numbers.problem : undefined) ?? tooLarge;
   return (
     <Panel title="Send" purpose="The repeat, a sheet of it or its numbers, as a file.">
       {GROUPS.map(({ label, files }) => {
@@ -99,6 +106,12 @@ export function SendPanel() {
       </div>
     </Panel>
   );
+}
+
+/** Why a kind of picture cannot be so large; undefined where it can. */
+function sideProblem(kind: LibraryKind, order: PictureOrder): string | undefined {
+  const refused = attempt(() => refuseSide(kind, order));
+  return 'problem' in refused ? refused.problem : undefined;
 }
 
 /** What a text or table cannot hold of this design. */

@@ -36,6 +36,7 @@ export const SEND_FILES = [
   'faces',
   'wif',
   'json',
+  'pack',
   'draft',
   'paper',
   'squares',
@@ -76,6 +77,8 @@ export interface SendWish {
   readonly bleed: string;
   readonly marks: boolean;
   readonly ticket: boolean;
+  /** What the page in a pack says first. */
+  readonly words: string;
   /** Name of a colourway; empty: as it is. */
   readonly colourway: string;
 }
@@ -101,6 +104,7 @@ export const useSend = create<SendWish>(() => ({
   bleed: '0 mm',
   marks: false,
   ticket: true,
+  words: '',
   colourway: '',
 }));
 
@@ -172,6 +176,7 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   faces: 'faces.csv',
   wif: 'draft.wif',
   json: 'design.json',
+  pack: 'pack.zip',
   draft: 'draft.svg',
   paper: 'paper.png',
   squares: 'paper.svg',
@@ -196,6 +201,10 @@ export function queryOf(wish: SendWish, design: Design): URLSearchParams {
   if (wish.file === 'jpg') query.set('chroma', wish.chroma);
   if (wish.file === 'tif') query.set('compression', wish.compression);
   if (isLibrary(wish.file) && !wish.profile) query.set('profile', 'none');
+  if (wish.file === 'pack') {
+    query.set('dpi', design.resolution);
+    if (wish.words.trim() !== '') query.set('words', wish.words);
+  }
   if (wish.file === 'pdf') {
     query.set('dpi', design.resolution);
     if (wish.paper !== '') query.set('paper', wish.paper);
@@ -240,7 +249,7 @@ export function isStructure(file: SendFile): boolean {
 
 /** Pictures and drawings of the repeat, or of a sheet of it. */
 export function isPicture(file: SendFile): boolean {
-  return isRaster(file) || file === 'svg' || file === 'pdf';
+  return isRaster(file) || file === 'svg' || file === 'pdf' || file === 'pack';
 }
 
 /** Pictures in whole pixels. */

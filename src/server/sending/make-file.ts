@@ -18,6 +18,7 @@ import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
 import { NO_PICTURES, type Pictures } from '../../core/shape/picture.ts';
 import { libraryPicture } from './library-picture.ts';
 import { NODE_FILES, nodeCompressor } from './node-compressor.ts';
+import { packFile } from './pack-file.ts';
 import { pdfFile } from './pdf/pdf-file.ts';
 import { libraryWishOf, lookOf, scaleOf, sheetOf, stretchOf, underlapOf } from './query-wishes.ts';
 
@@ -33,6 +34,7 @@ const TYPES: Readonly<Record<string, string>> = {
   csv: 'text/csv; charset=utf-8',
   wif: 'text/plain; charset=utf-8',
   json: 'application/json',
+  zip: 'application/zip',
 };
 
 /** A file piece by piece, of bytes or of text. */
@@ -74,6 +76,13 @@ const MAKERS: Readonly<Record<string, Maker>> = {
   },
   'tile.pdf': ({ design, query, pictures, told }) =>
     pdfFile({ design, unit: compile(design, pictures), query, pictures, told }),
+  'pack.zip': ({ design, query, pictures }) =>
+    packFile(
+      design,
+      query,
+      (file, asked) => makeFile({ design, file, query: asked, pictures }).pieces,
+      new Date(),
+    ),
   'swatch.png': swatch,
   'design.json': ({ design }) => [writeDesignText(design)],
   'paper.png': (making) => structurePicture(making, 'paper'),

@@ -66,7 +66,10 @@ function sheetOf({ tile, width }: LibraryOrder, pixels: Uint8Array, height: numb
   });
 }
 
-const MILLIMETRES = 1000;
+/** Pixels of a millimetre, from pixels a metre, as whole hundredths of pixels an inch: 11811 are 300 dpi. */
+function perMillimetre(perMetre: number): number {
+  return Math.round(perMetre * 2.54) / 100 / 25.4;
+}
 
 /** How each kind is written. Nothing is gathered over the whole picture, so that memory stays bounded. */
 const PACKERS: Readonly<Record<LibraryKind, (sheet: Sharp, order: LibraryOrder) => Sharp>> = {
@@ -81,8 +84,8 @@ const PACKERS: Readonly<Record<LibraryKind, (sheet: Sharp, order: LibraryOrder) 
       compression: wish.compression,
       predictor: 'horizontal',
       resolutionUnit: 'inch',
-      xres: pixelsPerMetre.x / MILLIMETRES,
-      yres: pixelsPerMetre.y / MILLIMETRES,
+      xres: perMillimetre(pixelsPerMetre.x),
+      yres: perMillimetre(pixelsPerMetre.y),
     }),
   webp: (sheet, { wish }) =>
     sheet.webp({ quality: wish.quality, lossless: wish.quality === 100, smartSubsample: true }),

@@ -14,6 +14,7 @@ export const workHere: Pools = {
     port1.on('message', ({ made, of }: Rows) => told(made, of));
     return TASKS.make({ ...order, port: port2 });
   },
+  collect: (order) => TASKS.collect(order),
   picture: (bytes) => TASKS.picture(bytes),
   keep: (bytes) => TASKS.keep(bytes),
   pixels: (file) => TASKS.pixels(file),

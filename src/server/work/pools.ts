@@ -10,7 +10,7 @@ import type { PackedPicture } from '../pictures/pack-picture.ts';
 import type { Proven } from '../proving/proven.ts';
 import { type Outcome, valueIn } from './outcome.ts';
 import { pouredFrom } from './pour.ts';
-import type { Order, Result, Rows, TaskName } from './tasks.ts';
+import type { CollectOrder, Order, Result, Rows, TaskName } from './tasks.ts';
 import { makeTurnstile, type Turnstile } from './turnstile.ts';
 
 /** What one kind of work may cost. */
@@ -70,6 +70,8 @@ export interface Pools {
   readonly file: (design: Design, file: string, query: URLSearchParams) => Promise<Response>;
   /** Makes a file at a path, and tells its rows. */
   readonly make: Make;
+  /** A collection sheet as PDF. */
+  readonly collect: (order: CollectOrder) => Promise<Uint8Array>;
   /** Takes the bytes over: they are the thread's from then on. */
   readonly picture: (bytes: Uint8Array<ArrayBuffer>) => Promise<PackedPicture>;
   /** The same. */
@@ -151,6 +153,7 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
         port1.close();
       }
     },
+    collect: (order) => run('large', 'collect', order),
     picture: (bytes) => run('pictures', 'picture', bytes, { transferList: [bytes.buffer] }),
     keep: (bytes) => run('pictures', 'keep', bytes, { transferList: [bytes.buffer] }),
     pixels: (file) => run('pictures', 'pixels', file, { transferList: [file.buffer] }),

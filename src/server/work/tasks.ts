@@ -22,6 +22,15 @@ export interface MakeOrder extends FileOrder {
   readonly path: string;
 }
 
+/** Designs for the pages of a collection sheet. */
+export interface CollectOrder {
+  readonly title: string;
+  readonly designs: readonly Design[];
+  readonly scale: string;
+  /** ISO 8601. */
+  readonly at: string;
+}
+
 /** Rows of a file that are made, and how many there are. */
 export interface Rows {
   readonly made: number;
@@ -53,6 +62,13 @@ export const TASKS = {
     } finally {
       port.close();
     }
+  },
+  collect: async ({ title, designs, scale, at }: CollectOrder): Promise<Uint8Array> => {
+    const shown = await Promise.all(
+      designs.map(async (design) => ({ design, pictures: await picturesIn(design) })),
+    );
+    const { collectionFile } = await import('../sending/collection/collection-file.ts');
+    return collectionFile({ title, designs: shown, scale, at: new Date(at) });
   },
   // Only a thread that reads pictures loads what reads them.
   picture: async (bytes: Uint8Array): Promise<PackedPicture> =>

@@ -15,6 +15,12 @@ export const FILES = {
     `“${name}” is of a kind that cannot be written here. Known kinds: ${kinds}.`,
   'file/too-large': ({ size, most }) => `That file has ${size} bytes; at most ${most} are read.`,
   'file/missing': ({ name }) => `There is no file “${name}”.`,
+  'collection/empty': () => 'A collection sheet needs at least one design.',
+  'collection/scale': ({ text }) =>
+    `“${text}” is no scale for a collection sheet. Write a part of true size from 1 to 1000 %, such as 50%.`,
+  'collection/too-many': ({ most }) =>
+    `A collection sheet holds at most ${most} designs. Make one for each range.`,
+  'pack/words': ({ most }) => `The words for the pack are longer than ${most} characters.`,
   'job/broken': () =>
     'Something went wrong in Vetro while it was made. Send it again; if that fails too, send a smaller one.',
   'job/lost': ({ times }) => `Vetro ended ${times} times while it was made. Send it again, or a smaller one.`,

@@ -7,7 +7,7 @@ import * as fontkit from 'fontkit';
 const require = createRequire(import.meta.url);
 const pdfLib: typeof PdfLib = require('@cantoo/pdf-lib');
 
-export const { PDFDocument, PDFName, PDFNumber, rgb } = pdfLib;
+export const { PDFDict, PDFDocument, PDFName, PDFNumber, rgb } = pdfLib;
 export type {
   PDFDocument as Document,
   PDFFont as Font,

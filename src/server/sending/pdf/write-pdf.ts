@@ -22,6 +22,7 @@ import {
   PDFNumber,
   POINTS,
 } from './pdf-lib.ts';
+import { addOperators, showCloth } from './show-cloth.ts';
 import { addTicket, type TicketLine, write } from './ticket-page.ts';
 
 /** A PDF as it is asked for. */
@@ -91,15 +92,10 @@ function addPage(document: Document, planned: PlannedPage, { cloth, fonts, plan,
   page.setTrimBox(...box(planned.trim));
   page.setBleedBox(...box(planned.bleed));
   const { corner, bleed } = planned;
-  const pattern = cloth.patternAt({ x: points(corner.x), y: points(corner.y) }, unit);
-  const resources = page.node.normalizedEntries().Resources;
-  resources.set(PDFName.of('Pattern'), document.context.obj({ Cloth: pattern }));
-  const area = [bleed.x, bleed.y, bleed.width, bleed.height].map((each) => number(points(each))).join(' ');
+  showCloth(document, page, { cloth, area: bleed, corner }, unit);
   const marks = [...(wish.marks ? cropMarks(planned) : []), ...joinMarks(planned, plan, wish.overlap)];
-  const operators =
-    `q /Pattern cs /Cloth scn ${area} re f Q\n` +
-    `q 0 0 0 RG ${number(points(0.1))} w ${marks.map((line) => lineOf(line, points)).join('')}Q\n`;
-  page.node.addContentStream(document.context.register(document.context.flateStream(operators)));
+  const lines = marks.map((line) => lineOf(line, points)).join('');
+  addOperators(document, page, `q 0 0 0 RG ${number(points(0.1))} w ${lines}Q\n`);
   if (planned.part !== undefined) label(page, fonts, planned.part, plan);
 }
 
