@@ -84,6 +84,19 @@ program
   );
 
 program
+  .command('strike-off')
+  .description('a picture of the print as it would come out on a cloth, and what becomes of each shade')
+  .argument('<design>', 'design document, thread-count text or CSV')
+  .requiredOption('-o, --output <file>', 'PNG to write')
+  .option('--substrate <cloth>', 'cotton-lawn, cotton-canvas, linen or silk-twill', 'cotton-canvas')
+  .option('--size <size>', 'of the piece', '200mm')
+  .option('--dpi <dpi>', 'pixels per inch', '200')
+  .option('--washed', 'as it is when the cloth has shrunk')
+  .action((path, options) =>
+    run(async () => (await import('./strike-off-command.ts')).strikeOffCommand(path, options)),
+  );
+
+program
   .command('pack')
   .description('all that a customer needs of a design: tile, sheet, ticket, shades, colourways, in a zip')
   .argument('<design>', 'design document, thread-count text or CSV')

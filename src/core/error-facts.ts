@@ -248,6 +248,9 @@ export interface ErrorFacts {
   'print/strength': Of<'text'>;
   'print/text': Of<'text' | 'blends'>;
 
+  'print/substrate': Of<'text' | 'known'>;
+  'print/too-large': Of<'width' | 'height' | 'most'>;
+
   'range/missing': Of<'id'>;
 
   'repeat/too-large': Of<'ends' | 'picks' | 'most'>;

@@ -8,7 +8,7 @@ const SOURCE = resolve(import.meta.dirname, '../../src');
 const CORE: readonly (readonly string[])[] = [
   ['exact'],
   ['units', 'colour'],
-  ['thread', 'shape', 'picture'],
+  ['thread', 'shape', 'picture', 'print'],
   ['faces', 'bend'],
   ['tiling', 'scene'],
   ['repeat'],

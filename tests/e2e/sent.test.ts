@@ -171,3 +171,25 @@ test('a pack and a collection sheet are opened by other tools', async ({ page })
   const pdf = saved(sheet.bytes, 'halls.pdf');
   expect(execFileSync('pdftotext', [pdf, '-'], { encoding: 'utf8' })).toMatch(/Octagons/);
 });
+
+test('a strike-off beside the design tells what becomes of each shade', async ({ page }) => {
+  await openSend(page, 'Octagons in print');
+  await page.getByRole('radio', { name: 'Strike-off', exact: true }).click();
+  await page.getByLabel('Printed on').selectOption({ label: 'Linen' });
+  const [design, printed] = [
+    page.getByRole('img', { name: 'As it is designed' }),
+    page.getByRole('img', { name: 'In print on linen' }),
+  ];
+  const wide = (image: typeof design) => image.evaluate((element: HTMLImageElement) => element.naturalWidth);
+  await expect.poll(() => wide(design)).toBeGreaterThan(300);
+  await expect.poll(async () => (await wide(printed)) - (await wide(design))).toBe(0);
+  await expect(page.getByRole('row', { name: /Brake red ΔE \d+\.\d/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'One repeat' }).click();
+  const { name, bytes } = await take(page, () =>
+    page.getByRole('button', { name: 'Send the Strike-off' }).click(),
+  );
+  expect(name).toBe('Octagons in print LLR 90 strike-off.png');
+  const { channels } = await sharp(bytes).stats();
+  // Linen makes it darker and less red than #8c2f25 and #2e4c63 are.
+  expect(channels[0]!.max).toBeLessThan(0x8c);
+});

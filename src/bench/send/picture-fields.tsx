@@ -15,6 +15,7 @@ import { setResolution } from '../state/design-edits.ts';
 import { LibraryFields } from './library-fields.tsx';
 import { PageFields } from './page-fields.tsx';
 import { isFlattened, isLibrary, isRaster, scaleOf, useSend, useSendOrder } from './send-store.ts';
+import { StrikeOffFields } from './strike-off-fields.tsx';
 
 /** How much of the design a picture holds, and how it is made. */
 export function PictureWish() {
@@ -116,14 +117,17 @@ export function PictureWish() {
       {isLibrary(wish.file) && <LibraryFields />}
       {wish.file === 'pdf' && <PageFields />}
       {wish.file === 'pack' && <PackWords />}
-      <NumberField
-        label="Shrinkage of warp and weft"
-        text={wish.shrink}
-        resolve={(text) =>
-          text.trim() === '' ? 'none: sent at true size' : shrinkageText(parseShrinkage(text))
-        }
-        onChange={(shrink) => useSend.setState({ shrink })}
-      />
+      {wish.file === 'strike' && <StrikeOffFields />}
+      {wish.file !== 'strike' && (
+        <NumberField
+          label="Shrinkage of warp and weft"
+          text={wish.shrink}
+          resolve={(text) =>
+            text.trim() === '' ? 'none: sent at true size' : shrinkageText(parseShrinkage(text))
+          }
+          onChange={(shrink) => useSend.setState({ shrink })}
+        />
+      )}
     </>
   );
 }

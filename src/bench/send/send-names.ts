@@ -17,6 +17,7 @@ export const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   wif: 'WIF',
   json: 'Design',
   pack: 'Pack',
+  strike: 'Strike-off',
   draft: 'Draft',
   paper: 'Point paper',
   squares: 'Squares',

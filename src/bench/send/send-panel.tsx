@@ -32,6 +32,7 @@ const FOR: Readonly<Record<SendFile, string>> = {
   squares: 'The same as a drawing (SVG), sharp at any scale.',
   texture: 'The structure in grey on clear ground, to lie over a print (PNG).',
   pack: 'A zip for a customer: the repeat, a sheet, a ticket, shades, colourways, the design, a page to read.',
+  strike: 'A picture of the print as it would come out on a cloth, with its threads and its inks.',
   json: 'The whole design, to open in Vetro again.',
 };
 
@@ -40,7 +41,7 @@ const GROUPS: readonly { readonly label: string; readonly files: readonly SendFi
   { label: 'A picture', files: ['png', 'jpg', 'tif', 'webp'] },
   { label: 'A drawing, or pages to print', files: ['svg', 'pdf'] },
   { label: 'Its numbers', files: ['txt', 'csv', 'faces', 'wif', 'json'] },
-  { label: 'All of it', files: ['pack'] },
+  { label: 'To try, or all of it', files: ['strike', 'pack'] },
   { label: 'The structure alone', files: ['draft', 'paper', 'squares', 'texture'] },
 ];
 

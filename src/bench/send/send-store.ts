@@ -21,6 +21,7 @@ import {
 import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
 import { parseShrinkage, UNSHRUNK } from '../../core/formats/shrinkage.ts';
 import type { Drawn } from '../../core/paint/cells/thread-light.ts';
+import { SUBSTRATES } from '../../core/print/substrate.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { type Attempt, attempt } from '../../wording/attempt.ts';
 
@@ -37,6 +38,7 @@ export const SEND_FILES = [
   'wif',
   'json',
   'pack',
+  'strike',
   'draft',
   'paper',
   'squares',
@@ -79,6 +81,9 @@ export interface SendWish {
   readonly ticket: boolean;
   /** What the page in a pack says first. */
   readonly words: string;
+  /** Cloth that a strike-off is printed on, and whether it is shown washed. */
+  readonly substrate: string;
+  readonly washed: boolean;
   /** Name of a colourway; empty: as it is. */
   readonly colourway: string;
 }
@@ -105,6 +110,8 @@ export const useSend = create<SendWish>(() => ({
   marks: false,
   ticket: true,
   words: '',
+  substrate: SUBSTRATES[0]!.key,
+  washed: false,
   colourway: '',
 }));
 
@@ -177,6 +184,7 @@ const FILE_NAMES: Readonly<Record<SendFile, string>> = {
   wif: 'draft.wif',
   json: 'design.json',
   pack: 'pack.zip',
+  strike: 'strike-off.png',
   draft: 'draft.svg',
   paper: 'paper.png',
   squares: 'paper.svg',
@@ -205,6 +213,11 @@ export function queryOf(wish: SendWish, design: Design): URLSearchParams {
     query.set('dpi', design.resolution);
     if (wish.words.trim() !== '') query.set('words', wish.words);
   }
+  if (wish.file === 'strike') {
+    query.set('dpi', design.resolution);
+    query.set('substrate', wish.substrate);
+    if (wish.washed) query.set('washed', '');
+  }
   if (wish.file === 'pdf') {
     query.set('dpi', design.resolution);
     if (wish.paper !== '') query.set('paper', wish.paper);
@@ -222,7 +235,7 @@ export function queryOf(wish: SendWish, design: Design): URLSearchParams {
   if (isPicture(wish.file)) {
     if (wish.what === 'repeats') query.set('repeats', repeatsText(wish));
     if (wish.what === 'size') query.set('size', wish.size);
-    if (wish.shrink.trim() !== '') query.set('shrink', wish.shrink);
+    if (wish.shrink.trim() !== '' && wish.file !== 'strike') query.set('shrink', wish.shrink);
   }
   return query;
 }
@@ -249,7 +262,7 @@ export function isStructure(file: SendFile): boolean {
 
 /** Pictures and drawings of the repeat, or of a sheet of it. */
 export function isPicture(file: SendFile): boolean {
-  return isRaster(file) || file === 'svg' || file === 'pdf' || file === 'pack';
+  return isRaster(file) || ['svg', 'pdf', 'pack', 'strike'].includes(file);
 }
 
 /** Pictures in whole pixels. */

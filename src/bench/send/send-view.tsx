@@ -9,6 +9,7 @@ import type { Size } from '../cloth/cloth-camera.ts';
 import { useDesign } from '../state/bench-store.ts';
 import { FileText } from './file-text.tsx';
 import { drawnAs, isPicture, isRaster, isStructure, readWish, useSend } from './send-store.ts';
+import { StrikeOffView } from './strike-off-view.tsx';
 import { StructureView } from './structure-view.tsx';
 import { type SendPreview, useSendPreview } from './use-send-preview.ts';
 
@@ -22,7 +23,9 @@ export function SendView() {
   const wish = useSend();
   return (
     <div ref={host} className="relative min-h-0 min-w-0 overflow-hidden bg-[#ebe5d8]">
-      {isPicture(wish.file) ? (
+      {wish.file === 'strike' ? (
+        <StrikeOffView view={view} />
+      ) : isPicture(wish.file) ? (
         <PictureView view={view} />
       ) : isStructure(wish.file) ? (
         <StructureView />

@@ -7,6 +7,7 @@ const WORDS: ReadonlyMap<string, string> = new Map([
   ['paper.png', 'point paper'],
   ['texture.png', 'texture'],
   ['faces.csv', 'faces'],
+  ['strike-off.png', 'strike-off'],
 ]);
 
 /** Characters that some file system refuses. Source: Microsoft Learn, "Naming Files, Paths, and Namespaces". */

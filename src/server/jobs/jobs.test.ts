@@ -136,6 +136,17 @@ describe('jobs', () => {
     expect(readdirSync(join(folder, 'sent'))).toEqual([]);
   });
 
+  it('are dropped while the server goes on, but not what is being made', async () => {
+    let at = Date.UTC(2026, 0, 10);
+    const jobs = await open({ now: () => new Date(at) });
+    const old = await until(jobs, await order(jobs, 'dpi=150'), ended);
+    at += 8 * DAY;
+    const going = await until(jobs, await order(jobs, 'wait=1'), ({ made: rows }) => rows === 3);
+    await expect(jobs.find(old.id)).rejects.toThrow('job/missing');
+    await expect.poll(() => readdirSync(join(folder, 'sent'))).toEqual([`${going.id}.part`]);
+    await jobs.stop(going.id);
+  });
+
   it('leave the list only when they have ended', async () => {
     const jobs = await open();
     const job = await order(jobs, 'wait=1');

@@ -63,6 +63,11 @@ export interface JobsRoom {
 /** Days that a file is kept after it was asked for. */
 export const DAYS_KEPT = 7;
 
+const DAY = 24 * 60 * 60 * 1000;
+
+/** Milliseconds after which what is kept too long is looked for again. */
+const TIDY = 60 * 60 * 1000;
+
 /** Milliseconds between two times that rows are written down. */
 const EVERY = 400;
 
@@ -71,6 +76,18 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
   const running = new Map<string, AbortController>();
   let begun = 0;
   const time = () => now().toISOString();
+
+  let tidied = 0;
+
+  /** Drops jobs and files that were kept long enough. */
+  const tidy = async (): Promise<void> => {
+    const at = now().getTime();
+    if (at - tidied < TIDY) return;
+    tidied = at;
+    const since = new Date(at - DAYS_KEPT * DAY).toISOString();
+    await dropJobsBefore(db, since);
+    await files.dropOthers(await keysSince(db, since), [...running.keys()]);
+  };
 
   const begin = async (): Promise<void> => {
     while (begun < atOnce) {
@@ -138,6 +155,7 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
       now: time(),
     });
     await begin();
+    tidy().catch(console.error);
     return find(id);
   };
 
@@ -165,9 +183,7 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
       return { job, bytes: files.read(key) };
     },
     takeUp: async () => {
-      const since = new Date(now().getTime() - DAYS_KEPT * 24 * 60 * 60 * 1000).toISOString();
-      await dropJobsBefore(db, since);
-      await files.dropOthers(await keysSince(db, since));
+      await tidy();
       await takeUpJobs(db, time());
       await begin();
     },

@@ -15,8 +15,8 @@ export interface KeptFiles {
   /** Bytes of a file. */
   readonly size: (key: string) => Promise<number>;
   readonly read: (key: string) => ReadableStream<Uint8Array>;
-  /** Removes every file that is not among these keys, those that are not whole too. */
-  readonly dropOthers: (keys: ReadonlySet<string>) => Promise<void>;
+  /** Removes every file but those of these keys and those that these jobs are writing. */
+  readonly dropOthers: (keys: ReadonlySet<string>, writing: readonly string[]) => Promise<void>;
 }
 
 const PART = '.part';
@@ -33,9 +33,10 @@ export function keptFiles(folder: string): KeptFiles {
     drop: (id) => rm(path(id) + PART, { force: true }),
     size: async (key) => (await stat(path(key))).size,
     read: (key) => Readable.toWeb(createReadStream(path(key))) as ReadableStream<Uint8Array>,
-    dropOthers: async (keys) => {
+    dropOthers: async (keys, writing) => {
       const names = await readdir(folder).catch(() => []);
-      const others = names.filter((name) => !keys.has(name));
+      const parts = new Set(writing.map((id) => id + PART));
+      const others = names.filter((name) => !keys.has(name) && !parts.has(name));
       await Promise.all(others.map((name) => rm(path(name), { force: true })));
     },
   };

@@ -3,13 +3,15 @@ import type { Job, NewJob } from '../../contracts/job.ts';
 import { CoreError } from '../../core/error.ts';
 import { findDesign } from '../db/design-table.ts';
 import type { Database } from '../db/schema.ts';
+import { refuseUnknown } from '../sending/make-file.ts';
 import { sharedJobs } from './shared-jobs.ts';
 
-/** A file of a stored design as a job. @throws CoreError "design/missing" | "design/stale" {version, updatedAt} | "job/too-many" */
+/** A file of a stored design as a job. @throws CoreError "request/missing" | "design/missing" | "design/stale" {version, updatedAt} | "job/too-many" */
 export async function orderJob(
   db: Kysely<Database>,
   { designId, version, file, query }: NewJob,
 ): Promise<Job> {
+  refuseUnknown(file);
   const stored = await findDesign(db, designId);
   if (stored.version !== version) {
     throw new CoreError('design/stale', { version: stored.version, updatedAt: stored.updatedAt });

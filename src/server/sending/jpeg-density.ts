@@ -1,5 +1,4 @@
-import { createReadStream } from 'node:fs';
-import { open } from 'node:fs/promises';
+import type { FileHandle } from 'node:fs/promises';
 
 /** Bytes of the marker that begins a JPEG, and of a JFIF segment with its own marker. Source: JFIF 1.02. */
 const START = 2;
@@ -7,15 +6,16 @@ const SEGMENT = 18;
 
 /**
  * A JPEG with its resolution: what was written, and in front of it a JFIF segment, which the image library leaves out.
+ * @param file            closed when it was read
  * @param pixelsPerMetre  written as whole pixels an inch, 1 to 65 535
  */
 export async function* jpegWithDensity(
-  path: string,
+  file: FileHandle,
   pixelsPerMetre: { readonly x: number; readonly y: number },
 ): AsyncIterable<Uint8Array> {
   yield jfif(pixelsPerMetre);
-  const from = (await beginsWithJfif(path)) ? START + SEGMENT : START;
-  yield* createReadStream(path, { start: from }) as AsyncIterable<Uint8Array>;
+  const from = (await beginsWithJfif(file)) ? START + SEGMENT : START;
+  yield* file.createReadStream({ start: from }) as AsyncIterable<Uint8Array>;
 }
 
 function jfif({ x, y }: { readonly x: number; readonly y: number }): Uint8Array {
@@ -30,13 +30,8 @@ function jfif({ x, y }: { readonly x: number; readonly y: number }): Uint8Array 
   return bytes;
 }
 
-async function beginsWithJfif(path: string): Promise<boolean> {
-  const file = await open(path);
-  try {
-    const head = Buffer.alloc(START + SEGMENT);
-    await file.read(head, 0, head.length, 0);
-    return head.toString('latin1', 6, 10) === 'JFIF';
-  } finally {
-    await file.close();
-  }
+async function beginsWithJfif(file: FileHandle): Promise<boolean> {
+  const head = Buffer.alloc(START + SEGMENT);
+  await file.read(head, 0, head.length, 0);
+  return head.toString('latin1', 6, 10) === 'JFIF';
 }

@@ -1,3 +1,5 @@
+import { rmSync } from 'node:fs';
+import { dirname } from 'node:path';
 import { outcomeOf } from '../work/outcome.ts';
 import type { LibraryOrder } from './library-order.ts';
 import { writeLibrary } from './write-library.ts';
@@ -17,8 +19,11 @@ process.stdin.on('data', (piece: Buffer) => {
   filled += piece.length;
   if (filled === pixels.length) void make();
 });
-// Whoever asked for it has gone.
-process.stdin.on('end', () => process.kill(process.pid, 'SIGKILL'));
+// Whoever asked for it has gone, and so has whoever would clear up.
+process.stdin.on('end', () => {
+  rmSync(dirname(order.path), { recursive: true, force: true });
+  process.kill(process.pid, 'SIGKILL');
+});
 
 async function make(): Promise<void> {
   const outcome = await outcomeOf(async () => {

@@ -9,6 +9,6 @@ export interface LibraryOrder {
   readonly width: number;
   readonly height: number;
   readonly pixelsPerMetre: { readonly x: number; readonly y: number };
-  /** The file that is written. */
+  /** The file that is written, in a folder of its own. */
   readonly path: string;
 }

@@ -1,5 +1,4 @@
-import { createReadStream } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, open, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CoreError } from '../../core/error.ts';
@@ -60,8 +59,11 @@ export function libraryPicture(
     try {
       const pixels = paintedTile(blockUnit(unit, order.block), order, look, channels);
       await inOwnProcess({ kind, wish, tile, width, height, pixelsPerMetre, path }, pixels, told);
-      if (kind === 'jpg') yield* jpegWithDensity(path, pixelsPerMetre);
-      else yield* createReadStream(path) as AsyncIterable<Uint8Array>;
+      const file = await open(path);
+      // Read on from what is open, so that nothing is left when the thread is ended in the middle of it.
+      await rm(folder, { recursive: true, force: true }).catch(() => {});
+      const bytes = kind === 'jpg' ? jpegWithDensity(file, pixelsPerMetre) : file.createReadStream();
+      yield* bytes as AsyncIterable<Uint8Array>;
     } finally {
       await rm(folder, { recursive: true, force: true });
     }

@@ -10,11 +10,13 @@ import { CoreError } from '../../core/error.ts';
 import { rational } from '../../core/exact/rational.ts';
 import { LIBRARY_KINDS, type LibraryKind } from '../../core/formats/library-wish.ts';
 import { orderPicture, parsePerStep, sizeOfSheet } from '../../core/formats/picture-order.ts';
+import { strikeOffPng } from '../../core/formats/png/strike-off-png.ts';
 import { type StructureLook, structureToPng } from '../../core/formats/png/structure-png.ts';
 import { unitToPng } from '../../core/formats/png/unit-png.ts';
 import type { Sheet } from '../../core/formats/sheet.ts';
 import { flattenedSvg } from '../../core/formats/svg/flattened-svg.ts';
 import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
+import { leftOf, SUBSTRATES, substrateOf } from '../../core/print/substrate.ts';
 import { NO_PICTURES, type Pictures } from '../../core/shape/picture.ts';
 import { libraryPicture } from './library-picture.ts';
 import { NODE_FILES, nodeCompressor } from './node-compressor.ts';
@@ -76,6 +78,13 @@ const MAKERS: Readonly<Record<string, Maker>> = {
   },
   'tile.pdf': ({ design, query, pictures, told }) =>
     pdfFile({ design, unit: compile(design, pictures), query, pictures, told }),
+  'strike-off.png': ({ design, query, pictures, told }) => {
+    const unit = compile(design, pictures);
+    const substrate = substrateOf(query.get('substrate') ?? SUBSTRATES[0]!.key);
+    const stretch = query.has('washed') ? leftOf(substrate) : undefined;
+    const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query), stretch);
+    return strikeOffPng(unit, order, substrate, nodeCompressor, (rows) => told(rows, order.height));
+  },
   'pack.zip': ({ design, query, pictures }) =>
     packFile(
       design,
@@ -129,7 +138,8 @@ export interface MadeFile {
 /**
  * The file of that name for a design. Query: `perThread` or `dpi`, `repeats` or `size` for a sheet, `shrink`; `mixing` and
  * `drawn` for a picture, `quality`, `chroma`, `compression` and `profile` for one of the image library's; `underlap` for a
- * drawing's faces, `flatten` for one that blends; `paper`, `bleed`, `marks`, `overlap` and `ticket` for a PDF; `colourway` by name.
+ * drawing's faces, `flatten` for one that blends; `paper`, `bleed`, `marks`, `overlap` and `ticket` for a PDF; `substrate` and `washed` for a
+ * strike-off; `colourway` by name.
  * @throws CoreError "request/missing", or of the maker
  */
 export function makeFile({
@@ -139,10 +149,15 @@ export function makeFile({
   pictures = NO_PICTURES,
   told = () => {},
 }: FileWish): MadeFile {
-  if (!Object.hasOwn(MAKERS, file)) throw new CoreError('request/missing');
+  refuseUnknown(file);
   const coloured = inColourway(design, query.get('colourway') ?? '');
   const pieces = MAKERS[file]!({ design: coloured, query, pictures, told });
   return { type: typeOf(file), pieces };
+}
+
+/** @throws CoreError "request/missing" where no design has a file of that name */
+export function refuseUnknown(file: string): void {
+  if (!Object.hasOwn(MAKERS, file)) throw new CoreError('request/missing');
 }
 
 /** Media type of a file, by its ending. */

@@ -1,7 +1,7 @@
 import { stat } from 'node:fs/promises';
 import sharp, { type Sharp } from 'sharp';
 import { CoreError } from '../../core/error.ts';
-import type { LibraryKind } from '../../core/formats/library-wish.ts';
+import { LIBRARY_NAMES, type LibraryKind } from '../../core/formats/library-wish.ts';
 import type { LibraryOrder } from './library-order.ts';
 
 /** Rows that are written once more by themselves, to tell how long the file will be. */
@@ -18,7 +18,7 @@ const MOST_TIFF = 2 ** 32;
  * The library tells nothing of its work, so it is told by the file's growth.
  *
  * @param told  hears how many rows are written, about
- * @throws      CoreError "send/tiff-too-large" {gibibytes}
+ * @throws      CoreError "send/tiff-too-large" {gibibytes} | "file/full" {name}
  */
 export async function writeLibrary(
   order: LibraryOrder,
@@ -39,10 +39,20 @@ export async function writeLibrary(
   }, EVERY);
   try {
     await packed(sheetOf(order, pixels, height), order).toFile(path);
+  } catch (error) {
+    throw refusedBy(error, kind) ?? error;
   } finally {
     clearInterval(watch);
   }
   told(height);
+}
+
+/** What the library says only in words, as an error with a sentence; undefined where it is another's. */
+function refusedBy(error: unknown, kind: LibraryKind): CoreError | undefined {
+  const words = String((error as Error).message);
+  if (/no space left/i.test(words)) return new CoreError('file/full', { name: LIBRARY_NAMES[kind] });
+  if (/maximum tiff file size/i.test(words)) return new CoreError('send/tiff-too-large', { gibibytes: 4 });
+  return undefined;
 }
 
 /** Bytes of a row of the file, from its first rows. */

@@ -35,6 +35,9 @@ export const PICTURES = {
     `“${text}” is no paper. There are ${known}, each with “landscape” too, or write a size such as 12in x 18in.`,
   'pdf/small': ({ least }) =>
     `Pages that are put together are wider than ${least} mm each way. Choose a larger paper.`,
+  'print/substrate': ({ text, known }) => `“${text}” is no cloth that is printed here. There are: ${known}.`,
+  'print/too-large': ({ width, height, most }) =>
+    `A strike-off of ${width} × ${height} pixels is too large; at most ${most} a side. Choose a smaller piece or a coarser resolution.`,
   'send/shrink': ({ text }) =>
     `“${text}” is not what cloth shrinks by. Write parts of its length in warp and weft, from 0 to 50 %, such as 4%, 2%.`,
   'send/quality': ({ text }) => `A quality is a whole number from 1 to 100, got “${text}”.`,
