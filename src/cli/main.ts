@@ -1,5 +1,6 @@
 import { Command, CommanderError, Option } from 'commander';
 import { LOOM_PORT } from '../contracts/loom-port.ts';
+import { PRINT_HOUSE_PORT } from '../contracts/print-house-port.ts';
 import { density } from './density-option.ts';
 import { EXIT, run } from './run.ts';
 import { addTryCommand } from './try-program.ts';
@@ -81,6 +82,30 @@ program
   .option('--flatten', 'an SVG whose repeat is a picture, for programs without blend modes')
   .action((path, options) =>
     run(async () => (await import('./render-command.ts')).renderCommand(path, options)),
+  );
+
+program
+  .command('print-house')
+  .description('start a stand-in for a print house, for trying')
+  .option('--port <port>', 'where it listens, on this machine only', String(PRINT_HOUSE_PORT))
+  .option('--folder <folder>', 'where it keeps its orders', 'data/print-house')
+  .option('--speed <mm>', 'millimetres of cloth that it prints in a second', '50')
+  .action((options) =>
+    run(async () => (await import('./print-house-command.ts')).printHouseCommand(options)),
+  );
+
+program
+  .command('order')
+  .description('have a design printed by a print house, and follow it to its end')
+  .argument('<design>', 'design document, thread-count text or CSV')
+  .option('-o, --output <file>', 'where the picture of a strike-off goes; left out, a run is ordered')
+  .option('--substrate <cloth>', 'cotton-lawn, cotton-canvas, linen or silk-twill', 'cotton-canvas')
+  .option('--length <length>', 'of cloth that is printed', '500mm')
+  .option('--dpi <dpi>', 'of the file that is sent', '150')
+  .option('--mark <words>', 'tells the same order, given again on purpose, from the first', '')
+  .option('--house <address>', 'of the print house', `http://127.0.0.1:${PRINT_HOUSE_PORT}`)
+  .action((path, options) =>
+    run(async () => (await import('./order-command.ts')).orderCommand(path, options)),
   );
 
 program

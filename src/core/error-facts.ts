@@ -248,6 +248,9 @@ export interface ErrorFacts {
   'print/strength': Of<'text'>;
   'print/text': Of<'text' | 'blends'>;
 
+  'print/no-answer': Of<'address'>;
+  'print/port': Of<'port'>;
+  'print/refused': Of<'refusal'>;
   'print/substrate': Of<'text' | 'known'>;
   'print/too-large': Of<'width' | 'height' | 'most'>;
 

@@ -252,7 +252,7 @@ function RangeRow({ range, actions, onMove }: RangeRowProps) {
           <a
             href={`/api/ranges/${range.id}/collection.pdf`}
             download=""
-            className="font-normal font-text text-[13px]"
+            className="inline-block py-1 font-normal font-text text-[13px]"
           >
             Collection sheet
           </a>

@@ -187,7 +187,7 @@ test('a favourite is found among favourites, and weaves and polygons by their wo
   await page.goto('/');
   await page.getByRole('button', { name: 'Favourite: First-class rug' }).click();
   await page.getByRole('button', { name: 'Favourites', exact: true }).click();
-  await expect(page.getByRole('link')).toHaveCount(1);
+  await expect(page.getByRole('listitem').getByRole('link')).toHaveCount(1);
   await page.getByRole('button', { name: 'Favourites', exact: true }).click();
   await page.getByRole('button', { name: 'Favourite: First-class rug' }).click();
   for (const [words, name] of [

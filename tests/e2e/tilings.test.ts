@@ -202,7 +202,7 @@ test('gaps and dashed lines lie over the faces, and are sent as a drawing and a 
   const svg = bytes.toString();
   expect(svg).toContain('fill-rule="evenodd"');
   expect(svg).toContain('stroke-width="0.5" stroke-linejoin="round"');
-  expect(svg).toContain('stroke-width="0.400000"');
+  expect(svg).toContain('stroke-width="0.4" d="');
   await page.getByRole('radio', { name: 'Faces', exact: true }).click();
   const table = await take(page, () => page.getByRole('button', { name: 'Send the Faces' }).click());
   expect(table.bytes.toString().split('\r\n')[0]).toBe('face,sides,shade,corner,x_mm,y_mm,x_exact,y_exact');

@@ -101,7 +101,7 @@ export function SendPanel() {
             Weave it on a loom…
           </button>
         )}
-        <a href="/sent" className="text-[13px]">
+        <a href="/sent" className="inline-block py-1 text-[13px]">
           What was sent before
         </a>
       </div>

@@ -1,5 +1,16 @@
 import type { Sentences } from '../sentence.ts';
 
+/** What a print house says when it refuses. */
+const REFUSED: Readonly<Record<string, string>> = {
+  substrate: 'The print house has no such cloth.',
+  resolution: 'The print house refuses the file: it is coarser than 100 dpi. Choose a finer resolution.',
+  width: 'The print house refuses the file: it is wider than its table. Choose a narrower sheet.',
+  repeat:
+    'The print house refuses the file: it does not repeat, and is shorter than the cloth. Send whole repeats.',
+  file: 'The print house cannot read the file. Send it again.',
+  colours: 'The print house refuses the file: its inks do not reach most of its colours on this cloth.',
+};
+
 /** What may be wrong with pictures, drawings and sheets. */
 export const PICTURES = {
   'paint/drawn': ({ text, known }) => `“${text}” is no way of drawing cloth. There are: ${known}.`,
@@ -35,6 +46,10 @@ export const PICTURES = {
     `“${text}” is no paper. There are ${known}, each with “landscape” too, or write a size such as 12in x 18in.`,
   'pdf/small': ({ least }) =>
     `Pages that are put together are wider than ${least} mm each way. Choose a larger paper.`,
+  'print/no-answer': ({ address }) =>
+    `No print house answers at ${address}. Is it running? “npx vetro print-house” starts one.`,
+  'print/port': ({ port }) => `Port ${port} is taken. Name another with --port.`,
+  'print/refused': ({ refusal }) => REFUSED[String(refusal)] ?? 'The print house refuses the order.',
   'print/substrate': ({ text, known }) => `“${text}” is no cloth that is printed here. There are: ${known}.`,
   'print/too-large': ({ width, height, most }) =>
     `A strike-off of ${width} × ${height} pixels is too large; at most ${most} a side. Choose a smaller piece or a coarser resolution.`,

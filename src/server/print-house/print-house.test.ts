@@ -1,0 +1,148 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { PNG } from 'pngjs';
+import sharp from 'sharp';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { PrintAnswer, PrintOrder } from '../../contracts/print-house.ts';
+import { lightOfHex, printedLight } from '../../core/print/printed-colour.ts';
+import { substrateOf } from '../../core/print/substrate.ts';
+import { orderPrint } from './order-print.ts';
+import { type PrintHouse, startPrintHouse } from './print-house.ts';
+
+const SHADE = '#b28132';
+
+let folder: string;
+let house: PrintHouse;
+let file: Uint8Array<ArrayBuffer>;
+
+const ORDER: PrintOrder = {
+  name: 'One shade',
+  kind: 'strike-off',
+  substrate: 'cotton-canvas',
+  length: 500,
+  dpi: 150,
+  width: 60,
+  height: 40,
+  repeats: true,
+};
+
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'vetro-house-'));
+  house = await startPrintHouse({ port: 0, folder, speed: 2000 });
+  file = Uint8Array.from(
+    await sharp({ create: { width: 60, height: 40, channels: 3, background: SHADE } })
+      .png()
+      .toBuffer(),
+  );
+});
+afterEach(async () => {
+  await house.close();
+  rmSync(folder, { recursive: true });
+});
+
+const address = () => `http://127.0.0.1:${house.port}`;
+
+function print(order: PrintOrder = ORDER, told?: (answer: PrintAnswer) => void, mark = 'a') {
+  return orderPrint({ order, file, mark }, { address: address(), pause: 20, patience: 10_000 }, told);
+}
+
+/** What a hand does at the table; asked again where the line is lost. */
+async function hand(what: string): Promise<void> {
+  const body = JSON.stringify({ do: what });
+  for (let answered = false; !answered; ) {
+    answered = await fetch(`${address()}/hand`, { method: 'POST', body }).then(
+      () => true,
+      () => false,
+    );
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+}
+
+describe('a print house', () => {
+  it('returns a strike-off whose colour is that of the inks on the cloth', async () => {
+    const states = new Set<string>();
+    const picture = PNG.sync.read(Buffer.from((await print(ORDER, ({ state }) => states.add(state)))!));
+    expect(picture.width).toBe(Math.round((200 / 25.4) * 150));
+    expect([...states]).toEqual(expect.arrayContaining(['taken', 'printing', 'done']));
+    const canvas = substrateOf('cotton-canvas');
+    const printed = printedLight(lightOfHex(SHADE), canvas, lightOfHex(canvas.hex));
+    const { channels } = await sharp(picture.data, {
+      raw: { width: picture.width, height: picture.height, channels: 4 },
+    })
+      .gamma(1)
+      .stats();
+    // The mean of bytes lies near the byte of the mean light, as the threads change it little.
+    const byteOf = (light: number) => 255 * (1.055 * light ** (1 / 2.4) - 0.055);
+    for (const part of [0, 1, 2])
+      expect(Math.abs(channels[part]!.mean - byteOf(printed[part]!))).toBeLessThan(3);
+  });
+
+  it('goes on after a jam, a lost line and a restart, and prints once', async () => {
+    const seen: PrintAnswer[] = [];
+    let broken = 0;
+    const going = print({ ...ORDER, length: 4000 }, (answer) => {
+      seen.push(answer);
+      if (answer.state !== 'printing') return;
+      if (broken === 0) void hand('jam');
+      if (broken === 0 || (broken === 1 && answer.trouble === 'jam')) broken += 1;
+    });
+    await expect.poll(() => seen.at(-1)?.trouble, { timeout: 5000 }).toBe('jam');
+    await hand('line');
+    const { port } = house;
+    await house.close();
+    house = await startPrintHouse({ port, folder, speed: 2000 });
+    await hand('mend');
+    expect(await going).toBeDefined();
+    const printed = seen.map((answer) => answer.printed);
+    expect(printed).toEqual([...printed].sort((a, b) => a - b));
+    expect(printed.at(-1)).toBe(4000);
+    // The same order again is done already; with another mark it is another.
+    const again: string[] = [];
+    await print({ ...ORDER, length: 4000 }, ({ state }) => again.push(state));
+    expect(again).toEqual(['done']);
+    const other: string[] = [];
+    await print(ORDER, ({ state }) => other.push(state), 'b');
+    expect(other[0]).toBe('taken');
+  });
+
+  it.each<[string, Partial<PrintOrder>]>([
+    ['resolution', { dpi: 72 }],
+    ['substrate', { substrate: 'oilcloth' }],
+    ['width', { width: 9000 }],
+    ['repeat', { repeats: false }],
+    ['file', { width: 61 }],
+  ])('refuses for its %s: %j', async (refusal, change) => {
+    await expect(print({ ...ORDER, ...change })).rejects.toMatchObject({
+      code: 'print/refused',
+      facts: { refusal },
+    });
+  });
+
+  it('refuses colours that its inks do not reach', async () => {
+    file = Uint8Array.from(
+      await sharp({ create: { width: 60, height: 40, channels: 3, background: '#0000ff' } })
+        .png()
+        .toBuffer(),
+    );
+    await expect(print()).rejects.toMatchObject({ facts: { refusal: 'colours' } });
+  });
+
+  it('is given up when it never answers', async () => {
+    const wrong = { address: 'http://127.0.0.1:9', pause: 5, patience: 50 };
+    await expect(orderPrint({ order: ORDER, file, mark: '' }, wrong)).rejects.toMatchObject({
+      code: 'print/no-answer',
+    });
+  });
+
+  it.each([
+    ['GET', '/orders/unknown-key', 404],
+    ['PUT', '/orders/some-key-1', 400],
+    ['GET', '/orders/x', 404],
+    ['DELETE', '/orders/some-key-1', 405],
+    ['POST', '/hand', 400],
+  ])('answers %s %s with %i', async (method, path, status) => {
+    const answer = await fetch(address() + path, { method, ...(method !== 'GET' && { body: '{"a":1}' }) });
+    expect(answer.status).toBe(status);
+  });
+});
