@@ -18,7 +18,7 @@ const program = new Command('vetro')
   });
 
 const make = program.command('new').description('make a design document');
-if (process.argv[2] === 'new') (await import('./new-program.ts')).addNewCommands(make);
+if (process.argv[2] === 'new') (await import('./new/new-program.ts')).addNewCommands(make);
 
 program
   .command('check')

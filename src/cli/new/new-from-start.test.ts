@@ -3,9 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Command } from 'commander';
 import { describe, expect, it } from 'vitest';
-import { type ByKind, KINDS } from '../core/design/constructions.ts';
-import { readDesignText } from '../core/design/read-design.ts';
-import { designFromStart, startsOf } from '../core/design/starts.ts';
+import { type ByKind, KINDS } from '../../core/design/constructions.ts';
+import { readDesignText } from '../../core/design/read-design.ts';
+import { designFromStart, startsOf } from '../../core/design/starts.ts';
 import { addNewFromStart } from './new-from-start.ts';
 import { addNewCommands } from './new-program.ts';
 

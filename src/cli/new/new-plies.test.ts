@@ -2,12 +2,12 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { checkDesign } from '../core/design/check-design.ts';
-import { compile } from '../core/design/compile-design.ts';
-import { asKind } from '../core/design/of-kind.ts';
-import { readDesignText, writeDesignText } from '../core/design/read-design.ts';
-import { designFromStart } from '../core/design/starts.ts';
-import { jsonReport } from './json-report.ts';
+import { checkDesign } from '../../core/design/check-design.ts';
+import { compile } from '../../core/design/compile-design.ts';
+import { asKind } from '../../core/design/of-kind.ts';
+import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
+import { designFromStart } from '../../core/design/starts.ts';
+import { jsonReport } from '../json-report.ts';
 import { type NewPliesOptions, newPliesCommand } from './new-plies.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'vetro-plies-'));

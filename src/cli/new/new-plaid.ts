@@ -1,20 +1,20 @@
 import type { Command } from 'commander';
-import { cardWith } from '../core/colour/shade-words.ts';
-import { compile } from '../core/design/compile-design.ts';
-import type { Design } from '../core/design/design-schema.ts';
-import { parsePrint, parseTurn } from '../core/design/exchange/counts-text.ts';
-import { checkPivots, parseDensityPair, pivotsOf } from '../core/design/exchange/text-parts.ts';
-import { newPlaid } from '../core/design/new-design.ts';
-import { PLAID_STARTS } from '../core/design/plaid/plaid-starts.ts';
-import { readDesign, writeDesignText } from '../core/design/read-design.ts';
-import { designFromStart } from '../core/design/starts.ts';
-import { CoreError } from '../core/error.ts';
-import { parseShadeList } from '../core/formats/shade-list.ts';
-import { parseThreadCount, shadeWords } from '../core/formats/thread-count.ts';
-import { parseWeave } from '../core/thread/weaves/weave-text.ts';
-import { density } from './density-option.ts';
-import { EXIT, run, writeText } from './run.ts';
-import { parseSeed } from './seed.ts';
+import { cardWith } from '../../core/colour/shade-words.ts';
+import { compile } from '../../core/design/compile-design.ts';
+import type { Design } from '../../core/design/design-schema.ts';
+import { parsePrint, parseTurn } from '../../core/design/exchange/counts-text.ts';
+import { checkPivots, parseDensityPair, pivotsOf } from '../../core/design/exchange/text-parts.ts';
+import { newPlaid } from '../../core/design/new-design.ts';
+import { PLAID_STARTS } from '../../core/design/plaid/plaid-starts.ts';
+import { readDesign, writeDesignText } from '../../core/design/read-design.ts';
+import { designFromStart } from '../../core/design/starts.ts';
+import { CoreError } from '../../core/error.ts';
+import { parseShadeList } from '../../core/formats/shade-list.ts';
+import { parseThreadCount, shadeWords } from '../../core/formats/thread-count.ts';
+import { parseWeave } from '../../core/thread/weaves/weave-text.ts';
+import { density } from '../density-option.ts';
+import { EXIT, run, writeText } from '../run.ts';
+import { parseSeed } from '../seed.ts';
 
 /** `vetro new plaid` and its options. */
 export function addNewPlaid(make: Command): void {

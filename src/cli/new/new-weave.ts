@@ -1,16 +1,16 @@
 import type { Command } from 'commander';
-import { cardWith } from '../core/colour/shade-words.ts';
-import { parseDensityPair } from '../core/design/exchange/text-parts.ts';
-import { newPlaid } from '../core/design/new-design.ts';
-import { readDesign, writeDesignText } from '../core/design/read-design.ts';
-import { CoreError } from '../core/error.ts';
-import { parseShadeList } from '../core/formats/shade-list.ts';
-import { buildWeave } from '../core/thread/weaves/build-weave.ts';
-import type { WeaveSpec } from '../core/thread/weaves/weave-spec.ts';
-import { parseWeave, weaveName } from '../core/thread/weaves/weave-text.ts';
-import { density } from './density-option.ts';
-import { readText } from './read-design-file.ts';
-import { EXIT, run, writeText } from './run.ts';
+import { cardWith } from '../../core/colour/shade-words.ts';
+import { parseDensityPair } from '../../core/design/exchange/text-parts.ts';
+import { newPlaid } from '../../core/design/new-design.ts';
+import { readDesign, writeDesignText } from '../../core/design/read-design.ts';
+import { CoreError } from '../../core/error.ts';
+import { parseShadeList } from '../../core/formats/shade-list.ts';
+import { buildWeave } from '../../core/thread/weaves/build-weave.ts';
+import type { WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
+import { parseWeave, weaveName } from '../../core/thread/weaves/weave-text.ts';
+import { density } from '../density-option.ts';
+import { readText } from '../read-design-file.ts';
+import { EXIT, run, writeText } from '../run.ts';
 
 /** `vetro new weave` and its options. */
 export function addNewWeave(make: Command): void {

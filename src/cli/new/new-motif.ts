@@ -1,16 +1,16 @@
 import type { Command } from 'commander';
-import { compile } from '../core/design/compile-design.ts';
-import type { Motif } from '../core/design/motif/motif-schema.ts';
-import { MOTIF_STARTS } from '../core/design/motif/motif-starts.ts';
-import { parseBreaks } from '../core/design/motif/straps/knot-panel.ts';
-import { knotOrder } from '../core/design/motif/straps/strap-starts.ts';
-import { motifFromText } from '../core/design/motif/text/motif-from-text.ts';
-import { readDesign, writeDesignText } from '../core/design/read-design.ts';
-import { designFromStart } from '../core/design/starts.ts';
-import { CoreError } from '../core/error.ts';
-import { readText } from './read-design-file.ts';
-import { EXIT, run, writeText } from './run.ts';
-import { parseSeed } from './seed.ts';
+import { compile } from '../../core/design/compile-design.ts';
+import type { Motif } from '../../core/design/motif/motif-schema.ts';
+import { MOTIF_STARTS } from '../../core/design/motif/motif-starts.ts';
+import { parseBreaks } from '../../core/design/motif/straps/knot-panel.ts';
+import { knotOrder } from '../../core/design/motif/straps/strap-starts.ts';
+import { motifFromText } from '../../core/design/motif/text/motif-from-text.ts';
+import { readDesign, writeDesignText } from '../../core/design/read-design.ts';
+import { designFromStart } from '../../core/design/starts.ts';
+import { CoreError } from '../../core/error.ts';
+import { readText } from '../read-design-file.ts';
+import { EXIT, run, writeText } from '../run.ts';
+import { parseSeed } from '../seed.ts';
 
 interface NewMotifOptions {
   readonly from: string;

@@ -1,5 +1,5 @@
 import type { Command } from 'commander';
-import { type ByKind, KINDS } from '../core/design/constructions.ts';
+import { type ByKind, KINDS } from '../../core/design/constructions.ts';
 import { addNewFromStart } from './new-from-start.ts';
 import { addNewMotif } from './new-motif.ts';
 import { addNewPlaid } from './new-plaid.ts';

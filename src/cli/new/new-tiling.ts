@@ -1,14 +1,14 @@
 import { type Command, Option } from 'commander';
-import type { Shade } from '../core/colour/shade.ts';
-import { compile } from '../core/design/compile-design.ts';
-import { pixelOf } from '../core/design/lay/lay-schema.ts';
-import { readDesign, writeDesignText } from '../core/design/read-design.ts';
-import { parseProportion, parseSize } from '../core/design/tiling/tiling-numbers.ts';
-import { TILING_COLOURS } from '../core/design/tiling/tiling-schema.ts';
-import { TILING_STARTS, tilingFromStart } from '../core/design/tiling/tiling-starts.ts';
-import { CoreError } from '../core/error.ts';
-import { parseShadeList } from '../core/formats/shade-list.ts';
-import { EXIT, run, writeText } from './run.ts';
+import type { Shade } from '../../core/colour/shade.ts';
+import { compile } from '../../core/design/compile-design.ts';
+import { pixelOf } from '../../core/design/lay/lay-schema.ts';
+import { readDesign, writeDesignText } from '../../core/design/read-design.ts';
+import { parseProportion, parseSize } from '../../core/design/tiling/tiling-numbers.ts';
+import { TILING_COLOURS } from '../../core/design/tiling/tiling-schema.ts';
+import { TILING_STARTS, tilingFromStart } from '../../core/design/tiling/tiling-starts.ts';
+import { CoreError } from '../../core/error.ts';
+import { parseShadeList } from '../../core/formats/shade-list.ts';
+import { EXIT, run, writeText } from '../run.ts';
 
 /** `vetro new tiling` and its options. */
 export function addNewTiling(make: Command): void {

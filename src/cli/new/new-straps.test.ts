@@ -3,8 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Command } from 'commander';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { readDesignText } from '../core/design/read-design.ts';
-import { factsCommand } from './facts-command.ts';
+import { readDesignText } from '../../core/design/read-design.ts';
+import { factsCommand } from '../facts-command.ts';
 import { addNewMotif } from './new-motif.ts';
 import { addNewTiling } from './new-tiling.ts';
 

@@ -1,29 +1,29 @@
 import { type Command, Option } from 'commander';
-import { cardWith } from '../core/colour/shade-words.ts';
-import { compile } from '../core/design/compile-design.ts';
-import type { StripeDesign } from '../core/design/design-schema.ts';
+import { cardWith } from '../../core/colour/shade-words.ts';
+import { compile } from '../../core/design/compile-design.ts';
+import type { StripeDesign } from '../../core/design/design-schema.ts';
 import {
   parseBandUnit,
   parseBandWidths,
   parseDirection,
   parseMeasured,
-} from '../core/design/exchange/stripe-text.ts';
-import { checkPivots, parseDensityPair, pivotsOf } from '../core/design/exchange/text-parts.ts';
-import { newStripe } from '../core/design/new-design.ts';
-import { asKind } from '../core/design/of-kind.ts';
-import { readDesign, writeDesignText } from '../core/design/read-design.ts';
-import { designFromStart } from '../core/design/starts.ts';
-import { atAngle } from '../core/design/stripe/at-angle.ts';
-import { STRIPE_STARTS } from '../core/design/stripe/stripe-starts.ts';
-import { CoreError } from '../core/error.ts';
-import { toNumber } from '../core/exact/rational.ts';
-import { readDegrees } from '../core/exact/read-degrees.ts';
-import { type Slope, slopeDegrees } from '../core/exact/slope.ts';
-import { parseShadeList } from '../core/formats/shade-list.ts';
-import { shadeWords } from '../core/formats/thread-count.ts';
-import { linesText, missText } from '../wording/lines.ts';
-import { density } from './density-option.ts';
-import { EXIT, run, tell, writeText } from './run.ts';
+} from '../../core/design/exchange/stripe-text.ts';
+import { checkPivots, parseDensityPair, pivotsOf } from '../../core/design/exchange/text-parts.ts';
+import { newStripe } from '../../core/design/new-design.ts';
+import { asKind } from '../../core/design/of-kind.ts';
+import { readDesign, writeDesignText } from '../../core/design/read-design.ts';
+import { designFromStart } from '../../core/design/starts.ts';
+import { atAngle } from '../../core/design/stripe/at-angle.ts';
+import { STRIPE_STARTS } from '../../core/design/stripe/stripe-starts.ts';
+import { CoreError } from '../../core/error.ts';
+import { toNumber } from '../../core/exact/rational.ts';
+import { readDegrees } from '../../core/exact/read-degrees.ts';
+import { type Slope, slopeDegrees } from '../../core/exact/slope.ts';
+import { parseShadeList } from '../../core/formats/shade-list.ts';
+import { shadeWords } from '../../core/formats/thread-count.ts';
+import { linesText, missText } from '../../wording/lines.ts';
+import { density } from '../density-option.ts';
+import { EXIT, run, tell, writeText } from '../run.ts';
 
 /** `vetro new stripe` and its options. */
 export function addNewStripe(make: Command): void {

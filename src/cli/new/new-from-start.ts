@@ -1,11 +1,11 @@
 import type { Command } from 'commander';
-import { compile } from '../core/design/compile-design.ts';
-import type { ByKind } from '../core/design/constructions.ts';
-import { readDesign, writeDesignText } from '../core/design/read-design.ts';
-import { designFromStart, startsOf } from '../core/design/starts.ts';
-import { WORDS } from '../wording/construction-words.ts';
-import { EXIT, run, writeText } from './run.ts';
-import { parseSeed } from './seed.ts';
+import { compile } from '../../core/design/compile-design.ts';
+import type { ByKind } from '../../core/design/constructions.ts';
+import { readDesign, writeDesignText } from '../../core/design/read-design.ts';
+import { designFromStart, startsOf } from '../../core/design/starts.ts';
+import { WORDS } from '../../wording/construction-words.ts';
+import { EXIT, run, writeText } from '../run.ts';
+import { parseSeed } from '../seed.ts';
 
 interface NewFromStartOptions {
   readonly from?: string;
