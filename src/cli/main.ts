@@ -104,6 +104,7 @@ program
   .option('--dpi <dpi>', 'of the file that is sent', '150')
   .option('--mark <words>', 'tells the same order, given again on purpose, from the first', '')
   .option('--house <address>', 'of the print house', `http://127.0.0.1:${PRINT_HOUSE_PORT}`)
+  .option('--patience <seconds>', 'how long to wait for a house that does not answer', '60')
   .action((path, options) =>
     run(async () => (await import('./order-command.ts')).orderCommand(path, options)),
   );

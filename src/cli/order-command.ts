@@ -4,11 +4,12 @@ import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { pixelOf } from '../core/design/lay/lay-schema.ts';
 import { CoreError } from '../core/error.ts';
+import { parseExact } from '../core/exact/parse-exact.ts';
 import { toNumber } from '../core/exact/rational.ts';
 import { holdsWhole, orderPicture } from '../core/formats/picture-order.ts';
 import { parseLength } from '../core/units/length.ts';
 import { parseResolution } from '../core/units/resolution.ts';
-import { orderPrint } from '../server/print-house/order-print.ts';
+import { type House, orderPrint } from '../server/print-house/order-print.ts';
 import { makeFile } from '../server/sending/make-file.ts';
 import { picturesOf } from './pictures-of.ts';
 import { readDesignFile } from './read-design-file.ts';
@@ -21,6 +22,7 @@ export interface OrderOptions {
   readonly dpi: string;
   readonly mark: string;
   readonly house: string;
+  readonly patience: string;
 }
 
 /** `vetro order`: has one repeat printed along some cloth, and follows that to its end; for a strike-off, its picture. */
@@ -43,9 +45,14 @@ export async function orderCommand(path: string, options: OrderOptions): Promise
   const bytes: Uint8Array[] = [];
   for await (const piece of pieces) bytes.push(piece as Uint8Array);
   const printing = { order, file: Uint8Array.from(Buffer.concat(bytes)), mark: options.mark };
-  const strikeOff = await orderPrint(printing, { address: options.house }, teller());
+  const strikeOff = await orderPrint(printing, house(options), teller());
   if (strikeOff !== undefined && options.output !== undefined) write(options.output, strikeOff);
   return EXIT.fine;
+}
+
+/** @throws CoreError as `parseExact` */
+function house({ house: address, patience }: OrderOptions): House {
+  return { address, patience: 1000 * toNumber(parseExact(patience)) };
 }
 
 function lengthOf(design: Design, text: string): number {

@@ -316,6 +316,36 @@ test('a sheet of repeats is as many repeats', () => {
   expect(PNG.sync.read(read('sheet-3x2.png'))).toMatchObject({ width: 3 * 350, height: 2 * 350 });
 });
 
+test('pictures, pages, a pack, a strike-off and a collection sheet are written', () => {
+  vetro('new', 'plaid', '--warp', 'A8 B4', '-o', 'sent.json');
+  vetro('new', 'tiling', '--config', '4.8.8', '--side', '20mm', '-o', 'sent-floor.json');
+  for (const [args, starts] of [
+    [
+      ['render', 'sent.json', '-o', 's.jpg', '--size', '4in', '--quality', '70', '--chroma', 'half'],
+      'ffd8ffe0',
+    ],
+    [['render', 'sent.json', '-o', 's.tiff', '--compression', 'deflate', '--no-profile'], '49492a00'],
+    [['render', 'sent.json', '-o', 's.webp', '--quality', '100'], '52494646'],
+    [['render', 'sent-floor.json', '-o', 's.pdf', '--paper', 'A3', '--bleed', '3mm', '--marks'], '25504446'],
+    [['render', 'sent-floor.json', '-o', 's.png', '--shrink', '4%,2%'], '89504e47'],
+    [['pack', 'sent.json', '-o', 's.zip', '--size', '100mm', '--words', 'For the hall.'], '504b0304'],
+    [['collect', 'sent.json', 'sent-floor.json', '-o', 'halls.pdf', '--scale', '30%'], '25504446'],
+  ] as const) {
+    const { status, err } = vetro(...args);
+    expect({ args, status, err }).toEqual({ args, status: 0, err: '' });
+    expect(
+      read(args[args.indexOf('-o') + 1]!)
+        .subarray(0, 4)
+        .toString('hex'),
+    ).toBe(starts);
+  }
+  const proof = vetro('strike-off', 'sent.json', '-o', 'proof.png', '--substrate', 'linen', '--size', '50mm');
+  expect(proof.status).toBe(0);
+  expect(proof.out.trim().split('\n')).toHaveLength(2);
+  expect(proof.out).toMatch(/#[0-9a-f]{6} {2}#[0-9a-f]{6} {2}ΔE \d+\.\d/);
+  expect(PNG.sync.read(read('proof.png'))).toMatchObject({ width: 394, height: 394 });
+});
+
 const BAD: readonly (readonly [string, readonly string[], string])[] = [
   ['a count of 0', ['new', 'plaid', '--warp', 'A0'], '“0” is not a thread count'],
   ['a negative count', ['new', 'plaid', '--warp', 'A-4'], '“-4” is not a thread count'],
@@ -358,6 +388,22 @@ const BAD: readonly (readonly [string, readonly string[], string])[] = [
     'repeats in halves',
     ['render', 'design.json', '-o', 't.png', '--repeats', '1.5'],
     'is no number of repeats',
+  ],
+  ['a quality of 0', ['render', 'design.json', '-o', 'q.jpg', '--quality', '0'], 'from 1 to 100, got “0”'],
+  ['a JPEG that is too long', ['render', 'design.json', '-o', 'q.jpg', '--size', '10m'], 'Choose PNG'],
+  ['a paper that is none', ['render', 'design.json', '-o', 'q.pdf', '--paper', 'A9'], '“A9” is no paper'],
+  [
+    'a bleed that leaves nothing',
+    ['render', 'design.json', '-o', 'q.pdf', '--paper', 'A6', '--bleed', '60mm'],
+    'leaves nothing',
+  ],
+  ['marks in a picture', ['render', 'design.json', '-o', 'q.png', '--marks'], 'only a PDF has pages'],
+  ['a size of nothing', ['render', 'design.json', '-o', 'q.png', '--size', '0'], 'must be above zero'],
+  ['a size of a world', ['render', 'design.json', '-o', 'q.png', '--size', '1000000000mm'], 'at most'],
+  [
+    'a cloth that is none',
+    ['strike-off', 'design.json', '-o', 'q.png', '--substrate', 'oilcloth'],
+    'is no cloth',
   ],
   ['a resolution of nothing', ['check', 'design.json', '--dpi', '0'], 'A resolution must be above 0'],
 ];

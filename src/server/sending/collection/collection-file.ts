@@ -8,6 +8,7 @@ import type { Pictures } from '../../../core/shape/picture.ts';
 import { parseResolution } from '../../../core/units/resolution.ts';
 import { sizeText } from '../../../wording/measures.ts';
 import { clothOf } from '../pdf/cloth-pattern.ts';
+import { nameDocument } from '../pdf/name-document.ts';
 import {
   type Document,
   embedFonts,
@@ -51,11 +52,7 @@ export async function collectionFile(
   if (designs.length > MOST) throw new CoreError('collection/too-many', { most: MOST });
   const part = readScale(scale);
   const document = await PDFDocument.create();
-  document.setTitle(title, { showInWindowTitleBar: true });
-  document.setCreator('Vetro');
-  document.setProducer('Vetro');
-  document.setCreationDate(at);
-  document.setModificationDate(at);
+  nameDocument(document, { title, at });
   const fonts = await embedFonts(document);
   const pages = Math.ceil(designs.length / A_PAGE);
   let page: Page | undefined;

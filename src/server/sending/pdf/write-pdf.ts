@@ -12,6 +12,7 @@ import {
 import { number } from '../../../core/formats/pdf/path-operators.ts';
 import type { RepeatUnit } from '../../../core/repeat/repeat-unit.ts';
 import { type Cloth, type ClothLook, clothOf } from './cloth-pattern.ts';
+import { nameDocument } from './name-document.ts';
 import {
   type Document,
   embedFonts,
@@ -53,7 +54,7 @@ export async function writePdf(
   const { design, unit, pages: wish, look, ticket, at } = order;
   const plan = planPages(wish);
   const document = await PDFDocument.create();
-  nameDocument(document, design, at);
+  nameDocument(document, { title: design.name, number: design.number, at });
   const fonts = await embedFonts(document);
   const cloth = clothOf(document, unit, look);
   plan.pages.forEach((planned, index) => {
@@ -62,15 +63,6 @@ export async function writePdf(
   });
   if (ticket !== undefined) addTicket(document, fonts, design, ticket(cloth.kind, plan));
   return document.save({ useObjectStreams: true });
-}
-
-function nameDocument(document: Document, design: Design, at: Date): void {
-  document.setTitle(design.name, { showInWindowTitleBar: true });
-  if (design.number !== '') document.setSubject(design.number);
-  document.setCreator('Vetro');
-  document.setProducer('Vetro');
-  document.setCreationDate(at);
-  document.setModificationDate(at);
 }
 
 interface PageRoom {
