@@ -1,5 +1,8 @@
 import { z } from 'zod';
 
+/** Days that a file is kept after it was asked for. */
+export const DAYS_KEPT = 7;
+
 export const JOB_STATES = ['waiting', 'working', 'done', 'failed', 'stopped'] as const;
 
 /** A file that is being made, or was. */

@@ -249,6 +249,7 @@ export interface ErrorFacts {
   'print/text': Of<'text' | 'blends'>;
 
   'print/no-answer': Of<'address'>;
+  'print/not-taken': Of<'address'>;
   'print/port': Of<'port'>;
   'print/refused': Of<'refusal'>;
   'print/substrate': Of<'text' | 'known'>;

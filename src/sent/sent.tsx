@@ -2,7 +2,7 @@ import '../workers/no-eval.ts';
 
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
-import { isUnderWay, type Job } from '../contracts/job.ts';
+import { DAYS_KEPT, isUnderWay, type Job } from '../contracts/job.ts';
 import { BrokenPage } from '../kit/broken-part.tsx';
 import { ASK_AGAIN, listJobs, removeJob, repeatJob, stopJob } from '../kit/jobs/job-requests.ts';
 import { Mark } from '../kit/mark.tsx';
@@ -62,7 +62,7 @@ function OpenSent({ initial }: { initial: readonly Job[] }) {
       <main className="mx-auto max-w-[1040px] px-6 py-8">
         <h1 className="text-[27px]">Sent</h1>
         <p className="mt-1 mb-5 text-ash">
-          Files that were made, of the designs as they stood then. Each is kept for seven days.
+          Files that were made, of the designs as they stood then. Each is kept for {DAYS_KEPT} days.
         </p>
         {jobs.length === 0 && (
           <p className="rounded-card bg-paper p-8">

@@ -35,7 +35,7 @@ function workingWords(job: Job, now: number): string {
 const WORTH = 0.02;
 
 /** Seconds that a job will still take at the pace it had so far; undefined where that cannot be told yet. */
-export function secondsLeft(job: Job, now: number): number | undefined {
+function secondsLeft(job: Job, now: number): number | undefined {
   const share = shareMade(job);
   if (!isUnderWay(job) || job.beganAt === null || share === undefined || share < WORTH) return undefined;
   const spent = Math.max(0, now - Date.parse(job.beganAt)) / 1000;

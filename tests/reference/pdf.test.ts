@@ -151,6 +151,22 @@ describe('a PDF', () => {
     }
   });
 
+  it('shows threads as threads where that was asked for, and says that it is a picture', async () => {
+    const path = await pdf(THREADS, 'dpi=150&drawn=threads&size=50mm');
+    expect(told('pdftotext', [path, '-'])).toContain('as a picture, 150 dpi');
+    const widthOf = (file: string) => {
+      const objects = execFileSync('qpdf', ['--qdf', '--object-streams=disable', file, '-'], {
+        encoding: 'latin1',
+        maxBuffer: 1 << 26,
+      });
+      return Number(/\/Width (\d+)/.exec(objects)![1]);
+    };
+    const repeat = orderPicture(compile(THREADS), { dpi: rational(150) }, undefined);
+    expect(widthOf(path)).toBe(repeat.tile.width);
+    // Flat, one pixel a thread: the sett's 42 twice, since the twill goes on over four.
+    expect(widthOf(await pdf(THREADS, 'size=50mm'))).toBe(84);
+  });
+
   it('goes on over several pages where it left off', async () => {
     const path = await pdf(FLOOR, 'paper=A5&size=250mm x 200mm&ticket=none');
     expect(told('pdfinfo', [path])).toMatch(/Pages: +4/);

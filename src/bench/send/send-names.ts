@@ -25,7 +25,7 @@ export const FILE_NAMES: Readonly<Record<SendFile, string>> = {
 };
 
 /** Pictures, drawings and the design itself can always be sent; files of text where the construction has them. */
-export function isSent(file: SendFile, design: Design): boolean {
+function isSent(file: SendFile, design: Design): boolean {
   if (isStructure(file)) return false;
   return isPicture(file) || file === 'json' || filesOf(design).some((each) => each === fileOf(file));
 }

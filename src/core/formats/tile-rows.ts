@@ -1,5 +1,7 @@
 import type { Mixing } from '../colour/mixing.ts';
 import { type Look, type PaintWindow, paintRows, preparePainting } from '../paint/painting.ts';
+import { blockUnit } from '../repeat/block-unit.ts';
+import { contentKind } from '../repeat/contents.ts';
 import type { RepeatUnit } from '../repeat/repeat-unit.ts';
 import type { PictureOrder } from './picture-order.ts';
 
@@ -23,6 +25,35 @@ export function* tileRows(
     paintRows(painting, y, 1, pixels);
     yield pixels;
   }
+}
+
+/** One repeat as bytes, as far as the picture shows it: row by row from the top, `channels` bytes a pixel. */
+export function paintedTile(
+  unit: RepeatUnit,
+  order: PictureOrder,
+  look: PictureLook,
+): {
+  readonly width: number;
+  readonly height: number;
+  readonly channels: 3 | 4;
+  readonly pixels: Uint8Array;
+} {
+  const width = Math.min(order.tile.width, order.width);
+  const height = Math.min(order.tile.height, order.height);
+  const channels = contentKind(unit.content).isClear(unit.content) ? 4 : 3;
+  const line = width * channels;
+  const pixels = new Uint8Array(line * height);
+  let at = 0;
+  for (const row of tileRows(blockUnit(unit, order.block), order, look)) {
+    writeBytes(row, pixels.subarray(at, at + line), channels);
+    at += line;
+  }
+  return { width, height, channels, pixels };
+}
+
+/** Bytes of a painted tile, four a pixel at most. */
+export function bytesOfTile({ tile, width, height }: PictureOrder): number {
+  return 4 * Math.min(tile.width, width) * Math.min(tile.height, height);
 }
 
 /** Red, green, blue and, with four channels, alpha of each pixel. */

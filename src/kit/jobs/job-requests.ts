@@ -4,6 +4,9 @@ import { request } from '../request.ts';
 /** Milliseconds after which a job that goes on is asked about again. */
 export const ASK_AGAIN = 300;
 
+/** The same for the first time, since most files are made in a moment. */
+const SOON = 40;
+
 /** Asks for a file. @throws RequestError */
 export async function orderJob(order: NewJob): Promise<Job> {
   return jobSchema.parse(await request('POST', '/api/jobs', order));
@@ -36,9 +39,11 @@ export async function removeJob({ id }: Job): Promise<void> {
  */
 export async function followJob(begun: Job, told: (job: Job) => void): Promise<Job> {
   let job = begun;
+  let pause = SOON;
   told(job);
   while (isUnderWay(job)) {
-    await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN));
+    await new Promise((resolve) => setTimeout(resolve, pause));
+    pause = Math.min(ASK_AGAIN, 2 * pause);
     job = jobSchema.parse(await request('GET', `/api/jobs/${job.id}`));
     told(job);
   }

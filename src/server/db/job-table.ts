@@ -7,12 +7,32 @@ import { errorSentence } from '../../wording/error-sentence.ts';
 import type { Database, JobTable } from './schema.ts';
 
 /** Most jobs that wait. */
-export const MOST_WAITING = 200;
+const MOST_WAITING = 200;
 
 /** Most that are listed, the newest. */
 const MOST_LISTED = 200;
 
 type Row = Selectable<JobTable>;
+
+/** What a list shows of a job; its document is long, and lists are asked for again and again. */
+const LISTED = [
+  'id',
+  'design_id',
+  'design_name',
+  'file',
+  'query',
+  'name',
+  'key',
+  'state',
+  'made',
+  'of',
+  'bytes',
+  'problem',
+  'made_at',
+  'began_at',
+  'ended_at',
+] as const satisfies readonly (keyof JobTable)[];
+type ListedRow = Pick<Row, (typeof LISTED)[number]>;
 
 /** What a job begins as. */
 export interface JobStart {
@@ -128,9 +148,32 @@ export async function takeUpJobs(db: Kysely<Database>, now: string): Promise<voi
   await db.updateTable('job').set({ state: 'waiting' }).where('state', '=', 'working').execute();
 }
 
-/** The document of a job, to make it again. @throws CoreError "job/missing" */
-export async function findJobOrder(db: Kysely<Database>, id: string): Promise<Row> {
-  const row = await db.selectFrom('job').selectAll().where('id', '=', id).executeTakeFirst();
+/** What a job was asked for, to make it again. @throws CoreError "job/missing" */
+export async function findJobOrder(
+  db: Kysely<Database>,
+  id: string,
+): Promise<{
+  readonly designId: string;
+  readonly design: Design;
+  readonly file: string;
+  readonly query: string;
+}> {
+  const row = await db
+    .selectFrom('job')
+    .select(['design_id', 'document', 'file', 'query'])
+    .where('id', '=', id)
+    .executeTakeFirst();
+  if (row === undefined) throw new CoreError('job/missing');
+  return {
+    designId: row.design_id,
+    design: readDesignText(row.document),
+    file: row.file,
+    query: row.query,
+  };
+}
+
+async function findRow(db: Kysely<Database>, id: string): Promise<ListedRow> {
+  const row = await db.selectFrom('job').select(LISTED).where('id', '=', id).executeTakeFirst();
   if (row === undefined) throw new CoreError('job/missing');
   return row;
 }
@@ -142,7 +185,7 @@ export async function listJobs(
 ): Promise<readonly Job[]> {
   const rows = await db
     .selectFrom('job')
-    .selectAll()
+    .select(LISTED)
     .orderBy('made_at', 'desc')
     .orderBy('id', 'desc')
     .limit(MOST_LISTED)
@@ -156,12 +199,17 @@ export async function findJob(
   id: string,
   isKept: (key: string) => boolean,
 ): Promise<Job> {
-  return jobOf(await findJobOrder(db, id), isKept);
+  return jobOf(await findRow(db, id), isKept);
+}
+
+/** The key of a job's file. @throws CoreError "job/missing" */
+export async function findJobKey(db: Kysely<Database>, id: string): Promise<string> {
+  return (await findRow(db, id)).key;
 }
 
 /** Takes an ended job off the list. @throws CoreError "job/missing" | "job/under-way" */
 export async function removeJob(db: Kysely<Database>, id: string): Promise<void> {
-  const { state } = await findJobOrder(db, id);
+  const { state } = await findRow(db, id);
   if (state === 'waiting' || state === 'working') throw new CoreError('job/under-way');
   await db.deleteFrom('job').where('id', '=', id).execute();
 }
@@ -177,7 +225,7 @@ export async function dropJobsBefore(db: Kysely<Database>, before: string): Prom
   await db.deleteFrom('job').where('ended_at', '<', before).execute();
 }
 
-function jobOf(row: Row, isKept: (key: string) => boolean): Job {
+function jobOf(row: ListedRow, isKept: (key: string) => boolean): Job {
   const state = JOB_STATES.find((each) => each === row.state)!;
   return {
     id: row.id,

@@ -83,7 +83,7 @@ export interface JobTable {
   id: string;
   design_id: string;
   design_name: string;
-  /** The design as it stood, as JSON; empty when the job has ended. */
+  /** The design as it stood, as JSON. */
   document: string;
   file: string;
   query: string;

@@ -1,8 +1,8 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { Kysely } from 'kysely';
-import type { Job } from '../../contracts/job.ts';
+import { DAYS_KEPT, type Job } from '../../contracts/job.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
+import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError, type Facts } from '../../core/error.ts';
 import {
   addJob,
@@ -10,6 +10,7 @@ import {
   dropJobsBefore,
   endJob,
   findJob,
+  findJobKey,
   findJobOrder,
   type JobToDo,
   keysSince,
@@ -59,9 +60,6 @@ export interface JobsRoom {
   readonly atOnce: number;
   readonly now?: () => Date;
 }
-
-/** Days that a file is kept after it was asked for. */
-export const DAYS_KEPT = 7;
 
 const DAY = 24 * 60 * 60 * 1000;
 
@@ -166,21 +164,16 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
     find,
     list: () => listJobs(db, files.has),
     stop: async (id) => {
-      await findJobOrder(db, id);
       await endJob(db, id, { state: 'stopped' }, time());
       running.get(id)?.abort(new Error('stopped'));
       return find(id);
     },
-    again: async (id) => {
-      const { design_id, document, file, query } = await findJobOrder(db, id);
-      return order({ designId: design_id, design: readDesignText(document), file, query });
-    },
+    again: async (id) => order(await findJobOrder(db, id)),
     remove: (id) => removeJob(db, id),
     file: async (id) => {
-      const { key } = await findJobOrder(db, id);
       const job = await find(id);
       if (!job.kept) throw new CoreError('job/not-kept', { days: DAYS_KEPT });
-      return { job, bytes: files.read(key) };
+      return { job, bytes: files.read(await findJobKey(db, id)) };
     },
     takeUp: async () => {
       await tidy();

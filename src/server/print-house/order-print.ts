@@ -28,7 +28,7 @@ const LONGEST = 30_000;
  *
  * @param told  hears how the order stands whenever that is known
  * @returns     the picture of a strike-off; undefined for a run
- * @throws CoreError "print/refused" {refusal} | "print/no-answer" {address}
+ * @throws CoreError "print/refused" {refusal} | "print/not-taken" | "print/no-answer" {address}
  */
 export async function orderPrint(
   { order, file, mark }: Printing,
@@ -70,7 +70,7 @@ async function askUntil(
       () => undefined,
     );
     if (response?.ok === true) return response;
-    if (response !== undefined && response.status < 500) throw new CoreError('print/no-answer', { address });
+    if (response !== undefined && response.status < 500) throw new CoreError('print/not-taken', { address });
     if (Date.now() - since > patience) throw new CoreError('print/no-answer', { address });
     await new Promise((resolve) => setTimeout(resolve, pause));
   }

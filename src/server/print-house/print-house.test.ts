@@ -135,6 +135,10 @@ describe('a print house', () => {
     });
   });
 
+  it('says in words that it takes no such order', async () => {
+    await expect(print({ ...ORDER, length: 0.5 })).rejects.toMatchObject({ code: 'print/not-taken' });
+  });
+
   it.each([
     ['GET', '/orders/unknown-key', 404],
     ['PUT', '/orders/some-key-1', 400],

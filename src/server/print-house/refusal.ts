@@ -2,7 +2,7 @@ import type { PRINT_REFUSALS, PrintOrder } from '../../contracts/print-house.ts'
 import { SUBSTRATES } from '../../core/print/substrate.ts';
 
 /** Coarsest file that is printed, in pixels an inch (common practice). */
-export const LEAST_DPI = 100;
+const LEAST_DPI = 100;
 
 /** Why an order is refused before its file is looked at; undefined where it is not. */
 export function refusalOf(order: PrintOrder): (typeof PRINT_REFUSALS)[number] | undefined {

@@ -13,15 +13,11 @@ type Said = { readonly rows: number } | { readonly outcome: Outcome<true> };
  * thread: a thread that is stopped would otherwise wait for the library, for minutes.
  * @throws CoreError as `writeLibrary`
  */
-export async function inOwnProcess(
-  order: LibraryOrder,
-  pixels: Uint8Array,
-  told: (rows: number) => void,
-): Promise<void> {
+export async function inOwnProcess(order: LibraryOrder, told: (rows: number) => void): Promise<void> {
   const worker = process.env['VETRO_WORKER'];
   if (isMainThread || worker === undefined) {
     const { writeLibrary } = await import('./write-library.ts');
-    return writeLibrary(order, pixels, told);
+    return writeLibrary(order, told);
   }
   const maker = join(dirname(worker), 'library-maker.mjs');
   const child = spawn(process.execPath, [maker, JSON.stringify(order)], {
@@ -30,7 +26,6 @@ export async function inOwnProcess(
   const ended = new Promise<number | null>((resolve) => child.on('close', resolve));
   // The input stays open: when it closes, the process ends.
   child.stdin.on('error', () => {});
-  child.stdin.write(pixels);
   let outcome: Outcome<true> | undefined;
   for await (const line of createInterface({ input: child.stdout })) {
     const said = JSON.parse(line) as Said;

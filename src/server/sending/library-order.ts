@@ -4,11 +4,12 @@ import type { LibraryKind, LibraryWish } from '../../core/formats/library-wish.t
 export interface LibraryOrder {
   readonly kind: LibraryKind;
   readonly wish: LibraryWish;
-  /** The painted tile, in whole pixels. */
-  readonly tile: { readonly width: number; readonly height: number; readonly channels: 3 | 4 };
+  /** The painted tile as PNG, as far as the picture shows it, and the file that is written; both in one folder of their own. */
+  readonly tile: string;
+  readonly path: string;
+  /** Of the tile, and of the picture. */
+  readonly tileSize: { readonly width: number; readonly height: number };
   readonly width: number;
   readonly height: number;
   readonly pixelsPerMetre: { readonly x: number; readonly y: number };
-  /** The file that is written, in a folder of its own. */
-  readonly path: string;
 }

@@ -22,11 +22,10 @@ const MOST_TIFF = 2 ** 32;
  */
 export async function writeLibrary(
   order: LibraryOrder,
-  pixels: Uint8Array,
   told: (rows: number) => void = () => {},
 ): Promise<void> {
   const { height, kind, path } = order;
-  const perRow = height > 4 * SAMPLE ? await bytesOfRow(order, pixels) : undefined;
+  const perRow = height > 4 * SAMPLE ? await bytesOfRow(order) : undefined;
   if (kind === 'tif' && perRow !== undefined && perRow * height > MOST_TIFF) {
     throw new CoreError('send/tiff-too-large', { gibibytes: Math.ceil((perRow * height) / 2 ** 30) });
   }
@@ -38,7 +37,7 @@ export async function writeLibrary(
     if (perRow !== undefined) told(Math.min(height - 1, Math.floor(size / perRow)));
   }, EVERY);
   try {
-    await packed(sheetOf(order, pixels, height), order).toFile(path);
+    await packed(sheetOf(order, height), order).toFile(path);
   } catch (error) {
     throw refusedBy(error, kind) ?? error;
   } finally {
@@ -56,24 +55,26 @@ function refusedBy(error: unknown, kind: LibraryKind): CoreError | undefined {
 }
 
 /** Bytes of a row of the file, from its first rows. */
-async function bytesOfRow(order: LibraryOrder, pixels: Uint8Array): Promise<number> {
-  const sample = await packed(sheetOf(order, pixels, SAMPLE), order).toBuffer();
+async function bytesOfRow(order: LibraryOrder): Promise<number> {
+  const sample = await packed(sheetOf(order, SAMPLE), order).toBuffer();
   return sample.length / SAMPLE;
 }
 
-/** The tile repeated to a sheet of that height. */
-function sheetOf({ tile, width }: LibraryOrder, pixels: Uint8Array, height: number): Sharp {
-  const raw = { width: tile.width, height: Math.min(tile.height, height), channels: tile.channels };
-  return sharp(pixels.subarray(0, raw.width * raw.height * raw.channels), {
-    raw,
-    limitInputPixels: false,
-  }).extend({
-    top: 0,
-    left: 0,
-    right: width - raw.width,
-    bottom: height - raw.height,
-    extendWith: 'repeat',
-  });
+/**
+ * The tile repeated to a sheet of that height. A tile that is large is unpacked into a file by the library, so that memory
+ * stays bounded.
+ */
+function sheetOf({ tile, tileSize, width }: LibraryOrder, height: number): Sharp {
+  const shown = { width: tileSize.width, height: Math.min(tileSize.height, height) };
+  return sharp(tile, { limitInputPixels: false })
+    .extract({ left: 0, top: 0, ...shown })
+    .extend({
+      top: 0,
+      left: 0,
+      right: width - shown.width,
+      bottom: height - shown.height,
+      extendWith: 'repeat',
+    });
 }
 
 /** Pixels of a millimetre, from pixels a metre, as whole hundredths of pixels an inch: 11811 are 300 dpi. */

@@ -48,6 +48,8 @@ export const PICTURES = {
     `Pages that are put together are wider than ${least} mm each way. Choose a larger paper.`,
   'print/no-answer': ({ address }) =>
     `No print house answers at ${address}. Is it running? “npx vetro print-house” starts one.`,
+  'print/not-taken': ({ address }) =>
+    `The print house at ${address} takes no such order, or knows it no more. Cloth is from 1 mm to 1 km long; order it again.`,
   'print/port': ({ port }) => `Port ${port} is taken. Name another with --port.`,
   'print/refused': ({ refusal }) => REFUSED[String(refusal)] ?? 'The print house refuses the order.',
   'print/substrate': ({ text, known }) => `“${text}” is no cloth that is printed here. There are: ${known}.`,
@@ -61,7 +63,7 @@ export const PICTURES = {
   'send/kind-side': ({ kind, width, height, most }) =>
     `A ${kind} holds at most ${most} pixels a side; this would have ${width} × ${height}. Choose PNG, or a coarser resolution.`,
   'send/tile-too-large': ({ kind, width, height }) =>
-    `One repeat of ${width} × ${height} pixels is too large for a ${kind}. Choose PNG, which has no such limit, or a coarser resolution.`,
+    `One repeat of ${width} × ${height} pixels is too large for a ${kind}. Choose a picture, which has no such limit, or a coarser resolution.`,
   'send/tiff-too-large': ({ gibibytes }) =>
     `This TIFF would have about ${gibibytes} GiB; a TIFF holds less than 4. Choose PNG, or a coarser resolution.`,
   'send/repeats': ({ text, most }) =>

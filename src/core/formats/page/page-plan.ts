@@ -47,11 +47,14 @@ export interface PagePlan {
 }
 
 /** Room beside the bleed for crop marks: a gap, and the mark. */
-export const MARK_GAP = 2;
-export const MARK_LENGTH = 6;
+const MARK_GAP = 2;
+const MARK_LENGTH = 6;
 
 /** What printers at home leave empty along a page's edges (common practice). */
 const EDGE = 10;
+
+/** What pages that are put together lie over each other by when nothing is said. */
+export const OVERLAP = 10;
 
 /** Most pages of one file. */
 const MOST_PAGES = 400;

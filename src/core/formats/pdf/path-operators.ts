@@ -48,14 +48,14 @@ function* pathOperators({ data, paint }: DrawnPath, room: RepeatRoom): Iterable<
     return;
   }
   const { ends = 'flat', width } = paint;
-  yield `${colour} RG ${number(width)} w ${CAPS[ends]} J ${JOINS[ends]} j ${SHARPEST} M\n`;
+  yield `${colour} RG ${pdfNumber(width)} w ${CAPS[ends]} J ${JOINS[ends]} j ${SHARPEST} M\n`;
   for (const part of data) yield* traced(part, room, (width / 2) * SHARPEST);
   yield 'S\n';
 }
 
 /** Red, green and blue from 0 to 1. */
-export function colourOperands(hex: string): string {
-  return [1, 3, 5].map((at) => number(Number.parseInt(hex.slice(at, at + 2), 16) / 255)).join(' ');
+function colourOperands(hex: string): string {
+  return [1, 3, 5].map((at) => pdfNumber(Number.parseInt(hex.slice(at, at + 2), 16) / 255)).join(' ');
 }
 
 /** An operator of a path and its coordinates, x and y in turn. */
@@ -78,7 +78,7 @@ function* traced(data: string, { width, height, around }: RepeatRoom, wide: numb
       if (!comesIn(ys, down, height)) continue;
       yield steps
         .map(({ operator, places }) => {
-          const moved = places.map((value, at) => number(value + (at % 2 === 0 ? right : down)));
+          const moved = places.map((value, at) => pdfNumber(value + (at % 2 === 0 ? right : down)));
           return `${[...moved, operator].join(' ')}\n`;
         })
         .join('');
@@ -121,7 +121,7 @@ function stepsOf(data: string): readonly Step[] {
 }
 
 /** A number as PDF writes it, without an exponent. */
-export function number(value: number): string {
+export function pdfNumber(value: number): string {
   const text = value.toFixed(PLACES).replace(/\.?0+$/, '');
   return text === '-0' || text === '' ? '0' : text;
 }

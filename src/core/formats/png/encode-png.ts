@@ -5,7 +5,7 @@ import type { Compressor, PngImage } from './png-image.ts';
 import { fullLines } from './png-lines.ts';
 
 /** Fewest repeats, down or across, for which what repeats is coded once; below, a plain stream is faster. */
-const MIN_REPEATS = 4;
+const MIN_REPEATS = 2;
 
 /** Coded rows that are kept to be written again, in bytes; where there are more, they are coded again. */
 const MAX_KEPT = 1 << 25;

@@ -19,7 +19,7 @@ import {
   rgb,
 } from '../pdf/pdf-lib.ts';
 import { showCloth } from '../pdf/show-cloth.ts';
-import { write } from '../pdf/ticket-page.ts';
+import { writeText } from '../pdf/ticket-page.ts';
 import { A_PAGE, PAGE, PLACES } from './collection-plan.ts';
 
 /** Designs that go together, on pages. */
@@ -96,10 +96,10 @@ interface Head {
 
 function addHead(page: Page, fonts: Fonts, { title, scale, sheet, pages }: Head): void {
   const y = (PAGE.height - EDGE) * POINTS - 14;
-  write(page, fonts.strong, title, { x: EDGE * POINTS, y, size: 18 });
+  writeText(page, fonts.strong, title, { x: EDGE * POINTS, y, size: 18 });
   const words = `${scale}, sheet ${sheet} of ${pages}`;
   const x = (PAGE.width - EDGE) * POINTS - fonts.text.widthOfTextAtSize(words, 9);
-  write(page, fonts.text, words, { x, y, size: 9, hex: '#6b7472' });
+  writeText(page, fonts.text, words, { x, y, size: 9, hex: '#6b7472' });
 }
 
 interface Placed {
@@ -120,10 +120,10 @@ function addDesign(
   let y = box.y * POINTS;
   const size = addCloth(document, page, { design, pictures, part, place });
   y -= 13;
-  write(page, fonts.strong, design.name, { x, y, size: 10.5 });
+  writeText(page, fonts.strong, design.name, { x, y, size: 10.5 });
   y -= 11;
   const facts = [design.number, size ?? 'does not repeat'].filter((text) => text !== '').join(' · ');
-  write(page, fonts.text, facts.replace('≈', 'about'), { x, y, size: 8, hex: '#6b7472' });
+  writeText(page, fonts.text, facts.replace('≈', 'about'), { x, y, size: 8, hex: '#6b7472' });
   y -= 15;
   design.shades.slice(0, MOST_CHIPS).forEach(({ hex }, at) => {
     const channel = (from: number) => Number.parseInt(hex.slice(from, from + 2), 16) / 255;

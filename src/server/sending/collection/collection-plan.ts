@@ -10,7 +10,7 @@ const ACROSS = 2;
 const DOWN = 3;
 
 /** Room under each picture of cloth for what is said of it. */
-export const CAPTION = 25;
+const CAPTION = 25;
 
 /** Pictures of cloth on one page. */
 export const A_PAGE = ACROSS * DOWN;

@@ -2,13 +2,13 @@ import { deflateSync } from 'node:zlib';
 import { CoreError } from '../../../core/error.ts';
 import { toNumber } from '../../../core/exact/rational.ts';
 import type { Vector } from '../../../core/exact/vector.ts';
-import { drawingOperators, number } from '../../../core/formats/pdf/path-operators.ts';
+import type { Size } from '../../../core/formats/page/page-plan.ts';
+import { drawingOperators, pdfNumber } from '../../../core/formats/pdf/path-operators.ts';
 import { orderPicture, type PictureScale } from '../../../core/formats/picture-order.ts';
 import { drawUnit } from '../../../core/formats/svg/unit-svg.ts';
-import { type PictureLook, tileRows, writeBytes } from '../../../core/formats/tile-rows.ts';
-import { blockUnit } from '../../../core/repeat/block-unit.ts';
-import { contentKind } from '../../../core/repeat/contents.ts';
+import { bytesOfTile, type PictureLook, paintedTile } from '../../../core/formats/tile-rows.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../../../core/repeat/repeat-unit.ts';
+import type { Cells } from '../../../core/thread/cells.ts';
 import { type Document, POINTS, type Ref } from './pdf-lib.ts';
 
 /** Largest painted repeat that goes into a PDF, in bytes. */
@@ -57,8 +57,11 @@ interface Repeat {
  */
 export function clothOf(document: Document, unit: RepeatUnit, look: ClothLook): Cloth {
   if (repeatSize(unit) === null) throw new CoreError('svg/no-repeat', {});
-  const repeat =
-    threadsOf(document, unit, look) ?? drawingOf(document, unit, look) ?? pictureOf(document, unit, look);
+  const drawn =
+    unit.content.kind === 'cells'
+      ? threadsOf(document, unit.content, sizeOf(unit, look), look)
+      : drawingOf(document, unit, look);
+  const repeat = drawn ?? pictureOf(document, unit, look);
   const { context } = document;
   const { width, height } = repeat;
   const over = repeat.kind === 'drawing' ? OVER : 0;
@@ -83,7 +86,7 @@ export function clothOf(document: Document, unit: RepeatUnit, look: ClothLook): 
 }
 
 /** Size of some repeats in points. */
-function sizeOf(unit: RepeatUnit, { stretch }: ClothLook, across = 1, down = 1) {
+function sizeOf(unit: RepeatUnit, { stretch }: ClothLook, across = 1, down = 1): Size {
   const { width, height } = nearSize(repeatSize(unit)!);
   return {
     width: toNumber(width) * toNumber(stretch.x) * across * POINTS,
@@ -102,7 +105,7 @@ function drawingOf({ context }: Document, unit: RepeatUnit, look: ClothLook): Re
   const paths = drawingOperators(drawing.shapes, { width, height, around });
   if (paths === undefined) return undefined;
   // Drawings lie with y downward from the upper left corner.
-  const turned = `${number(across)} 0 0 ${number(-down)} 0 ${number(size.height)} cm\n`;
+  const turned = `${pdfNumber(across)} 0 0 ${pdfNumber(-down)} 0 ${pdfNumber(size.height)} cm\n`;
   // A group of its own: where a reader blends the repeat's edge, it blends what is seen and not what lies under it.
   // Source: ISO 32000-1, 11.6.6.
   const group = context.register(
@@ -116,51 +119,43 @@ function drawingOf({ context }: Document, unit: RepeatUnit, look: ClothLook): Re
   return { kind: 'drawing', ...size, operators: '/Repeat Do\n', shown: group };
 }
 
-/** Cells that are flat: each is a pixel. */
-function threadsOf(document: Document, unit: RepeatUnit, look: ClothLook): Repeat | undefined {
-  const { content } = unit;
-  if (content.kind !== 'cells' || look.look.look !== 'flat') return undefined;
-  const { width, height, rows, rowAt, shades } = content;
+/** Cells that are flat, each a pixel; undefined where they are shown another way, or are too many. */
+function threadsOf(document: Document, cells: Cells, size: Size, { look }: ClothLook): Repeat | undefined {
+  const { width, height, rows, rowAt, shades } = cells;
+  if (look.look !== 'flat' || width * height * 3 > MOST_PICTURE) return undefined;
   const pixels = Buffer.alloc(width * height * 3);
   const colours = shades.map(({ hex }) => Number.parseInt(hex.slice(1), 16));
   for (let y = 0, at = 0; y < height; y += 1) {
     for (const shade of rows[rowAt[y]!]!) at = pixels.writeUIntBE(colours[shade]!, at, 3);
   }
   const shown = imageOf(document, { width, height, channels: 3, pixels });
-  return { kind: 'threads', ...filling(sizeOf(unit, look)), shown };
+  return { kind: 'threads', ...filling(size), shown };
 }
 
 function pictureOf(document: Document, unit: RepeatUnit, look: ClothLook): Repeat {
   const order = orderPicture(unit, look.scale, undefined, look.stretch);
-  const { width, height } = order.tile;
-  if (width * height * 4 > MOST_PICTURE)
-    throw new CoreError('send/tile-too-large', { kind: 'PDF', width, height });
-  const channels = contentKind(unit.content).isClear(unit.content) ? 4 : 3;
-  const pixels = Buffer.alloc(width * height * channels);
-  let at = 0;
-  for (const row of tileRows(blockUnit(unit, order.block), order, look.look)) {
-    writeBytes(row, pixels.subarray(at, at + width * channels), channels);
-    at += width * channels;
+  if (bytesOfTile(order) > MOST_PICTURE) {
+    throw new CoreError('send/tile-too-large', { kind: 'PDF', ...order.tile });
   }
-  const shown = imageOf(document, { width, height, channels, pixels });
+  const shown = imageOf(document, paintedTile(unit, order, look.look));
   return { kind: 'picture', ...filling(sizeOf(unit, look, order.block.across, order.block.down)), shown };
 }
 
 /** Operators that show the picture as large as the repeat. */
-function filling(size: { readonly width: number; readonly height: number }) {
-  return { ...size, operators: `${number(size.width)} 0 0 ${number(size.height)} 0 0 cm /Repeat Do\n` };
+function filling(size: Size) {
+  return { ...size, operators: `${pdfNumber(size.width)} 0 0 ${pdfNumber(size.height)} 0 0 cm /Repeat Do\n` };
 }
 
 interface Pixels {
   readonly width: number;
   readonly height: number;
   readonly channels: 3 | 4;
-  readonly pixels: Buffer;
+  readonly pixels: Uint8Array;
 }
 
 /** An image of sRGB bytes, what is clear as a soft mask. Source: ISO 32000-1, 8.9.5 and 11.6.5.3. */
 function imageOf({ context }: Document, { width, height, channels, pixels }: Pixels): Ref {
-  const image = (bytes: Buffer, space: string, mask?: Ref) =>
+  const image = (bytes: Uint8Array, space: string, mask?: Ref) =>
     context.register(
       context.stream(deflateSync(bytes), {
         Type: 'XObject',
@@ -178,7 +173,7 @@ function imageOf({ context }: Document, { width, height, channels, pixels }: Pix
   const colours = Buffer.alloc(width * height * 3);
   const mask = Buffer.alloc(width * height);
   for (let pixel = 0; pixel < mask.length; pixel += 1) {
-    pixels.copy(colours, pixel * 3, pixel * 4, pixel * 4 + 3);
+    colours.set(pixels.subarray(pixel * 4, pixel * 4 + 3), pixel * 3);
     mask[pixel] = pixels[pixel * 4 + 3]!;
   }
   return image(colours, 'DeviceRGB', image(mask, 'DeviceGray'));

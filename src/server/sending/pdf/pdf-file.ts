@@ -27,13 +27,13 @@ export interface PdfMaking {
  */
 export function pdfFile(making: PdfMaking): AsyncIterable<Uint8Array> {
   const { design, unit, query, told } = making;
-  const pages = pageWishOf(design, unit, query);
+  const wish = pageWishOf(design, unit, query);
   const look = { scale: scaleOf(design, query), look: lookOf(query), stretch: stretchOf(query) };
-  planPages(pages);
+  const plan = planPages(wish);
   const ticket = query.get('ticket') === 'none' ? undefined : ticketOf(making);
   return (async function* () {
     const { writePdf } = await import('./write-pdf.ts');
-    yield await writePdf({ design, unit, pages, look, ticket, at: new Date() }, told);
+    yield await writePdf({ design, unit, plan, wish, look, ticket, at: new Date() }, told);
   })();
 }
 

@@ -3,14 +3,11 @@ import { pixelOf } from '../../../core/design/lay/lay-schema.ts';
 import { parseLengthOrNone } from '../../../core/design/tiling/tiling-numbers.ts';
 import { type Rational, toNumber } from '../../../core/exact/rational.ts';
 import type { Rectangle, Vector } from '../../../core/exact/vector.ts';
-import type { PageWish, Size } from '../../../core/formats/page/page-plan.ts';
+import { OVERLAP, type PageWish, type Size } from '../../../core/formats/page/page-plan.ts';
 import { parsePaper } from '../../../core/formats/page/paper.ts';
 import { sizeOfSheet } from '../../../core/formats/picture-order.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../../../core/repeat/repeat-unit.ts';
 import { sheetOf, stretchOf } from '../query-wishes.ts';
-
-/** What pages that are put together lie over each other by, in millimetres, when nothing is said. */
-const OVERLAP = 10;
 
 /**
  * The pages that a query asks for: `paper`, `bleed`, `marks`, `overlap`, and the size of the cloth as for a sheet. Without a

@@ -1,5 +1,5 @@
 import type { Box } from '../../../core/formats/page/page-plan.ts';
-import { number } from '../../../core/formats/pdf/path-operators.ts';
+import { pdfNumber } from '../../../core/formats/pdf/path-operators.ts';
 import type { Cloth } from './cloth-pattern.ts';
 import { type Document, type Page, PDFDict, PDFName, POINTS } from './pdf-lib.ts';
 
@@ -25,7 +25,7 @@ export function showCloth(
   const name = `Cloth${patterns.keys().length}`;
   patterns.set(PDFName.of(name), cloth.patternAt({ x: points(corner.x), y: points(corner.y) }, unit));
   resources.set(PDFName.of('Pattern'), patterns);
-  const box = [area.x, area.y, area.width, area.height].map((each) => number(points(each))).join(' ');
+  const box = [area.x, area.y, area.width, area.height].map((each) => pdfNumber(points(each))).join(' ');
   addOperators(document, page, `q /Pattern cs /${name} scn ${box} re f Q\n`);
 }
 

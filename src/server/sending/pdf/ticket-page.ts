@@ -26,13 +26,13 @@ export function addTicket(
 ): void {
   const page = document.addPage([WIDTH, HEIGHT]);
   let y = HEIGHT - EDGE - 16;
-  write(page, fonts.strong, design.name, { x: EDGE, y, size: 18 });
+  writeText(page, fonts.strong, design.name, { x: EDGE, y, size: 18 });
   y -= 16;
-  if (design.number !== '') write(page, fonts.text, design.number, { x: EDGE, y, size: 10, hex: ASH });
+  if (design.number !== '') writeText(page, fonts.text, design.number, { x: EDGE, y, size: 10, hex: ASH });
   y -= 22;
   for (const [name, value] of lines) {
-    write(page, fonts.text, name, { x: EDGE, y, size: 9, hex: ASH });
-    write(page, fonts.numbers, value, { x: EDGE + 34 * POINTS, y, size: 9 });
+    writeText(page, fonts.text, name, { x: EDGE, y, size: 9, hex: ASH });
+    writeText(page, fonts.numbers, value, { x: EDGE + 34 * POINTS, y, size: 9 });
     y -= 14;
   }
   y -= ROW;
@@ -41,13 +41,13 @@ export function addTicket(
     const x = EDGE + column * (WIDTH / 2 - EDGE);
     const low = y - Math.floor(at / 2) * ROW;
     page.drawRectangle({ x, y: low, width: CHIP, height: CHIP, color: colour(hex) });
-    write(page, fonts.text, name, { x: x + CHIP + 6, y: low + CHIP - 7, size: 9 });
-    write(page, fonts.numbers, hex, { x: x + CHIP + 6, y: low + 1, size: 7, hex: ASH });
+    writeText(page, fonts.text, name, { x: x + CHIP + 6, y: low + CHIP - 7, size: 9 });
+    writeText(page, fonts.numbers, hex, { x: x + CHIP + 6, y: low + 1, size: 7, hex: ASH });
   });
 }
 
 /** Text on a page, no wider than the page is. */
-export function write(
+export function writeText(
   page: Page,
   font: Fonts[keyof Fonts],
   text: string,

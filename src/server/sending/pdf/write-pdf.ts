@@ -7,9 +7,8 @@ import {
   type PagePlan,
   type PageWish,
   type PlannedPage,
-  planPages,
 } from '../../../core/formats/page/page-plan.ts';
-import { number } from '../../../core/formats/pdf/path-operators.ts';
+import { pdfNumber } from '../../../core/formats/pdf/path-operators.ts';
 import type { RepeatUnit } from '../../../core/repeat/repeat-unit.ts';
 import { type Cloth, type ClothLook, clothOf } from './cloth-pattern.ts';
 import { nameDocument } from './name-document.ts';
@@ -24,14 +23,16 @@ import {
   POINTS,
 } from './pdf-lib.ts';
 import { addOperators, showCloth } from './show-cloth.ts';
-import { addTicket, type TicketLine, write } from './ticket-page.ts';
+import { addTicket, type TicketLine, writeText } from './ticket-page.ts';
 
 /** A PDF as it is asked for. */
 export interface PdfOrder {
   /** As its ticket shows it. */
   readonly design: Design;
   readonly unit: RepeatUnit;
-  readonly pages: PageWish;
+  readonly plan: PagePlan;
+  /** As the pages were planned by. */
+  readonly wish: PageWish;
   readonly look: ClothLook;
   /** Lines of the ticket page; undefined for none. */
   readonly ticket: ((kind: Cloth['kind'], plan: PagePlan) => readonly TicketLine[]) | undefined;
@@ -45,14 +46,13 @@ const MOST_POINTS = 14_400;
 /**
  * Cloth at true size on pages, the repeat once as a tiling pattern.
  * @param told  hears how many pages there are
- * @throws CoreError as `planPages` and `clothOf`
+ * @throws CoreError as `clothOf`
  */
 export async function writePdf(
   order: PdfOrder,
   told: (made: number, of: number) => void,
 ): Promise<Uint8Array> {
-  const { design, unit, pages: wish, look, ticket, at } = order;
-  const plan = planPages(wish);
+  const { design, unit, plan, wish, look, ticket, at } = order;
   const document = await PDFDocument.create();
   nameDocument(document, { title: design.name, number: design.number, at });
   const fonts = await embedFonts(document);
@@ -87,12 +87,12 @@ function addPage(document: Document, planned: PlannedPage, { cloth, fonts, plan,
   showCloth(document, page, { cloth, area: bleed, corner }, unit);
   const marks = [...(wish.marks ? cropMarks(planned) : []), ...joinMarks(planned, plan, wish.overlap)];
   const lines = marks.map((line) => lineOf(line, points)).join('');
-  addOperators(document, page, `q 0 0 0 RG ${number(points(0.1))} w ${lines}Q\n`);
+  addOperators(document, page, `q 0 0 0 RG ${pdfNumber(points(0.1))} w ${lines}Q\n`);
   if (planned.part !== undefined) label(page, fonts, planned.part, plan);
 }
 
 function lineOf([fromX, fromY, toX, toY]: MarkLine, points: (millimetres: number) => number): string {
-  const at = (x: number, y: number) => `${number(points(x))} ${number(points(y))}`;
+  const at = (x: number, y: number) => `${pdfNumber(points(x))} ${pdfNumber(points(y))}`;
   return `${at(fromX, fromY)} m ${at(toX, toY)} l S `;
 }
 
@@ -103,5 +103,5 @@ function label(
   plan: PagePlan,
 ): void {
   const text = `row ${row} of ${plan.down}, column ${column} of ${plan.across} · print at 100 %`;
-  write(page, fonts.text, text, { x: 12 * POINTS, y: 3 * POINTS, size: 7 });
+  writeText(page, fonts.text, text, { x: 12 * POINTS, y: 3 * POINTS, size: 7 });
 }
