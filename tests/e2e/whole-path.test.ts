@@ -55,7 +55,7 @@ test('a plaid typed from counts, saved, found again, and sent as tiles that repe
 
   await page.goto('/');
   await page.getByRole('searchbox').fill('ferry');
-  await expect(page.getByRole('link')).toHaveCount(1);
+  await expect(page.getByRole('listitem').getByRole('link')).toHaveCount(1);
   await page.getByRole('link', { name: 'Ferry blanket' }).click();
   await clothShown(page);
   await expect(page.getByRole('textbox', { name: /^Warp/ })).toHaveValue('A/12 B6 C/4');
@@ -65,7 +65,7 @@ test('a plaid typed from counts, saved, found again, and sent as tiles that repe
   const send = (name: string) =>
     take(page, () => page.getByRole('button', { name: `Send the ${name}` }).click());
   const png = await send('PNG');
-  expect(png.name).toBe('Ferry blanket.png');
+  expect(png.name).toBe('Ferry blanket V 001.png');
   const picture = PNG.sync.read(png.bytes);
   expect([picture.width, picture.height]).toEqual([112, 112]);
   expectCloth(picture.data, 4);
