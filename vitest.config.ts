@@ -7,6 +7,8 @@ const TIMEOUT = 120_000;
 export default defineConfig({
   test: {
     maxWorkers: availableParallelism(),
+    // Files share what is imported, which takes longer than most of their tests; none of them changes a module.
+    isolate: false,
     projects: [
       {
         test: {
