@@ -18,12 +18,19 @@ export const PORT = portOf(Number(process.env['TEST_PARALLEL_INDEX'] ?? 0));
 /** Port of the loom that this worker's server is started with. */
 export const LOOM_PORT = loomPortOf(PORT);
 
+/** Port of the print house that this worker's server orders from. */
+export const HOUSE_PORT = housePortOf(PORT);
+
 function portOf(worker: number): number {
   return Number(process.env['VETRO_E2E_PORT'] ?? 4390) + worker * PORTS_A_WORKER;
 }
 
 function loomPortOf(port: number): number {
   return port + 7;
+}
+
+function housePortOf(port: number): number {
+  return port + 8;
 }
 
 export default defineConfig({
@@ -55,6 +62,7 @@ export default defineConfig({
       env: {
         VETRO_DATA: join(process.env['VETRO_E2E_DATA']!, `${worker}.db`),
         VETRO_LOOM_PORT: String(loomPortOf(port)),
+        VETRO_PRINT_HOUSE: `http://127.0.0.1:${housePortOf(port)}`,
         PORT: String(port),
         HOST: '127.0.0.1',
       },

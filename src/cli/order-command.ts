@@ -1,16 +1,12 @@
 import { writeFileSync } from 'node:fs';
-import type { PrintAnswer, PrintOrder } from '../contracts/print-house.ts';
-import { compile } from '../core/design/compile-design.ts';
-import type { Design } from '../core/design/design-schema.ts';
-import { pixelOf } from '../core/design/lay/lay-schema.ts';
+import { type PrintAnswer, standingOf } from '../contracts/print-house.ts';
 import { CoreError } from '../core/error.ts';
 import { parseExact } from '../core/exact/parse-exact.ts';
 import { toNumber } from '../core/exact/rational.ts';
-import { holdsWhole, orderPicture } from '../core/formats/picture-order.ts';
-import { parseLength } from '../core/units/length.ts';
-import { parseResolution } from '../core/units/resolution.ts';
 import { type House, orderPrint } from '../server/print-house/order-print.ts';
+import { printOrderOf, tileQuery } from '../server/print-house/print-wish.ts';
 import { makeFile } from '../server/sending/make-file.ts';
+import { standsWords } from '../wording/print-words.ts';
 import { picturesOf } from './pictures-of.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT, tell } from './run.ts';
@@ -29,19 +25,13 @@ export interface OrderOptions {
 export async function orderCommand(path: string, options: OrderOptions): Promise<number> {
   const design = readDesignFile(path);
   const pictures = await picturesOf(design);
-  const picture = orderPicture(compile(design, pictures), { dpi: parseResolution(options.dpi) }, undefined);
-  const order: PrintOrder = {
-    name: design.name,
+  const wish = {
+    design,
     kind: options.output === undefined ? 'run' : 'strike-off',
-    substrate: options.substrate,
-    length: lengthOf(design, options.length),
-    dpi: toNumber(parseResolution(options.dpi)),
-    width: picture.width,
-    height: picture.height,
-    repeats: holdsWhole(picture),
-  };
-  const query = new URLSearchParams({ dpi: options.dpi });
-  const { pieces } = makeFile({ design, file: 'tile.png', query, pictures });
+    query: new URLSearchParams({ substrate: options.substrate, length: options.length, dpi: options.dpi }),
+  } as const;
+  const order = printOrderOf(wish, pictures);
+  const { pieces } = makeFile({ design, file: 'tile.png', query: tileQuery(wish), pictures });
   const bytes: Uint8Array[] = [];
   for await (const piece of pieces) bytes.push(piece as Uint8Array);
   const printing = { order, file: Uint8Array.from(Buffer.concat(bytes)), mark: options.mark };
@@ -55,33 +45,14 @@ function house({ house: address, patience }: OrderOptions): House {
   return { address, patience: 1000 * toNumber(parseExact(patience)) };
 }
 
-function lengthOf(design: Design, text: string): number {
-  return toNumber(parseLength(text, 'mm', pixelOf(design.resolution)));
-}
-
-const WORDS: Readonly<Record<PrintAnswer['state'], string>> = {
-  taken: 'taken',
-  checked: 'checked, waits its turn',
-  'on-the-table': 'on the table',
-  printing: 'printing',
-  done: 'done',
-  refused: 'refused',
-};
-
-const TROUBLES: Readonly<Record<PrintAnswer['trouble'], string>> = {
-  '': '',
-  jam: ': it stands still, the cloth is jammed',
-  ink: ': it stands still, out of ink',
-};
-
 /** Says on the error output how the order stands, each thing once. */
 function teller(): (answer: PrintAnswer) => void {
   let last = '';
-  return ({ state, printed, length, trouble }) => {
-    const much = state === 'printing' ? ` at ${Math.floor(printed)} of ${Math.round(length)} mm` : '';
+  return (answer) => {
+    const { state, printed, length, trouble } = answer;
     const tenths = Math.floor((10 * printed) / length);
     const name = `${state} ${trouble} ${tenths}`;
-    if (name !== last) tell(`${WORDS[state]}${much}${TROUBLES[trouble]}`);
+    if (name !== last) tell(standsWords({ stands: standingOf(answer), made: printed, of: length }) || state);
     last = name;
   };
 }

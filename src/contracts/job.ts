@@ -1,9 +1,18 @@
 import { z } from 'zod';
+import { PRINT_STANDINGS } from './print-house.ts';
 
 /** Days that a file is kept after it was asked for. */
 export const DAYS_KEPT = 7;
 
 export const JOB_STATES = ['waiting', 'working', 'done', 'failed', 'stopped'] as const;
+
+/** What a print house is asked for: a strike-off, of which a picture comes back, and a run, of which a note does. */
+export const PRINT_FILES = { 'strike-off': 'print.png', run: 'print.txt' } as const;
+
+/** Whether a file comes back from a print house. */
+export function isPrinted({ file }: Pick<Job, 'file'>): boolean {
+  return Object.values<string>(PRINT_FILES).includes(file);
+}
 
 /** A file that is being made, or was. */
 export const jobSchema = z.object({
@@ -16,9 +25,11 @@ export const jobSchema = z.object({
   /** What was asked for, as addresses write it. */
   query: z.string(),
   state: z.enum(JOB_STATES),
-  /** Rows made, and how many there are; 0 of 0 where nobody knows. */
+  /** Rows made, and how many there are; 0 of 0 where nobody knows. In print: millimetres of cloth. */
   made: z.int(),
   of: z.int(),
+  /** How it stands at the print house; empty for what is not there. */
+  stands: z.enum(PRINT_STANDINGS).or(z.literal('')),
   /** Of the file, when it is done. */
   bytes: z.int(),
   /** Why it failed, in a sentence; empty where it did not. */

@@ -1,10 +1,33 @@
 import { z } from 'zod';
 
 /** How an order stands at a print house. */
-export const PRINT_STATES = ['taken', 'checked', 'on-the-table', 'printing', 'done', 'refused'] as const;
+export const PRINT_STATES = [
+  'taken',
+  'checked',
+  'on-the-table',
+  'printing',
+  'done',
+  'refused',
+  'called-off',
+] as const;
 
 /** What keeps a print house from going on. */
 export const PRINT_TROUBLES = ['jam', 'ink'] as const;
+
+/** How an order that goes on stands for whoever ordered: the line to the house may be lost too. */
+export const PRINT_STANDINGS = [
+  'taken',
+  'checked',
+  'on-the-table',
+  'printing',
+  ...PRINT_TROUBLES,
+  'lost',
+] as const;
+export type PrintStanding = (typeof PRINT_STANDINGS)[number];
+
+/** Whether a print house is there to take orders. */
+export const houseSchema = z.object({ address: z.string(), answers: z.boolean() });
+export type HouseFacts = z.infer<typeof houseSchema>;
 
 /** Why a print house refuses an order. */
 export const PRINT_REFUSALS = ['substrate', 'resolution', 'width', 'repeat', 'file', 'colours'] as const;
@@ -41,6 +64,12 @@ export const printAnswerSchema = z.object({
   refusal: z.enum(PRINT_REFUSALS).or(z.literal('')),
 });
 export type PrintAnswer = z.infer<typeof printAnswerSchema>;
+
+/** How an order that goes on stands; empty where it has ended. */
+export function standingOf({ state, trouble }: Pick<PrintAnswer, 'state' | 'trouble'>): PrintStanding | '' {
+  if (state === 'done' || state === 'refused' || state === 'called-off') return '';
+  return trouble === '' ? state : trouble;
+}
 
 /** What a hand at the table does, for trying. */
 export const handSchema = z.strictObject({ do: z.enum(['jam', 'ink', 'mend', 'line']) });

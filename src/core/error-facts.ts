@@ -248,6 +248,8 @@ export interface ErrorFacts {
   'print/strength': Of<'text'>;
   'print/text': Of<'text' | 'blends'>;
 
+  'print/called-off': None;
+  'print/length': Of<'text'>;
   'print/no-answer': Of<'address'>;
   'print/not-taken': Of<'address'>;
   'print/port': Of<'port'>;

@@ -30,7 +30,7 @@ function OpenSent({ initial }: { initial: readonly Job[] }) {
   const queries = useQueryClient();
   const { data: jobs } = useQuery({
     queryKey: JOBS,
-    queryFn: listJobs,
+    queryFn: () => listJobs(),
     initialData: initial,
     refetchInterval: ({ state }) => (state.data?.some(isUnderWay) === true ? ASK_AGAIN : false),
   });

@@ -13,6 +13,7 @@ const JOB: Job = {
   state: 'working',
   made: 0,
   of: 0,
+  stands: '',
   bytes: 0,
   trouble: '',
   madeAt: BEGAN,
@@ -37,6 +38,14 @@ describe('how a job stands', () => {
     [9, { state: 'done' }, 'Made; the file is kept no longer'],
     [9, { state: 'failed', trouble: 'There is no room left.' }, 'There is no room left.'],
     [9, { state: 'stopped' }, 'Stopped'],
+    [9, { file: 'print.png', stands: 'checked' }, 'Checked; waits its turn at the table'],
+    [9, { file: 'print.png', stands: 'printing', made: 20, of: 500 }, 'Printing, 20 of 500 mm'],
+    [
+      9,
+      { stands: 'jam', made: 20, of: 500 },
+      'The cloth is jammed at 20 of 500 mm; it goes on when that is mended',
+    ],
+    [9, { file: 'print.txt', state: 'done', kept: true, bytes: 90 }, 'Printed'],
   ])('after %i s with %j is “%s”', (seconds, job, words) => {
     expect(after(seconds, job)).toBe(words);
   });

@@ -1,4 +1,6 @@
-import { isUnderWay, type Job } from '../contracts/job.ts';
+import { isPrinted, isUnderWay, type Job, PRINT_FILES } from '../contracts/job.ts';
+import { substrateOf } from '../core/print/substrate.ts';
+import { standsWords } from './print-words.ts';
 
 /** How far a job is, from 0 to 1; undefined where nobody knows. */
 export function shareMade({ made, of }: Pick<Job, 'made' | 'of'>): number | undefined {
@@ -13,7 +15,7 @@ export function jobWords(job: Job, now: number): string {
     case 'working':
       return workingWords(job, now);
     case 'done':
-      return job.kept ? `Made, ${bytesText(job.bytes)}` : 'Made; the file is kept no longer';
+      return doneWords(job);
     case 'failed':
       return job.trouble;
     case 'stopped':
@@ -23,7 +25,14 @@ export function jobWords(job: Job, now: number): string {
   }
 }
 
+function doneWords(job: Job): string {
+  const done = isPrinted(job) ? 'Printed' : 'Made';
+  if (!job.kept) return `${done}; the file is kept no longer`;
+  return isPrinted(job) ? done : `${done}, ${bytesText(job.bytes)}`;
+}
+
 function workingWords(job: Job, now: number): string {
+  if (job.stands !== '') return standsWords(job);
   const share = shareMade(job);
   if (share === undefined) return 'Being made…';
   const percent = `${Math.floor(share * 100)} %`;
@@ -58,6 +67,12 @@ export function bytesText(bytes: number): string {
 /** Names of kinds of files by their endings. */
 const KINDS: Readonly<Record<string, string>> = { jpg: 'JPEG', tif: 'TIFF', webp: 'WebP' };
 
+/** What a print house is asked for. */
+const PRINTED: Readonly<Record<string, string>> = {
+  [PRINT_FILES['strike-off']]: 'Strike-off from the print house',
+  [PRINT_FILES.run]: 'Print run',
+};
+
 /** What was asked for, in a few words: "JPEG · 300 x 300 mm · 300 dpi · Night". */
 export function askedWords({ file, query }: Pick<Job, 'file' | 'query'>): string {
   const asked = new URLSearchParams(query);
@@ -66,8 +81,11 @@ export function askedWords({ file, query }: Pick<Job, 'file' | 'query'>): string
     const text = asked.get(name);
     return text === null || text === '' ? [] : [`${before}${text}${after}`];
   };
+  const substrate = asked.get('substrate');
   return [
-    KINDS[ending] ?? ending.toUpperCase(),
+    PRINTED[file] ?? KINDS[ending] ?? ending.toUpperCase(),
+    ...(substrate === null ? [] : [substrateOf(substrate).name]),
+    ...said('length', '', ''),
     ...said('size', '', ''),
     ...said('repeats', '', ' repeats'),
     ...said('dpi', '', ' dpi'),

@@ -84,6 +84,10 @@ export interface SendWish {
   /** Cloth that a strike-off is printed on, and whether it is shown washed. */
   readonly substrate: string;
   readonly washed: boolean;
+  /** Of cloth that is ordered from a print house. */
+  readonly clothLength: string;
+  /** The strike-off that is shown: as it is foreseen, or as it came from the print house. */
+  readonly strikeOff: 'foreseen' | 'came';
   /** Name of a colourway; empty: as it is. */
   readonly colourway: string;
 }
@@ -112,6 +116,8 @@ export const useSend = create<SendWish>(() => ({
   words: '',
   substrate: SUBSTRATES[0]!.key,
   washed: false,
+  clothLength: '500 mm',
+  strikeOff: 'foreseen',
   colourway: '',
 }));
 
@@ -237,6 +243,18 @@ export function queryOf(wish: SendWish, design: Design): URLSearchParams {
     if (wish.what === 'size') query.set('size', wish.size);
     if (wish.shrink.trim() !== '' && wish.file !== 'strike') query.set('shrink', wish.shrink);
   }
+  return query;
+}
+
+/** What is asked of a print house. */
+export function printQueryOf(wish: SendWish, design: Design): URLSearchParams {
+  const query = new URLSearchParams({
+    substrate: wish.substrate,
+    length: wish.clothLength,
+    dpi: design.resolution,
+  });
+  if (wish.shrink.trim() !== '') query.set('shrink', wish.shrink);
+  if (wish.colourway !== '') query.set('colourway', wish.colourway);
   return query;
 }
 

@@ -5,6 +5,7 @@ import { SUBSTRATES, substrateOf } from '../../core/print/substrate.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
 import { useDesign } from '../state/bench-store.ts';
+import { PrintOrders } from './print-orders.tsx';
 import { useSend } from './send-store.ts';
 
 /** Differences from which a shade is seen to be another, and from which it is far off (CIEDE2000, common practice). */
@@ -37,14 +38,17 @@ export function StrikeOffFields() {
         ]}
         onChange={(state) => useSend.setState({ washed: state === 'washed' })}
       />
-      <table className="w-full border-collapse text-[13px]">
-        <caption className="label text-left">Each shade, in print, and how far off</caption>
+      <span className="label -mb-2" id="shade-prints">
+        Each shade, in print, and how far off
+      </span>
+      <table aria-labelledby="shade-prints" className="w-full border-collapse text-[13px]">
         <tbody>
           {prints.map((print) => (
             <PrintRow key={print.shade.key} print={print} />
           ))}
         </tbody>
       </table>
+      <PrintOrders />
     </>
   );
 }

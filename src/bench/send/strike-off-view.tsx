@@ -1,8 +1,11 @@
 import { useState } from 'react';
+import type { Job } from '../../contracts/job.ts';
 import { substrateOf } from '../../core/print/substrate.ts';
+import { clockText } from '../../wording/measures.ts';
 import type { Size } from '../cloth/cloth-camera.ts';
 import { useBenchState } from '../state/bench-store.ts';
 import { useSend } from './send-store.ts';
+import { cameBack, usePrinted } from './use-printed.ts';
 
 /** Pixels an inch at which both are shown: about true size, fine enough that threads are seen. */
 const DPI = 150;
@@ -16,7 +19,8 @@ const CAPTION = 40;
 export function StrikeOffView({ view }: { view: Size }) {
   const id = useBenchState((state) => state.id);
   const version = useBenchState((state) => state.version);
-  const { substrate, washed, colourway } = useSend();
+  const { substrate, washed, colourway, strikeOff } = useSend();
+  const came = usePrinted(({ orders }) => cameBack(orders));
   const width = Math.floor((view.width - 2 * MARGIN - GAP) / 2);
   const height = Math.floor(view.height - 2 * MARGIN - CAPTION);
   if (width < 40 || height < 40) return null;
@@ -34,14 +38,24 @@ export function StrikeOffView({ view }: { view: Size }) {
   return (
     <div className="flex h-full items-start justify-center gap-5 p-7">
       <Piece title="As it is designed" src={`${folder}/tile.png?${query}`} width={width} height={height} />
-      <Piece
-        title={`In print on ${name.toLowerCase()}${washed ? ', washed' : ''}`}
-        src={`${folder}/strike-off.png?${printed}`}
-        width={width}
-        height={height}
-      />
+      {strikeOff === 'came' && came !== undefined ? (
+        <Piece title={cameWords(came)} src={`/api/jobs/${came.id}/file`} width={width} height={height} />
+      ) : (
+        <Piece
+          title={`In print on ${name.toLowerCase()}${washed ? ', washed' : ''}`}
+          src={`${folder}/strike-off.png?${printed}`}
+          width={width}
+          height={height}
+        />
+      )}
     </div>
   );
+}
+
+/** What came back is of the design as it stood when it was ordered. */
+function cameWords({ query, madeAt }: Job): string {
+  const cloth = substrateOf(new URLSearchParams(query).get('substrate') ?? '').name.toLowerCase();
+  return `From the print house on ${cloth}, ordered ${clockText(madeAt, new Date(madeAt))}`;
 }
 
 interface PieceProps extends Size {
@@ -57,7 +71,7 @@ function Piece({ title, src, width, height }: PieceProps) {
         <img
           src={src}
           alt={title}
-          className={`block transition-opacity motion-reduce:transition-none ${shown === src ? '' : 'opacity-60'}`}
+          className={`block max-w-none transition-opacity motion-reduce:transition-none ${shown === src ? '' : 'opacity-60'}`}
           onLoad={() => setShown(src)}
         />
       </div>

@@ -8,6 +8,8 @@ const WORDS: ReadonlyMap<string, string> = new Map([
   ['texture.png', 'texture'],
   ['faces.csv', 'faces'],
   ['strike-off.png', 'strike-off'],
+  ['print.png', 'printed'],
+  ['print.txt', 'print run'],
 ]);
 
 /** Characters that some file system refuses. Source: Microsoft Learn, "Naming Files, Paths, and Namespaces". */

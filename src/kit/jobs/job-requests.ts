@@ -12,9 +12,10 @@ export async function orderJob(order: NewJob): Promise<Job> {
   return jobSchema.parse(await request('POST', '/api/jobs', order));
 }
 
-/** The newest jobs first. @throws RequestError */
-export async function listJobs(): Promise<readonly Job[]> {
-  return jobsSchema.parse(await request('GET', '/api/jobs'));
+/** The newest jobs first, of all designs or of one. @throws RequestError */
+export async function listJobs(designId?: string): Promise<readonly Job[]> {
+  const query = designId === undefined ? '' : `?design=${encodeURIComponent(designId)}`;
+  return jobsSchema.parse(await request('GET', `/api/jobs${query}`));
 }
 
 /** @throws RequestError */

@@ -4,7 +4,7 @@ import type { Design } from '../../core/design/design-schema.ts';
 import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError, errorFrom, type Facts } from '../../core/error.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
-import type { Database, JobTable } from './schema.ts';
+import type { Database, JobTable, Lane } from './schema.ts';
 
 /** Most jobs that wait. */
 const MOST_WAITING = 200;
@@ -26,6 +26,7 @@ const LISTED = [
   'state',
   'made',
   'of',
+  'stands',
   'bytes',
   'problem',
   'made_at',
@@ -43,6 +44,7 @@ export interface JobStart {
   readonly query: string;
   readonly name: string;
   readonly key: string;
+  readonly lane: Lane;
   readonly now: string;
 }
 
@@ -63,7 +65,7 @@ export async function addJob(db: Kysely<Database>, start: JobStart): Promise<voi
     .where('state', '=', 'waiting')
     .executeTakeFirstOrThrow();
   if (waiting >= MOST_WAITING) throw new CoreError('job/too-many', { most: MOST_WAITING });
-  const { id, designId, document, file, query, name, key, now } = start;
+  const { id, designId, document, file, query, name, key, lane, now } = start;
   await db
     .insertInto('job')
     .values({
@@ -75,6 +77,7 @@ export async function addJob(db: Kysely<Database>, start: JobStart): Promise<voi
       query,
       name,
       key,
+      lane,
       state: 'waiting',
       made_at: now,
       began_at: null,
@@ -83,13 +86,19 @@ export async function addJob(db: Kysely<Database>, start: JobStart): Promise<voi
     .execute();
 }
 
-/** The job that has waited longest, as begun; undefined when none waits. */
-export async function beginNext(db: Kysely<Database>, now: string): Promise<JobToDo | undefined> {
+/** The job of a lane that has waited longest, as begun; undefined when none waits. */
+export async function beginNext(db: Kysely<Database>, lane: Lane, now: string): Promise<JobToDo | undefined> {
   const row = await db
     .updateTable('job')
     .set(({ eb }) => ({ state: 'working', began_at: now, tries: eb('tries', '+', 1), made: 0, of: 0 }))
     .where('id', '=', ({ selectFrom }) =>
-      selectFrom('job').select('id').where('state', '=', 'waiting').orderBy('made_at').orderBy('id').limit(1),
+      selectFrom('job')
+        .select('id')
+        .where('state', '=', 'waiting')
+        .where('lane', '=', lane)
+        .orderBy('made_at')
+        .orderBy('id')
+        .limit(1),
     )
     .returningAll()
     .executeTakeFirst();
@@ -103,12 +112,17 @@ export async function beginNext(db: Kysely<Database>, now: string): Promise<JobT
   };
 }
 
-export async function tellRows(
+export async function tellStanding(
   db: Kysely<Database>,
   id: string,
-  { made, of }: { readonly made: number; readonly of: number },
+  { made, of, stands }: Pick<Job, 'made' | 'of' | 'stands'>,
 ): Promise<void> {
-  await db.updateTable('job').set({ made, of }).where('id', '=', id).where('state', '=', 'working').execute();
+  await db
+    .updateTable('job')
+    .set({ made, of, stands })
+    .where('id', '=', id)
+    .where('state', '=', 'working')
+    .execute();
 }
 
 /** How a job ended. */
@@ -123,6 +137,7 @@ export async function endJob(db: Kysely<Database>, id: string, end: JobEnd, now:
     .updateTable('job')
     .set({
       state: end.state,
+      stands: '',
       bytes: end.state === 'done' ? end.bytes : 0,
       problem: end.state === 'failed' ? JSON.stringify(end.problem) : '',
       ended_at: now,
@@ -136,13 +151,17 @@ export async function endJob(db: Kysely<Database>, id: string, end: JobEnd, now:
 /** Most times that a job is begun before it is told that it failed. */
 const MOST_TRIES = 3;
 
-/** After the server ended in the middle of jobs: they wait again, or have failed when that came too often. */
+/**
+ * After the server ended in the middle of jobs: they wait again, or have failed when that came too often. What is being
+ * printed goes on at the print house meanwhile, so it is asked about however often that comes.
+ */
 export async function takeUpJobs(db: Kysely<Database>, now: string): Promise<void> {
   const problem = JSON.stringify({ code: 'job/lost', facts: { times: MOST_TRIES } });
   await db
     .updateTable('job')
     .set({ state: 'failed', problem, ended_at: now })
     .where('state', '=', 'working')
+    .where('lane', '=', 'here')
     .where('tries', '>=', MOST_TRIES)
     .execute();
   await db.updateTable('job').set({ state: 'waiting' }).where('state', '=', 'working').execute();
@@ -182,14 +201,11 @@ async function findRow(db: Kysely<Database>, id: string): Promise<ListedRow> {
 export async function listJobs(
   db: Kysely<Database>,
   isKept: (key: string) => boolean,
+  designId?: string,
 ): Promise<readonly Job[]> {
-  const rows = await db
-    .selectFrom('job')
-    .select(LISTED)
-    .orderBy('made_at', 'desc')
-    .orderBy('id', 'desc')
-    .limit(MOST_LISTED)
-    .execute();
+  let listed = db.selectFrom('job').select(LISTED);
+  if (designId !== undefined) listed = listed.where('design_id', '=', designId);
+  const rows = await listed.orderBy('made_at', 'desc').orderBy('id', 'desc').limit(MOST_LISTED).execute();
   return rows.map((row) => jobOf(row, isKept));
 }
 
@@ -237,6 +253,7 @@ function jobOf(row: ListedRow, isKept: (key: string) => boolean): Job {
     state,
     made: row.made,
     of: row.of,
+    stands: row.stands,
     bytes: row.bytes,
     trouble: troubleOf(row.problem),
     madeAt: row.made_at,

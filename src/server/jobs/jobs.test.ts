@@ -8,7 +8,7 @@ import { isUnderWay } from '../../contracts/job.ts';
 import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import { openDatabase } from '../db/open-database.ts';
-import { type Jobs, type JobsRoom, type Make, makeJobs } from './jobs.ts';
+import { type Jobs, type Make, makeJobs } from './jobs.ts';
 import { keptFiles } from './kept-files.ts';
 
 const DESIGN = readDesignText(writeDesignText(sampleDesign(SAMPLE)));
@@ -28,16 +28,24 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 const make: Make = async ({ query, path }, { signal, told }) => {
   made.push(query);
   writeFileSync(path, `made ${query}`);
-  told(3, 10);
+  told({ made: 3, of: 10, stands: query.includes('jam') ? 'jam' : '' });
   if (query.includes('wait'))
     await new Promise((_, reject) => signal.addEventListener('abort', () => reject(signal.reason)));
   if (query.includes('refuse')) throw new CoreError('send/quality', { text: '0' });
   if (query.includes('break')) throw new Error('broken on purpose');
 };
 
-async function open(more: Partial<JobsRoom> = {}): Promise<Jobs> {
+async function open({
+  with: maker = make,
+  now,
+}: {
+  readonly with?: Make;
+  readonly now?: () => Date;
+} = {}): Promise<Jobs> {
   const db = await openDatabase(join(folder, 'vetro.db'));
-  return makeJobs({ db, files: keptFiles(join(folder, 'sent')), make, atOnce: 1, ...more });
+  const lane = { make: maker, atOnce: 1 };
+  const files = keptFiles(join(folder, 'sent'));
+  return makeJobs({ db, files, lanes: { here: lane, print: lane }, ...(now !== undefined && { now }) });
 }
 
 async function until(jobs: Jobs, { id }: Job, holds: (job: Job) => boolean): Promise<Job> {
@@ -105,7 +113,7 @@ describe('jobs', () => {
   });
 
   it('are begun again when the server ended, but not for ever', async () => {
-    const before = await open({ make: () => new Promise(() => {}) });
+    const before = await open({ with: () => new Promise(() => {}) });
     const job = await order(before, 'dpi=96');
     await until(before, job, ({ state }) => state === 'working');
     writeFileSync(join(folder, 'sent', 'earlier.part'), 'half');
@@ -114,9 +122,9 @@ describe('jobs', () => {
     await after.takeUp();
     expect(existsSync(join(folder, 'sent', 'earlier.part'))).toBe(false);
     expect(await until(after, job, ended)).toMatchObject({ state: 'done' });
-    const often = await order(await open({ make: () => new Promise(() => {}) }), 'dpi=97');
+    const often = await order(await open({ with: () => new Promise(() => {}) }), 'dpi=97');
     for (let time = 0; time < 2; time += 1)
-      await (await open({ make: () => new Promise(() => {}) })).takeUp();
+      await (await open({ with: () => new Promise(() => {}) })).takeUp();
     const last = await open();
     await last.takeUp();
     expect(await last.find(often.id)).toMatchObject({
@@ -145,6 +153,23 @@ describe('jobs', () => {
     await expect(jobs.find(old.id)).rejects.toThrow('job/missing');
     await expect.poll(() => readdirSync(join(folder, 'sent'))).toEqual([`${going.id}.part`]);
     await jobs.stop(going.id);
+  });
+
+  it('are printed each for itself, beside what is made here, and asked about however often the server ends', async () => {
+    const jobs = await open();
+    const print = (query: string) => jobs.order({ ...ORDER, file: 'print.png', query });
+    const here = await until(jobs, await order(jobs, 'wait=1'), ({ made: rows }) => rows === 3);
+    const first = await until(jobs, await print('length=1m'), ended);
+    await until(jobs, await jobs.again(first.id), ended);
+    expect(made).toEqual(['wait=1', 'length=1m', 'length=1m']);
+    const jammed = await until(jobs, await print('jam&wait'), ({ stands }) => stands !== '');
+    expect(jammed).toMatchObject({ stands: 'jam', state: 'working', made: 3, of: 10 });
+    for (let time = 0; time < 5; time += 1)
+      await (await open({ with: () => new Promise(() => {}) })).takeUp();
+    expect(await jobs.find(jammed.id)).toMatchObject({ state: 'working' });
+    expect(await jobs.find(here.id)).toMatchObject({ state: 'failed' });
+    expect(await jobs.stop(jammed.id)).toMatchObject({ state: 'stopped', stands: '' });
+    await expect(jobs.stop(here.id)).resolves.toMatchObject({ state: 'failed' });
   });
 
   it('leave the list only when they have ended', async () => {

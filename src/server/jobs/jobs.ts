@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { Kysely } from 'kysely';
-import { DAYS_KEPT, type Job } from '../../contracts/job.ts';
+import { DAYS_KEPT, isPrinted, type Job } from '../../contracts/job.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError, type Facts } from '../../core/error.ts';
@@ -17,9 +17,9 @@ import {
   listJobs,
   removeJob,
   takeUpJobs,
-  tellRows,
+  tellStanding,
 } from '../db/job-table.ts';
-import type { Database } from '../db/schema.ts';
+import type { Database, Lane } from '../db/schema.ts';
 import { nameOf } from '../sending/send-file.ts';
 import type { KeptFiles } from './kept-files.ts';
 
@@ -31,15 +31,19 @@ export interface Order {
   readonly query: string;
 }
 
+/** How far a job is that goes on. */
+export type Standing = Pick<Job, 'made' | 'of' | 'stands'>;
+
 /** Makes a file at a path. @throws CoreError of the maker */
 export type Make = (
-  order: Omit<Order, 'designId'> & { readonly path: string },
-  options: { readonly signal: AbortSignal; readonly told: (made: number, of: number) => void },
+  order: Omit<Order, 'designId'> & { readonly id: string; readonly path: string },
+  options: { readonly signal: AbortSignal; readonly told: (standing: Standing) => void },
 ) => Promise<void>;
 
 export interface Jobs {
   readonly order: (order: Order) => Promise<Job>;
-  readonly list: () => Promise<readonly Job[]>;
+  /** The newest first, of all designs or of one. */
+  readonly list: (designId?: string) => Promise<readonly Job[]>;
   readonly find: (id: string) => Promise<Job>;
   /** Stops a job that waits or goes on. */
   readonly stop: (id: string) => Promise<Job>;
@@ -55,10 +59,14 @@ export interface Jobs {
 export interface JobsRoom {
   readonly db: Kysely<Database>;
   readonly files: KeptFiles;
-  readonly make: Make;
-  /** Jobs that go on at a time. */
-  readonly atOnce: number;
+  readonly lanes: Readonly<Record<Lane, LaneRoom>>;
   readonly now?: () => Date;
+}
+
+/** Who makes the jobs of a lane, and how many of them at a time. */
+export interface LaneRoom {
+  readonly make: Make;
+  readonly atOnce: number;
 }
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -69,10 +77,10 @@ const TIDY = 60 * 60 * 1000;
 /** Milliseconds between two times that rows are written down. */
 const EVERY = 400;
 
-/** Files that are made one after another, whoever asked, and kept for some days. */
-export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: JobsRoom): Jobs {
+/** Files that are made one after another in each lane, whoever asked, and kept for some days. */
+export function makeJobs({ db, files, lanes, now = () => new Date() }: JobsRoom): Jobs {
   const running = new Map<string, AbortController>();
-  let begun = 0;
+  const begun: Record<Lane, number> = { here: 0, print: 0 };
   const time = () => now().toISOString();
 
   let tidied = 0;
@@ -87,30 +95,31 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
     await files.dropOthers(await keysSince(db, since), [...running.keys()]);
   };
 
-  const begin = async (): Promise<void> => {
-    while (begun < atOnce) {
+  const begin = async (lane: Lane): Promise<void> => {
+    const { make, atOnce } = lanes[lane];
+    while (begun[lane] < atOnce) {
       // Counted before the database is asked, so that two calls do not begin more than they may.
-      begun += 1;
-      const next = await beginNext(db, time()).catch((error: unknown) => {
-        begun -= 1;
+      begun[lane] += 1;
+      const next = await beginNext(db, lane, time()).catch((error: unknown) => {
+        begun[lane] -= 1;
         throw error;
       });
       if (next === undefined) {
-        begun -= 1;
+        begun[lane] -= 1;
         return;
       }
-      void work(next).finally(() => {
-        begun -= 1;
-        begin().catch(console.error);
+      void work(next, make).finally(() => {
+        begun[lane] -= 1;
+        begin(lane).catch(console.error);
       });
     }
   };
 
-  const work = async (job: JobToDo): Promise<void> => {
+  const work = async (job: JobToDo, make: Make): Promise<void> => {
     const stop = new AbortController();
     running.set(job.id, stop);
     try {
-      if (!files.has(job.key)) await makeFile(job, stop.signal);
+      if (!files.has(job.key)) await makeFile(job, make, stop.signal);
       await endJob(db, job.id, { state: 'done', bytes: await files.size(job.key) }, time());
     } catch (error) {
       await files.drop(job.id).catch(console.error);
@@ -123,16 +132,19 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
 
   const makeFile = async (
     { id, document, file, query, key }: JobToDo,
+    make: Make,
     signal: AbortSignal,
   ): Promise<void> => {
     let written = 0;
-    const told = (made: number, of: number) => {
+    let last = '';
+    const told = (standing: Standing) => {
       const at = Date.now();
-      if (at - written < EVERY) return;
+      if (at - written < EVERY && standing.stands === last) return;
       written = at;
-      void tellRows(db, id, { made, of }).catch(console.error);
+      last = standing.stands;
+      void tellStanding(db, id, standing).catch(console.error);
     };
-    await make({ design: document, file, query, path: files.partOf(id) }, { signal, told });
+    await make({ id, design: document, file, query, path: files.partOf(id) }, { signal, told });
     await files.keep(id, key);
   };
 
@@ -142,6 +154,7 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
     asked.delete('save');
     asked.delete('v');
     const text = String(asked);
+    const lane = isPrinted({ file }) ? 'print' : 'here';
     await addJob(db, {
       id,
       designId,
@@ -149,10 +162,12 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
       file,
       query: text,
       name: nameOf({ design, file, query: asked }),
-      key: keyOf(design, file, text),
+      // What is printed is printed for this job alone.
+      key: isPrinted({ file }) ? id + endingOf(file) : keyOf(design, file, text),
+      lane,
       now: time(),
     });
-    await begin();
+    await begin(lane);
     tidy().catch(console.error);
     return find(id);
   };
@@ -162,7 +177,7 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
   return {
     order,
     find,
-    list: () => listJobs(db, files.has),
+    list: (designId) => listJobs(db, files.has, designId),
     stop: async (id) => {
       await endJob(db, id, { state: 'stopped' }, time());
       running.get(id)?.abort(new Error('stopped'));
@@ -178,7 +193,8 @@ export function makeJobs({ db, files, make, atOnce, now = () => new Date() }: Jo
     takeUp: async () => {
       await tidy();
       await takeUpJobs(db, time());
-      await begin();
+      await begin('here');
+      await begin('print');
     },
   };
 }
@@ -189,7 +205,11 @@ function keyOf(design: Design, file: string, query: string): string {
     .update(`${file}?${query}\n`)
     .update(writeDesignText(design))
     .digest('hex');
-  return `${hash}${file.slice(file.lastIndexOf('.'))}`;
+  return hash + endingOf(file);
+}
+
+function endingOf(file: string): string {
+  return file.slice(file.lastIndexOf('.'));
 }
 
 /** What went wrong, to be told in words; our own faults are logged. */

@@ -1,5 +1,5 @@
 import type { Kysely } from 'kysely';
-import type { Job, NewJob } from '../../contracts/job.ts';
+import { isPrinted, type Job, type NewJob } from '../../contracts/job.ts';
 import { CoreError } from '../../core/error.ts';
 import { findDesign } from '../db/design-table.ts';
 import type { Database } from '../db/schema.ts';
@@ -11,7 +11,7 @@ export async function orderJob(
   db: Kysely<Database>,
   { designId, version, file, query }: NewJob,
 ): Promise<Job> {
-  refuseUnknown(file);
+  if (!isPrinted({ file })) refuseUnknown(file);
   const stored = await findDesign(db, designId);
   if (stored.version !== version) {
     throw new CoreError('design/stale', { version: stored.version, updatedAt: stored.updatedAt });

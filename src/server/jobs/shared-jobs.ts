@@ -1,10 +1,14 @@
 import { databaseFile } from '../db/open-database.ts';
 import { carrying } from '../db/picture-table.ts';
 import { sharedDatabase } from '../db/shared-database.ts';
+import { printJob } from '../print-house/print-job.ts';
 import { LIMITS } from '../work/pools.ts';
 import { sharedPools } from '../work/shared-pools.ts';
-import { type Jobs, makeJobs } from './jobs.ts';
+import { type Jobs, type Make, makeJobs } from './jobs.ts';
 import { keptFiles } from './kept-files.ts';
+
+/** Orders at the print house at a time; each only waits for the house. */
+const MOST_ORDERS = 16;
 
 let made: Promise<Jobs> | undefined;
 
@@ -19,12 +23,22 @@ export function sharedJobs(): Promise<Jobs> {
 
 async function makeShared(): Promise<Jobs> {
   const db = await sharedDatabase();
+  const pools = sharedPools();
+  const print = printJob(pools);
+  const whole: (order: Parameters<Make>[0]) => Promise<Parameters<Make>[0]> = async (order) => ({
+    ...order,
+    design: await carrying(db, order.design),
+  });
   const jobs = makeJobs({
     db,
     files: keptFiles(`${databaseFile()}-sent`),
-    make: async (order, options) =>
-      sharedPools().make({ ...order, design: await carrying(db, order.design) }, options),
-    atOnce: LIMITS.jobs.threads,
+    lanes: {
+      here: {
+        make: async (order, options) => pools.make(await whole(order), options),
+        atOnce: LIMITS.jobs.threads,
+      },
+      print: { make: async (order, options) => print(await whole(order), options), atOnce: MOST_ORDERS },
+    },
   });
   await jobs.takeUp();
   return jobs;

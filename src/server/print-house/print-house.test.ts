@@ -128,6 +128,51 @@ describe('a print house', () => {
     await expect(print()).rejects.toMatchObject({ facts: { refusal: 'colours' } });
   });
 
+  it('stops what is called off where it is, and prints no more of it', async () => {
+    const stop = new AbortController();
+    const seen: PrintAnswer[] = [];
+    const going = orderPrint(
+      { order: { ...ORDER, length: 100_000 }, file, mark: 'off' },
+      { address: address(), pause: 20, patience: 10_000, signal: stop.signal },
+      (answer) => {
+        seen.push(answer);
+        if (answer.state === 'printing') stop.abort(new Error('stopped'));
+      },
+    );
+    await expect(going).rejects.toThrow('stopped');
+    const off = async () =>
+      (await fetch(`${address()}/orders/${seen[0]!.key}`)).json() as Promise<PrintAnswer>;
+    const { printed, state } = await off();
+    expect(state).toBe('called-off');
+    expect(printed).toBeGreaterThan(0);
+    await new Promise((resolve) => setTimeout(resolve, 250));
+    expect((await off()).printed).toBe(printed);
+    // Whoever still follows it hears of that.
+    await expect(print({ ...ORDER, length: 100_000 }, undefined, 'off')).rejects.toMatchObject({
+      code: 'print/called-off',
+    });
+  });
+
+  it('tells that it does not answer, and is asked again', async () => {
+    let lost = 0;
+    const { port } = house;
+    await house.close();
+    const going = orderPrint(
+      { order: ORDER, file, mark: 'later' },
+      {
+        address: `http://127.0.0.1:${port}`,
+        pause: 20,
+        patience: 10_000,
+        lost: () => {
+          lost += 1;
+        },
+      },
+    );
+    await expect.poll(() => lost).toBeGreaterThan(1);
+    house = await startPrintHouse({ port, folder, speed: 2000 });
+    expect(await going).toBeDefined();
+  });
+
   it('is given up when it never answers', async () => {
     const wrong = { address: 'http://127.0.0.1:9', pause: 5, patience: 50 };
     await expect(orderPrint({ order: ORDER, file, mark: '' }, wrong)).rejects.toMatchObject({
@@ -143,7 +188,8 @@ describe('a print house', () => {
     ['GET', '/orders/unknown-key', 404],
     ['PUT', '/orders/some-key-1', 400],
     ['GET', '/orders/x', 404],
-    ['DELETE', '/orders/some-key-1', 405],
+    ['DELETE', '/orders/some-key-1', 404],
+    ['POST', '/orders/some-key-1', 405],
     ['POST', '/hand', 400],
   ])('answers %s %s with %i', async (method, path, status) => {
     const answer = await fetch(address() + path, { method, ...(method !== 'GET' && { body: '{"a":1}' }) });

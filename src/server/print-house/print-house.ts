@@ -4,7 +4,7 @@ import { handSchema, PRINT_KEY, type PrintAnswer, printOrderSchema } from '../..
 import { keptTable } from './kept-table.ts';
 import { lookAt, strikeOffOf } from './print-file.ts';
 import { refusalOf } from './refusal.ts';
-import { advance, find, handle, judge, type TableOrder, take } from './table.ts';
+import { advance, callOff, find, handle, judge, type TableOrder, take } from './table.ts';
 
 /** Largest file and largest order that are taken, in bytes. */
 const MOST_FILE = 256_000_000;
@@ -63,6 +63,11 @@ export async function startPrintHouse({
     return answerOf(find(table, key));
   };
 
+  const callOrderOff = (key: string): Promise<Answer> => {
+    write(callOff(table, key));
+    return Promise.resolve(answerOf(find(table, key)));
+  };
+
   const getStrikeOff = async (key: string): Promise<Answer> => {
     const known = find(table, key);
     const file = kept.file(key);
@@ -86,6 +91,7 @@ export async function startPrintHouse({
     if (first !== 'orders' || !PRINT_KEY.test(key)) return Promise.resolve({ status: 404 });
     if (part === undefined && method === 'PUT') return putOrder(request, key);
     if (part === undefined && method === 'GET') return Promise.resolve(answerOf(find(table, key)));
+    if (part === undefined && method === 'DELETE') return callOrderOff(key);
     if (part === 'file' && method === 'PUT') return putFile(request, key);
     if (part === 'strike-off' && method === 'GET') return getStrikeOff(key);
     return Promise.resolve({ status: 405 });

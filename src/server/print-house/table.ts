@@ -50,6 +50,15 @@ export function judge(
   );
 }
 
+/** Takes an order back: what was printed of it stays printed, no more is. */
+export function callOff(table: Table, key: string): Table {
+  return change(table, key, (order) =>
+    order.state === 'done' || order.state === 'refused'
+      ? order
+      : { ...order, state: 'called-off', trouble: '' },
+  );
+}
+
 /** What a hand does at the table. A lost line is nothing of the table's. */
 export function handle(table: Table, hand: Hand): Table {
   if (hand === 'line') return table;

@@ -1,6 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { MessageChannel, type TransferListItem } from 'node:worker_threads';
 import { Piscina } from 'piscina';
+import type { PrintOrder } from '../../contracts/print-house.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
 import type { Picture } from '../../core/shape/picture.ts';
@@ -10,7 +11,7 @@ import type { PackedPicture } from '../pictures/pack-picture.ts';
 import type { Proven } from '../proving/proven.ts';
 import { type Outcome, valueIn } from './outcome.ts';
 import { pouredFrom } from './pour.ts';
-import type { CollectOrder, Order, Result, Rows, TaskName } from './tasks.ts';
+import type { CollectOrder, Order, ReadyPrint, Result, Rows, TaskName } from './tasks.ts';
 import { makeTurnstile, type Turnstile } from './turnstile.ts';
 
 /** What one kind of work may cost. */
@@ -70,6 +71,8 @@ export interface Pools {
   readonly file: (design: Design, file: string, query: URLSearchParams) => Promise<Response>;
   /** Makes a file at a path, and tells its rows. */
   readonly make: Make;
+  /** Writes the file that is printed at a path. @returns the order for it */
+  readonly print: (order: ReadyPrint, signal: AbortSignal) => Promise<PrintOrder>;
   /** A collection sheet as PDF. */
   readonly collect: (order: CollectOrder) => Promise<Uint8Array>;
   /** Takes the bytes over: they are the thread's from then on. */
@@ -146,13 +149,14 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
     },
     make: async (order, { signal, told }) => {
       const { port1, port2 } = new MessageChannel();
-      port1.on('message', ({ made, of }: Rows) => told(made, of));
+      port1.on('message', (rows: Rows) => told({ ...rows, stands: '' }));
       try {
         await run('jobs', 'make', { ...order, port: port2 }, { signal, transferList: [port2] });
       } finally {
         port1.close();
       }
     },
+    print: (order, signal) => run('jobs', 'print', order, { signal }),
     collect: (order) => run('large', 'collect', order),
     picture: (bytes) => run('pictures', 'picture', bytes, { transferList: [bytes.buffer] }),
     keep: (bytes) => run('pictures', 'keep', bytes, { transferList: [bytes.buffer] }),

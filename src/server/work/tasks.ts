@@ -1,8 +1,10 @@
 import type { MessagePort } from 'node:worker_threads';
+import type { PrintOrder } from '../../contracts/print-house.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { NO_PICTURES, type Picture, type Pictures } from '../../core/shape/picture.ts';
 import type { ReadyPicture } from '../pictures/keep-picture.ts';
 import type { PackedPicture } from '../pictures/pack-picture.ts';
+import { printOrderOf, tileQuery } from '../print-house/print-wish.ts';
 import { type Proven, provenOf } from '../proving/proven.ts';
 import { makeFile } from '../sending/make-file.ts';
 import { sendFile } from '../sending/send-file.ts';
@@ -29,6 +31,14 @@ export interface CollectOrder {
   readonly scale: string;
   /** ISO 8601. */
   readonly at: string;
+}
+
+/** What is to be printed, and where its file is put meanwhile. */
+export interface ReadyPrint {
+  readonly design: Design;
+  readonly kind: PrintOrder['kind'];
+  readonly query: string;
+  readonly path: string;
 }
 
 /** Rows of a file that are made, and how many there are. */
@@ -62,6 +72,14 @@ export const TASKS = {
     } finally {
       port.close();
     }
+  },
+  print: async ({ design, kind, query, path }: ReadyPrint): Promise<PrintOrder> => {
+    const wish = { design, kind, query: new URLSearchParams(query) };
+    const pictures = await picturesIn(design);
+    const order = printOrderOf(wish, pictures);
+    const { pieces } = makeFile({ design, file: 'tile.png', query: tileQuery(wish), pictures });
+    await writeStream(path, pieces, 'tile.png');
+    return order;
   },
   collect: async ({ title, designs, scale, at }: CollectOrder): Promise<Uint8Array> => {
     const shown = await Promise.all(

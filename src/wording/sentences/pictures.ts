@@ -46,6 +46,9 @@ export const PICTURES = {
     `“${text}” is no paper. There are ${known}, each with “landscape” too, or write a size such as 12in x 18in.`,
   'pdf/small': ({ least }) =>
     `Pages that are put together are wider than ${least} mm each way. Choose a larger paper.`,
+  'print/called-off': () => 'The order was called off.',
+  'print/length': ({ text }) =>
+    `“${text}” is no length of cloth. Write one from 1 mm to 1 km, such as 500 mm or 12 m.`,
   'print/no-answer': ({ address }) =>
     `No print house answers at ${address}. Is it running? “npx vetro print-house” starts one.`,
   'print/not-taken': ({ address }) =>
