@@ -24,6 +24,7 @@ const BENCHMARKS = [
   'plies',
   'try-on',
   'server',
+  'large-shelf',
   'command-line',
 ];
 

@@ -19,9 +19,17 @@ export const summarySchema = z.object({
   updatedAt: z.string(),
 });
 export type Summary = z.infer<typeof summarySchema>;
+export type Kind = Summary['kind'];
 
-/** A named group of designs; the one without a name holds those in no range. */
-export const rangeSchema = z.object({ id: z.string(), name: z.string(), designs: z.array(summarySchema) });
+/** A named group of designs; the one without a name holds those in no range, or all of them in another order. */
+export const rangeSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  /** Designs of it that the view shows, on all pages. */
+  count: z.int(),
+  /** Those of this page. */
+  designs: z.array(summarySchema),
+});
 export type Range = z.infer<typeof rangeSchema>;
 
 /** A design in the bin. */
@@ -32,9 +40,18 @@ export const binAnswer = z.array(binnedSchema);
 
 export const favouriteRequest = z.strictObject({ favourite: z.boolean() });
 
+/** A page of what hangs on the shelf. */
 export const shelfSchema = z.object({
   title: z.string(),
   ranges: z.array(rangeSchema),
+  /** Names of all ranges, in their order. */
+  rangeNames: z.array(z.string()),
+  /** Designs that the view shows, on all pages. */
+  found: z.int(),
+  /** Designs that hang on the shelf, whatever is looked for. */
+  total: z.int(),
+  /** Where the next page begins; null after the last. */
+  next: z.int().nullable(),
   /** How many lie in the bin. */
   binned: z.int(),
   /** Designs that are stored but cannot be read. */

@@ -111,6 +111,11 @@ async function readBytes(request: Request, most: number): Promise<Uint8Array<Arr
   return bytes;
 }
 
+/** What a query asks for. @throws CoreError "request/field" */
+export function parseQuery<Wish>(schema: z.ZodType<Wish>, query: URLSearchParams): Wish {
+  return parseBody(schema, Object.fromEntries(query));
+}
+
 function parseBody<Body>(schema: z.ZodType<Body>, body: unknown): Body {
   const result = schema.safeParse(body);
   if (result.success) return result.data;

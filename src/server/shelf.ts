@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { Kysely } from 'kysely';
 import type { SaveRequest } from '../contracts/design.ts';
-import type { Shelf } from '../contracts/shelf.ts';
+import type { Range, Shelf } from '../contracts/shelf.ts';
+import { FIRST_PAGE, type ShelfWish } from '../contracts/shelf-wish.ts';
 import type { Design } from '../core/design/design-schema.ts';
+import { CoreError } from '../core/error.ts';
 import {
   findDesign,
   insertDesign,
-  listBin,
-  listDesigns,
   listUnproven,
   nextNumber,
   recordProven,
@@ -16,32 +16,84 @@ import {
   updateDesign,
 } from './db/design-table.ts';
 import { inTransaction } from './db/in-transaction.ts';
-import { ensureRange, listRanges, placeInRange, rangeOf } from './db/range-table.ts';
+import { ensureRange, idsInRange, listRanges, placeInRange, rangeOf } from './db/range-table.ts';
 import { keepEarlier, keepStored } from './db/revision-table.ts';
 import type { Database } from './db/schema.ts';
 import { readSetting } from './db/setting-table.ts';
+import {
+  countBinned,
+  countDesigns,
+  countInRanges,
+  listInOrder,
+  listInRange,
+  type SoughtPage,
+} from './db/shelf-table.ts';
 import { keepCarried } from './pictures/kept-pictures.ts';
 import type { Store } from './store.ts';
 
-/** Everything that hangs on the shelf; designs in no range come last, in one without a name. */
-export async function readShelf(db: Kysely<Database>): Promise<Shelf> {
-  const { designs, unreadable } = await listDesigns(db);
-  const byId = new Map(designs.map((design) => [design.id, design]));
-  const ranges = (await listRanges(db)).map((range) => ({
-    ...range,
-    designs: range.designs.flatMap((id) => byId.get(id) ?? []),
-  }));
-  const hung = new Set(ranges.flatMap((range) => range.designs.map((design) => design.id)));
-  const loose = designs.filter((design) => !hung.has(design.id));
+/** A page of what hangs on the shelf under a view; designs in no range come last, in one without a name. */
+export async function readShelf(db: Kysely<Database>, wish: ShelfWish = FIRST_PAGE): Promise<Shelf> {
+  const { total, unreadable } = await countDesigns(db);
+  const sought = { ...wish, unreadable };
+  const counts = await countInRanges(db, sought);
+  const found = [...counts.values()].reduce((sum, count) => sum + count, 0);
+  const named = await listRanges(db);
+  const end = wish.from + wish.count;
   return {
     title: (await readSetting(db, 'shelf-title')) ?? 'Shelf',
-    ranges: [
-      ...ranges.filter((range) => range.designs.length > 0),
-      { id: '', name: '', designs: loose },
-    ].filter((range) => range.designs.length > 0),
-    binned: (await listBin(db)).length,
+    ranges:
+      wish.order === 'range'
+        ? await pageOfRanges(db, named, counts, sought)
+        : await pageInOrder(db, wish.order, found, sought),
+    rangeNames: named.map(({ name }) => name),
+    found,
+    total,
+    next: end < found ? end : null,
+    binned: await countBinned(db),
     unreadable,
   };
+}
+
+/** The ranges that a page reaches, each with its designs there. */
+async function pageOfRanges(
+  db: Kysely<Database>,
+  named: readonly { readonly id: string; readonly name: string }[],
+  counts: ReadonlyMap<string | null, number>,
+  wish: SoughtPage,
+): Promise<Range[]> {
+  const ranges: Range[] = [];
+  let passed = 0;
+  for (const { id, name } of [...named, { id: null, name: '' }]) {
+    const count = counts.get(id) ?? 0;
+    const from = Math.max(0, wish.from - passed);
+    const to = Math.min(count, wish.from + wish.count - passed);
+    if (from < to) {
+      const designs = await listInRange(db, id, { ...wish, from, count: to - from });
+      ranges.push({ id: id ?? '', name, count, designs: [...designs] });
+    }
+    passed += count;
+  }
+  return ranges;
+}
+
+async function pageInOrder(
+  db: Kysely<Database>,
+  order: Exclude<ShelfWish['order'], 'range'>,
+  found: number,
+  wish: SoughtPage,
+): Promise<Range[]> {
+  const designs = await listInOrder(db, order, wish);
+  return designs.length === 0 ? [] : [{ id: '', name: '', count: found, designs: [...designs] }];
+}
+
+/** A range, and the ids of its designs in their order. @throws CoreError "range/missing" */
+export async function readRange(
+  db: Kysely<Database>,
+  rangeId: string,
+): Promise<{ readonly name: string; readonly designs: readonly string[] }> {
+  const range = (await listRanges(db)).find(({ id }) => id === rangeId);
+  if (range === undefined) throw new CoreError('range/missing', { id: rangeId.slice(0, 60) });
+  return { name: range.name, designs: await idsInRange(db, rangeId) };
 }
 
 /** A stored design with the name of its range, as the bench opens it. */

@@ -1,23 +1,25 @@
 import { useCallback, useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import type { Shelf } from '../contracts/shelf.ts';
 import { ClothSwatch } from '../kit/cloth-swatch.tsx';
 import { downloadText } from '../kit/download.ts';
 import { type Draft, designIn, forgetDraft, heldDrafts, listDrafts } from '../kit/kept/drafts.ts';
+import { request } from '../kit/request.ts';
 import { clockText } from '../wording/measures.ts';
 import type { ShelfActions } from './shelf-actions.ts';
 
 interface KeptDraftsProps {
-  readonly shelf: Shelf;
   readonly actions: ShelfActions;
 }
 
 /** Work that this browser keeps and the server does not have, of pages that are not open any more. */
-export function KeptDrafts({ shelf, actions }: KeptDraftsProps) {
+export function KeptDrafts({ actions }: KeptDraftsProps) {
   const [drafts, setDrafts] = useState<readonly Draft[]>([]);
+  const [hung, setHung] = useState<ReadonlySet<string>>(new Set());
   const look = useCallback(async () => {
     const [kept, held] = await Promise.all([listDrafts(), heldDrafts()]);
-    setDrafts(kept.filter(({ key }) => !held.has(key)));
+    const left = kept.filter(({ key }) => !held.has(key));
+    setDrafts(left);
+    setHung(await hungAmong(left.map(({ id }) => id)));
   }, []);
   useEffect(() => {
     void look();
@@ -25,7 +27,6 @@ export function KeptDrafts({ shelf, actions }: KeptDraftsProps) {
     return () => window.removeEventListener('focus', look);
   }, [look]);
   if (drafts.length === 0) return null;
-  const hung = new Set(shelf.ranges.flatMap(({ designs }) => designs.map(({ id }) => id)));
   return (
     <section aria-label="Kept in this browser" className="mx-[26px] mt-4 rounded-card bg-weld-pale px-4 py-3">
       <h2 className="text-[15px] text-weld">Kept in this browser, not saved</h2>
@@ -42,6 +43,19 @@ export function KeptDrafts({ shelf, actions }: KeptDraftsProps) {
       </ul>
     </section>
   );
+}
+
+/** Those of some designs that hang on the shelf. */
+async function hungAmong(ids: readonly string[]): Promise<ReadonlySet<string>> {
+  const found = await Promise.all(
+    [...new Set(ids)].map((id) =>
+      request('GET', `/api/designs/${id}`).then(
+        () => [id],
+        () => [],
+      ),
+    ),
+  );
+  return new Set(found.flat());
 }
 
 interface DraftRowProps {

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Shelf, Summary } from '../contracts/shelf.ts';
+import { FIRST_PAGE, shelfQuery, shelfWishSchema } from '../contracts/shelf-wish.ts';
 import { PLAID_STARTS } from '../core/design/plaid/plaid-starts.ts';
 import { designFromStart } from '../core/design/starts.ts';
-import { countDesigns, hang } from './shelf-state.ts';
+import { joined } from './shelf-state.ts';
 import { fieldsOf, startDesign } from './start-design.ts';
 
 function design(name: string, more: Partial<Summary> = {}): Summary {
@@ -22,43 +23,52 @@ function design(name: string, more: Partial<Summary> = {}): Summary {
   };
 }
 
-const SHELF: Shelf = {
-  title: 'Shelf',
-  ranges: [
-    {
-      id: 'r',
-      name: 'Rugs',
-      designs: [
-        design('Rug 10', { updatedAt: '2026-02-01' }),
-        design('Rug 2', { area: 35.8, favourite: true }),
-      ],
-    },
-    { id: '', name: '', designs: [design('Blind', { kind: 'stripe', search: 'slate water' })] },
-  ],
-  binned: 0,
-  unreadable: 0,
-};
-
-function names(view: Partial<Parameters<typeof hang>[1]>): string[] {
-  return hang(SHELF, { search: '', kind: 'all', order: 'range', favourites: false, ...view }).flatMap(
-    (range) => range.designs.map(({ name }) => name),
-  );
+/** A page of the shelf: names of designs by the names of their ranges. */
+function page(ranges: Readonly<Record<string, readonly string[]>>, next: number | null = null): Shelf {
+  return {
+    title: 'Shelf',
+    ranges: Object.entries(ranges).map(([name, designs]) => ({
+      id: name,
+      name,
+      count: 9,
+      designs: designs.map((each) => design(each)),
+    })),
+    rangeNames: ['Rugs'],
+    found: 9,
+    total: 9,
+    next,
+    binned: 0,
+    unreadable: 0,
+  };
 }
 
-describe('hang', () => {
-  it.each([
-    [{}, ['Rug 10', 'Rug 2', 'Blind']],
-    [{ search: 'rug' }, ['Rug 10', 'Rug 2']],
-    [{ search: 'WATER blind' }, ['Blind']],
-    [{ search: 'nothing' }, []],
-    [{ kind: 'stripe' as const }, ['Blind']],
-    [{ favourites: true }, ['Rug 2']],
-    [{ order: 'name' as const }, ['Blind', 'Rug 2', 'Rug 10']],
-    [{ order: 'newest' as const }, ['Rug 10', 'Rug 2', 'Blind']],
-    [{ order: 'repeat' as const }, ['Rug 2', 'Rug 10', 'Blind']],
-  ])('%o', (view, shown) => {
-    expect(names(view)).toEqual(shown);
-    expect(countDesigns(SHELF)).toBe(3);
+describe('pages of the shelf', () => {
+  it('are one shelf; a range over two pages is one, and nothing hangs twice', () => {
+    const shelf = joined([
+      page({ Rugs: ['A'], Blinds: ['B', 'C'] }, 3),
+      page({ Blinds: ['C', 'D'], '': ['E'] }),
+    ]);
+    expect(shelf.ranges.map(({ name, designs }) => [name, designs.map((each) => each.name)])).toEqual([
+      ['Rugs', ['A']],
+      ['Blinds', ['B', 'C', 'D']],
+      ['', ['E']],
+    ]);
+    expect(shelf.next).toBeNull();
+  });
+
+  it('are asked for by what is not usual', () => {
+    expect(shelfQuery({})).toBe('');
+    const wish = {
+      search: 'a & b',
+      kind: 'plaid',
+      order: 'name',
+      favourites: true,
+      from: 120,
+      count: 5,
+    } as const;
+    expect(shelfWishSchema.parse(Object.fromEntries(new URLSearchParams(shelfQuery(wish))))).toEqual(wish);
+    expect(shelfWishSchema.parse({})).toEqual(FIRST_PAGE);
+    expect(shelfWishSchema.safeParse({ count: '100000' }).success).toBe(false);
   });
 });
 

@@ -1,10 +1,11 @@
 import '../workers/no-eval.ts';
 
-import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider, useQueryClient } from '@tanstack/react-query';
 import { Search, Star } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { type Range, type Shelf as ShelfContents, type Summary, shelfSchema } from '../contracts/shelf.ts';
+import type { Range, Shelf as ShelfContents, Summary } from '../contracts/shelf.ts';
+import { type ShelfOrder, type ShelfView, WHOLE_SHELF } from '../contracts/shelf-wish.ts';
 import type { Kind } from '../core/design/construction.ts';
 import { type ByKind, KINDS } from '../core/design/constructions.ts';
 import type { Design } from '../core/design/design-schema.ts';
@@ -15,7 +16,6 @@ import { useCommandKey } from '../kit/commands/use-command-key.ts';
 import { Choice } from '../kit/fields/choice.tsx';
 import { beginFirst } from '../kit/kept/first-visit.ts';
 import { useKeptFocus } from '../kit/kept-focus.ts';
-import { request } from '../kit/request.ts';
 import { Safely } from '../kit/safely.tsx';
 import { Toasts } from '../kit/toasts.tsx';
 import { KIND_NAMES, WORDS } from '../wording/construction-words.ts';
@@ -23,18 +23,17 @@ import { plural } from '../wording/measures.ts';
 import { BinDialog } from './bin-dialog.tsx';
 import { EmptyShelf } from './empty-shelf.tsx';
 import { KeptDrafts } from './kept-drafts.tsx';
+import { More } from './more.tsx';
 import { MoveDialog } from './move-dialog.tsx';
 import { NewDialog } from './new-dialog.tsx';
 import { NewFromPicture } from './new-from-picture.tsx';
-import { SHELF, type ShelfActions, shelfActions } from './shelf-actions.ts';
+import { type ShelfActions, shelfActions } from './shelf-actions.ts';
 import { ShelfHeader } from './shelf-header.tsx';
-import { countDesigns, hang, type Order, type ShelfView } from './shelf-state.ts';
 import { SwatchCard } from './swatch-card.tsx';
 import { useDroppedFiles } from './use-dropped-files.ts';
+import { useShelf } from './use-shelf.ts';
 
 const client = new QueryClient();
-
-const EVERYTHING: ShelfView = { search: '', kind: 'all', order: 'range', favourites: false };
 
 /** The screen that holds all designs and ranges. */
 export function Shelf({ initial }: { initial: ShelfContents }) {
@@ -48,24 +47,11 @@ export function Shelf({ initial }: { initial: ShelfContents }) {
   );
 }
 
-/** Milliseconds after which a verdict that is still out is asked for again. */
-const CHECKING_AGAIN = 2000;
-
-function isChecking(shelf: ShelfContents | undefined): boolean {
-  return shelf?.ranges.some(({ designs }) => designs.some(({ verdict }) => verdict === 'Checking')) ?? false;
-}
-
 function OpenShelf({ initial }: { initial: ShelfContents }) {
-  const { data: shelf } = useQuery({
-    queryKey: SHELF,
-    queryFn: async () => shelfSchema.parse(await request('GET', '/api/shelf')),
-    initialData: initial,
-    // While a check goes on, its verdict is looked for.
-    refetchInterval: ({ state }) => (isChecking(state.data) ? CHECKING_AGAIN : false),
-  });
+  const [view, setView] = useState<ShelfView>(WHOLE_SHELF);
+  const { shelf, more } = useShelf(initial, view);
   const queries = useQueryClient();
   const actions = useMemo(() => shelfActions(queries), [queries]);
-  const [view, setView] = useState<ShelfView>(EVERYTHING);
   const [begun, setBegun] = useState<keyof ByKind>();
   const [picture, setPicture] = useState<File | 'choose'>();
   const [moving, setMoving] = useState<Summary>();
@@ -75,8 +61,7 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
   const picker = useRef<HTMLInputElement>(null);
   useCommandKey(search);
   useKeptFocus();
-  const ranges = useMemo(() => hang(shelf, view), [shelf, view]);
-  const total = countDesigns(shelf);
+  const { ranges, total } = shelf;
   const make = (design: Design) => {
     if (total === 0) beginFirst();
     void actions.open(design);
@@ -112,7 +97,7 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
         onNew={() => setBegun('plaid')}
       />
       <main>
-        <KeptDrafts shelf={shelf} actions={actions} />
+        <KeptDrafts actions={actions} />
         {shelf.unreadable > 0 && (
           <p role="status" className="mx-[26px] mt-4 rounded-card bg-weld-pale px-4 py-2 text-weld">
             {plural(shelf.unreadable, 'design')} cannot be read by this Vetro. Nothing of it is deleted:
@@ -127,13 +112,14 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
             {ranges.map((range) => (
               <RangeRow key={range.id} range={range} actions={actions} onMove={setMoving} />
             ))}
+            {more !== undefined && <More shown={shelf} onMore={more} />}
             {ranges.length === 0 && (
               <p className="px-[26px] py-12 text-center text-ash">
                 No design matches “{view.search}”{view.kind === 'all' ? '' : ` among the ${view.kind}s`}.{' '}
                 <button
                   type="button"
                   className="text-woad underline"
-                  onClick={() => setView({ ...EVERYTHING, order: view.order })}
+                  onClick={() => setView({ ...WHOLE_SHELF, order: view.order })}
                 >
                   Show all {total}
                 </button>
@@ -160,7 +146,7 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
       {moving !== undefined && (
         <MoveDialog
           design={moving}
-          ranges={shelf.ranges.map((range) => range.name).filter((name) => name !== '')}
+          ranges={shelf.rangeNames}
           onClose={() => setMoving(undefined)}
           onMove={(range) => {
             void actions.move(moving, range);
@@ -172,7 +158,7 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
   );
 }
 
-const ORDER_NAMES: Readonly<Record<Order, string>> = {
+const ORDER_NAMES: Readonly<Record<ShelfOrder, string>> = {
   range: 'In their ranges',
   name: 'By name',
   newest: 'Last worked on first',
@@ -211,7 +197,7 @@ function FindBar({ title, view, onChange }: FindBarProps) {
         aria-label="Order"
         className="field w-auto"
         value={view.order}
-        onChange={(event) => onChange({ ...view, order: event.target.value as Order })}
+        onChange={(event) => onChange({ ...view, order: event.target.value as ShelfOrder })}
       >
         {Object.entries(ORDER_NAMES).map(([order, name]) => (
           <option key={order} value={order}>
@@ -246,7 +232,7 @@ function RangeRow({ range, actions, onMove }: RangeRowProps) {
       <h2 className="flex items-baseline gap-2.5 text-[17px]">
         {range.name || 'In no range'}
         <small className="font-normal font-text text-[13px] text-ash">
-          {plural(range.designs.length, 'design')}, all at half true size
+          {plural(range.count, 'design')}, all at half true size
         </small>
         {range.id !== '' && (
           <a

@@ -25,7 +25,7 @@ export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
   const times = Math.min(4, Math.ceil(usePixelRatio()));
   const address = `/api/designs/${id}/files/swatch.png?across=${SWATCH.width}&down=${SWATCH.height}&times=${times}&v=${version}`;
   return (
-    <li ref={setCard} className="group relative w-[180px]">
+    <li ref={setCard} className="unseen-card group relative w-[180px]">
       <a href={`/bench/${id}`} className="block rounded-sm text-ink no-underline" aria-label={name}>
         {broken === address ? (
           <span
@@ -38,6 +38,7 @@ export function SwatchCard({ design, actions, onMove }: SwatchCardProps) {
           <img
             src={address}
             alt=""
+            loading="lazy"
             {...SWATCH}
             className="pinked block transition-transform duration-150 group-hover:-translate-y-0.5"
             onError={() => setBroken(address)}

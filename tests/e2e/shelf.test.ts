@@ -1,4 +1,8 @@
 import { expect, type Page, test } from '@playwright/test';
+import BetterSqlite3 from 'better-sqlite3';
+import { SHELF_PAGE } from '../../src/contracts/shelf-wish.ts';
+import { designFromText } from '../../src/core/design/exchange/counts-text.ts';
+import { nameKey } from '../../src/server/db/name-key.ts';
 import { LARKMERE } from '../../src/server/demo/demo.ts';
 import { clothShown, makeDesign, WRITER } from './helpers.ts';
 import { ownDatabase, startOwn } from './own-server.ts';
@@ -23,6 +27,8 @@ test('the demo hangs in its ranges, each a true crop with its number', async ({ 
       await expect(row.getByText(demo.number)).toBeVisible();
     }
   }
+  // Cards far from the window are drawn when they come near it.
+  for (const image of await page.locator('img').all()) await image.scrollIntoViewIfNeeded();
   const sizes = () =>
     page
       .locator('img')
@@ -33,9 +39,9 @@ test('the demo hangs in its ranges, each a true crop with its number', async ({ 
 test('a design whose numbers make no cloth hangs all the same, and says so', async ({ page }) => {
   const id = await makeDesign(page, 'name: Too fine\nstripe: A1000 C9\nslope: 1/999999\n');
   await page.goto('/');
-  await expect(page.getByRole('link', { name: 'Too fine' })).toContainText(
-    'These numbers make no cloth yet.',
-  );
+  const card = page.getByRole('link', { name: 'Too fine' });
+  await card.scrollIntoViewIfNeeded();
+  await expect(card).toContainText('These numbers make no cloth yet.');
   await page.request.delete(`/api/designs/${id}`, { headers: WRITER });
 });
 
@@ -137,3 +143,61 @@ test('an empty shelf teaches, and its first design is made from it', async ({ pa
     await server.kill();
   }
 });
+
+test('a shelf of many designs hangs a page at a time, and words find what is far down', async ({
+  page,
+  request,
+}) => {
+  const data = ownDatabase();
+  const first = await startOwn(data);
+  const document = designFromText('warp: A12 B4\nweave: 2/2Z', 'Rug');
+  await request.post(`${first.address}/api/designs`, { data: { document }, headers: WRITER });
+  await first.kill();
+  hangCopies(data, 600);
+  const server = await startOwn(data);
+  try {
+    await page.goto(`${server.address}/`);
+    await expect(page.getByRole('listitem')).toHaveCount(SHELF_PAGE);
+    await expect(page.getByText(`${SHELF_PAGE} of 601 designs.`)).toBeAttached();
+    await expect(page.getByText('601 designs, all at half true size')).toBeVisible();
+    await page.getByText('Hang more').scrollIntoViewIfNeeded();
+    await expect(page.getByRole('listitem')).toHaveCount(2 * SHELF_PAGE);
+    await page.getByRole('searchbox').fill('rug 577');
+    await expect(page.getByRole('listitem')).toHaveCount(1);
+    await expect(page.getByRole('link', { name: 'Rug 577', exact: true })).toBeVisible();
+    await page.getByRole('searchbox').fill('');
+    await page.getByRole('combobox', { name: 'Order' }).selectOption('By name');
+    await expect(page.getByRole('listitem').nth(11)).toContainText('Rug 10');
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Search commands, designs and help' }).fill('rug 599');
+    await expect(page.getByRole('option', { name: /^Rug 599/ })).toBeVisible();
+    await page.keyboard.press('Enter');
+    await clothShown(page);
+    await expect(page.getByLabel('Name of the design')).toHaveValue('Rug 599');
+  } finally {
+    await server.kill();
+  }
+});
+
+/** Hangs copies of the one design there is, each with a number behind its name. */
+function hangCopies(data: string, copies: number): void {
+  const sqlite = new BetterSqlite3(data);
+  const [design] = sqlite.prepare('select * from design').all() as Record<string, unknown>[];
+  const names = Object.keys(design!);
+  const insert = sqlite.prepare(
+    `insert into design (${names.join()}) values (${names.map((name) => `@${name}`).join()})`,
+  );
+  for (let copy = 0; copy < copies; copy += 1) {
+    const name = `Rug ${copy}`;
+    const document = JSON.stringify({ ...JSON.parse(String(design!['document'])), name });
+    insert.run({
+      ...design,
+      id: `copy-${copy}`,
+      name,
+      name_key: nameKey(name),
+      document,
+      search: name.toLowerCase(),
+    });
+  }
+  sqlite.close();
+}

@@ -9,8 +9,8 @@ interface CommandMenuProps {
   readonly onOpenChange: (open: boolean) => void;
   /** Made when the search is opened. */
   readonly commandsOf: () => readonly Command[];
-  /** Those that come later, such as the designs of the shelf. */
-  readonly moreOf: () => Promise<readonly Command[]>;
+  /** Those that come later for what was typed, such as the designs of the shelf. */
+  readonly moreOf: (words: string) => Promise<readonly Command[]>;
 }
 
 /** A search over everything that can be done, each with its key. */
@@ -35,21 +35,29 @@ interface FoundProps extends Pick<CommandMenuProps, 'commandsOf' | 'moreOf'> {
   readonly onDone: () => void;
 }
 
+/** Milliseconds that a search waits for the next letter. */
+const TYPED = 120;
+
 function Found({ commandsOf, moreOf, onDone }: FoundProps) {
   const [more, setMore] = useState<readonly Command[]>([]);
   const commands = useMemo(() => commandsOf(), [commandsOf]);
+  const [words, setWords] = useState('');
   useEffect(() => {
     let gone = false;
-    void moreOf().then((found) => !gone && setMore(found));
+    const look = () => void moreOf(words).then((found) => !gone && setMore(found));
+    const timer = setTimeout(look, words === '' ? 0 : TYPED);
     return () => {
       gone = true;
+      clearTimeout(timer);
     };
-  }, [moreOf]);
+  }, [moreOf, words]);
   const all = [...commands, ...more];
   const groups = [...new Set(all.map(({ group }) => group))];
   return (
     <Menu label="Search commands, designs and help" loop filter={byWords}>
       <Menu.Input
+        value={words}
+        onValueChange={setWords}
         placeholder="Search commands, designs, start points, help…"
         className="w-full border-rule border-b bg-transparent px-4 py-3 text-[15px] outline-none"
       />

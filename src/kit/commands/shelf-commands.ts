@@ -1,5 +1,6 @@
 import { savedAnswer } from '../../contracts/design.ts';
 import { shelfSchema } from '../../contracts/shelf.ts';
+import { MOST_LETTERS, shelfQuery } from '../../contracts/shelf-wish.ts';
 import { type ByKind, KINDS } from '../../core/design/constructions.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { startsOf } from '../../core/design/starts.ts';
@@ -8,9 +9,15 @@ import { postDesign } from '../post-design.ts';
 import { request } from '../request.ts';
 import type { Command } from './command.ts';
 
-/** A command for each design of the shelf; none where the shelf does not answer. */
-export async function designCommands(): Promise<readonly Command[]> {
-  const shelf = shelfSchema.safeParse(await request('GET', '/api/shelf').catch(() => undefined)).data;
+/** Most designs among the commands. */
+const MOST = 60;
+
+/** A command for each design of the shelf that words find; none where the shelf does not answer. */
+export async function designCommands(words: string): Promise<readonly Command[]> {
+  const query = shelfQuery({ search: words.slice(0, MOST_LETTERS), count: MOST });
+  const shelf = shelfSchema.safeParse(
+    await request('GET', `/api/shelf?${query}`).catch(() => undefined),
+  ).data;
   return (shelf?.ranges ?? []).flatMap(({ name: range, designs }) =>
     designs.map(({ id, name, number, search }) => ({
       group: 'Designs',

@@ -1,5 +1,6 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { type Shelf, type Summary, shelfSchema } from '../../contracts/shelf.ts';
+import { MOST_LETTERS, shelfQuery } from '../../contracts/shelf-wish.ts';
 import { request } from '../request.ts';
 import { usePixelRatio } from '../use-pixel-ratio.ts';
 
@@ -17,19 +18,17 @@ export function ShelfChooser({ chosen, onChoose }: ShelfChooserProps) {
   const [problem, setProblem] = useState<string>();
   const [words, setWords] = useState('');
   useEffect(() => {
-    request('GET', '/api/shelf').then(
-      (answer) => setShelf(shelfSchema.parse(answer)),
-      (error: Error) => setProblem(error.message),
+    let gone = false;
+    const query = shelfQuery({ search: words.slice(0, MOST_LETTERS) });
+    request('GET', `/api/shelf?${query}`).then(
+      (answer) => !gone && setShelf(shelfSchema.parse(answer)),
+      (error: Error) => !gone && setProblem(error.message),
     );
-  }, []);
-  const found = useMemo(() => {
-    const sought = words.toLowerCase().split(/\s+/).filter(Boolean);
-    const all = (shelf?.ranges ?? []).flatMap(({ designs }) => designs);
-    return all.filter(({ search, name, number }) => {
-      const text = `${name} ${number} ${search}`.toLowerCase();
-      return sought.every((word) => text.includes(word));
-    });
-  }, [shelf, words]);
+    return () => {
+      gone = true;
+    };
+  }, [words]);
+  const found = (shelf?.ranges ?? []).flatMap(({ designs }) => designs);
   if (problem !== undefined) return <p className="text-madder">{problem}</p>;
   return (
     <div className="flex flex-col gap-2">
@@ -57,6 +56,11 @@ export function ShelfChooser({ chosen, onChoose }: ShelfChooserProps) {
           />
         ))}
       </fieldset>
+      {shelf !== undefined && shelf.next !== null && (
+        <p className="hint">
+          {found.length} of {shelf.found} designs. Words find the others.
+        </p>
+      )}
     </div>
   );
 }

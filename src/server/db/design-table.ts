@@ -1,13 +1,15 @@
 import type { Kysely } from 'kysely';
 import { sql } from 'kysely';
-import { type Summary, summarySchema } from '../../contracts/shelf.ts';
+import type { Summary } from '../../contracts/shelf.ts';
 import { kindOf } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { readDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import type { Proven } from '../proving/proven.ts';
+import { nameKey } from './name-key.ts';
 import type { Database } from './schema.ts';
 import { searchText } from './search-text.ts';
+import { SUMMARY, summariesOf } from './shelf-table.ts';
 
 export interface StoredDesign {
   readonly id: string;
@@ -44,6 +46,7 @@ interface Written {
 function columnsOf({ design, proven }: Pick<Written, 'design' | 'proven'>) {
   return {
     name: design.name,
+    name_key: nameKey(design.name),
     number: design.number,
     kind: kindOf(design),
     document: JSON.stringify(design),
@@ -54,41 +57,6 @@ function columnsOf({ design, proven }: Pick<Written, 'design' | 'proven'>) {
 function provenColumns(design: Design, proven: Proven | undefined) {
   const { verdict, size, area } = proven ?? { verdict: 'Checking', size: '', area: 0 };
   return { verdict, size, area, search: searchText(design, size) };
-}
-
-/** Every design that is not in the bin, oldest first, and how many rows could not be read. */
-export async function listDesigns(
-  db: Kysely<Database>,
-): Promise<{ readonly designs: readonly Summary[]; readonly unreadable: number }> {
-  const rows = await db
-    .selectFrom('design')
-    .select(SUMMARY)
-    .where('deleted_at', 'is', null)
-    .orderBy('created_at')
-    .orderBy('id')
-    .execute();
-  const designs = summariesOf(rows);
-  return { designs, unreadable: rows.length - designs.length };
-}
-
-const SUMMARY = [
-  'id',
-  'name',
-  'number',
-  'kind',
-  'version',
-  'verdict',
-  'size',
-  'area',
-  'search',
-  'favourite',
-  'updated_at as updatedAt',
-] as const;
-
-function summariesOf(rows: readonly { readonly favourite: number }[]): readonly Summary[] {
-  return rows.flatMap(
-    (row) => summarySchema.safeParse({ ...row, favourite: row.favourite === 1 }).data ?? [],
-  );
 }
 
 /** The designs in the bin, the last deleted first. */
@@ -204,8 +172,10 @@ export async function binDesign(db: Kysely<Database>, id: string, deletedAt: str
 
 /** The next ticket number of the form "prefix 012" that no design has. */
 export async function nextNumber(db: Kysely<Database>, prefix: string): Promise<string> {
+  // Numbers from "prefix " up to, but without, what would come after the last of them: an index holds them.
+  const next = prefix + String.fromCharCode(' '.charCodeAt(0) + 1);
   const { rows } = await sql<{ last: number | null }>`
     select max(cast(substr(number, ${prefix.length + 2}) as integer)) as last
-    from design where number like ${`${prefix} %`}`.execute(db);
+    from design where number >= ${`${prefix} `} and number < ${next}`.execute(db);
   return `${prefix} ${String((rows[0]?.last ?? 0) + 1).padStart(3, '0')}`;
 }

@@ -1,7 +1,8 @@
-import type { Kysely, Migration, MigrationProvider } from 'kysely';
+import { type Kysely, type Migration, type MigrationProvider, sql } from 'kysely';
 import { readDesignText } from '../../core/design/read-design.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { parseDensity } from '../../core/units/density.ts';
+import { nameKey } from './name-key.ts';
 import { searchText } from './search-text.ts';
 
 /** Kysely does not wrap SQLite migrations in a transaction of their own, so each body is. */
@@ -139,7 +140,71 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
     await db.schema.createIndex('job_made_at').on('job').columns(['made_at', 'id']).execute();
     await db.schema.createIndex('job_key').on('job').column('key').execute();
   }),
+  '006-print-orders': atomic(async (db) => {
+    for (const [name, usual] of [
+      ['lane', 'here'],
+      ['stands', ''],
+    ] as const) {
+      await db.schema
+        .alterTable('job')
+        .addColumn(name, 'text', (column) => column.notNull().defaultTo(usual))
+        .execute();
+    }
+  }),
+  '007-shelf-of-any-size': atomic(async (db: Kysely<Ranged>) => {
+    const alter = () => db.schema.alterTable('design');
+    await alter()
+      .addColumn('range_id', 'text', (column) => column.references('range.id'))
+      .execute();
+    await alter()
+      .addColumn('position', 'integer', (column) => column.notNull().defaultTo(0))
+      .execute();
+    await alter()
+      .addColumn('name_key', 'text', (column) => column.notNull().defaultTo(''))
+      .execute();
+    for (const { range_id, design_id, position } of await db
+      .selectFrom('range_design')
+      .selectAll()
+      .execute()) {
+      await db.updateTable('design').set({ range_id, position }).where('id', '=', design_id).execute();
+    }
+    await db.schema.dropTable('range_design').execute();
+    for (const { id, name } of await db.selectFrom('design').select(['id', 'name']).execute()) {
+      await db
+        .updateTable('design')
+        .set({ name_key: nameKey(name) })
+        .where('id', '=', id)
+        .execute();
+    }
+    // Each view of the shelf is counted, and put in order, along an index that holds all that it asks for.
+    const indexes = {
+      design_kinds: ['deleted_at', 'verdict', 'kind'],
+      design_found: ['deleted_at', 'range_id', 'kind', 'favourite', 'search', 'id'],
+      design_in_range: ['deleted_at', 'range_id', 'position', 'created_at', 'id'],
+      design_by_name: ['deleted_at', 'name_key', 'id', 'kind', 'favourite'],
+      design_newest: ['deleted_at', 'updated_at', 'id', 'kind', 'favourite'],
+      design_by_area: ['deleted_at', 'area', 'id', 'kind', 'favourite'],
+      design_number: ['number'],
+    };
+    for (const [name, columns] of Object.entries(indexes)) {
+      await sql`create index ${sql.ref(name)} on design (${sql.join(columns.map((each) => sql.ref(each)))})`.execute(
+        db,
+      );
+    }
+  }),
 };
+
+/** What the seventh migration reads and writes. */
+interface Ranged {
+  design: {
+    id: string;
+    name: string;
+    name_key: string;
+    range_id: string | null;
+    position: number;
+  };
+  range_design: { range_id: string; design_id: string; position: number };
+}
 
 /** What the third migration reads and writes. */
 interface Newer {

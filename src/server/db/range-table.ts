@@ -2,25 +2,30 @@ import type { Kysely, Transaction } from 'kysely';
 import { CoreError } from '../../core/error.ts';
 import type { Database } from './schema.ts';
 
-/** Every range in order, with the ids of its designs in order. */
-export async function listRanges(
-  db: Kysely<Database>,
-): Promise<readonly { id: string; name: string; designs: readonly string[] }[]> {
-  const ranges = await db.selectFrom('range').select(['id', 'name']).orderBy('position').execute();
-  const members = await db.selectFrom('range_design').selectAll().orderBy('position').execute();
-  return ranges.map((range) => ({
-    ...range,
-    designs: members.filter((member) => member.range_id === range.id).map((member) => member.design_id),
-  }));
+/** Every range in order. */
+export function listRanges(db: Kysely<Database>): Promise<readonly { id: string; name: string }[]> {
+  return db.selectFrom('range').select(['id', 'name']).orderBy('position').orderBy('id').execute();
+}
+
+/** The ids of a range's designs, as they hang there. */
+export async function idsInRange(db: Kysely<Database>, rangeId: string): Promise<readonly string[]> {
+  const rows = await db
+    .selectFrom('design')
+    .select('id')
+    .where('range_id', '=', rangeId)
+    .where('deleted_at', 'is', null)
+    .orderBy('position')
+    .execute();
+  return rows.map(({ id }) => id);
 }
 
 /** Name of the range that a design is in; empty when it is in none. */
 export async function rangeOf(db: Kysely<Database>, designId: string): Promise<string> {
   const row = await db
-    .selectFrom('range_design')
-    .innerJoin('range', 'range.id', 'range_design.range_id')
+    .selectFrom('design')
+    .innerJoin('range', 'range.id', 'design.range_id')
     .select('range.name')
-    .where('design_id', '=', designId)
+    .where('design.id', '=', designId)
     .executeTakeFirst();
   return row?.name ?? '';
 }
@@ -53,15 +58,17 @@ export async function placeInRange(
   designId: string,
   rangeId: string | undefined,
 ): Promise<void> {
-  await within.deleteFrom('range_design').where('design_id', '=', designId).execute();
-  if (rangeId === undefined) return;
+  const place = rangeId === undefined ? { range_id: null, position: 0 } : await endOf(within, rangeId);
+  await within.updateTable('design').set(place).where('id', '=', designId).execute();
+}
+
+async function endOf(within: Transaction<Database>, rangeId: string) {
   const known = await within.selectFrom('range').select('id').where('id', '=', rangeId).executeTakeFirst();
   if (known === undefined) throw new CoreError('range/missing', { id: rangeId.slice(0, 60) });
   const { last } = await within
-    .selectFrom('range_design')
+    .selectFrom('design')
     .select((query) => query.fn.max('position').as('last'))
     .where('range_id', '=', rangeId)
     .executeTakeFirstOrThrow();
-  const row = { range_id: rangeId, design_id: designId, position: (last ?? -1) + 1 };
-  await within.insertInto('range_design').values(row).execute();
+  return { range_id: rangeId, position: (last ?? -1) + 1 };
 }

@@ -1,18 +1,10 @@
 import type { Kysely } from 'kysely';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
-import { storeOf } from '../../../tests/store-of.ts';
+import { hungOn, storeOf } from '../../../tests/store-of.ts';
 import { addDesign, keepVersion, readShelf, saveDesign } from '../shelf.ts';
 import type { Store } from '../store.ts';
-import {
-  binDesign,
-  emptyBin,
-  findBinned,
-  findDesign,
-  listBin,
-  listDesigns,
-  markFavourite,
-} from './design-table.ts';
+import { binDesign, emptyBin, findBinned, findDesign, listBin, markFavourite } from './design-table.ts';
 import { openDatabase } from './open-database.ts';
 import { findRevision, listRevisions, MAX_UNNAMED, nameRevision } from './revision-table.ts';
 import type { Database } from './schema.ts';
@@ -109,13 +101,13 @@ describe('the bin', () => {
     const other = await addDesign(store, { design: DESIGN, now: at(1) });
     await binDesign(db, id, at(2));
     await emptyBin(db);
-    expect((await listDesigns(db)).designs.map((design) => design.id)).toEqual([other.id]);
+    expect((await hungOn(db)).map((design) => design.id)).toEqual([other.id]);
   });
 });
 
 describe('favourites', () => {
   it('are marked and unmarked, and stay through a save', async () => {
-    const isFavourite = async () => (await listDesigns(db)).designs[0]!.favourite;
+    const isFavourite = async () => (await hungOn(db))[0]!.favourite;
     expect(await isFavourite()).toBe(false);
     await markFavourite(db, id, true);
     await save('One', at(1));

@@ -7,7 +7,6 @@ export interface Database {
   design: DesignTable;
   design_revision: DesignRevisionTable;
   range: RangeTable;
-  range_design: RangeDesignTable;
   setting: SettingTable;
   picture: PictureTable;
   job: JobTable;
@@ -32,6 +31,11 @@ export interface DesignTable {
   search: string;
   created_at: string;
   updated_at: string;
+  /** The name as it is put in order: small letters without accents, numbers of equal length. */
+  name_key: string;
+  /** The range that it hangs in, and where there. */
+  range_id: string | null;
+  position: Generated<number>;
   /** 1 for those that somebody marked as favourites. */
   favourite: Generated<number>;
   /** Set while it lies in the bin. */
@@ -58,12 +62,6 @@ export interface RangeTable {
   position: number;
 }
 
-export interface RangeDesignTable {
-  range_id: string;
-  design_id: string;
-  position: number;
-}
-
 export interface SettingTable {
   key: string;
   value: string;
@@ -77,6 +75,9 @@ export interface PictureTable {
   bytes: Buffer;
   created_at: string;
 }
+
+/** Where jobs are done: on this machine, or at a print house. */
+export type Lane = 'here' | 'print';
 
 /** Files that are made for somebody. */
 export interface JobTable {
@@ -96,6 +97,9 @@ export interface JobTable {
   bytes: Generated<number>;
   /** What went wrong as JSON, {code, facts}; empty where nothing did. */
   problem: Generated<string>;
+  lane: Generated<Lane>;
+  /** How it stands at the print house. */
+  stands: Generated<Job['stands']>;
   /** How often it was begun. */
   tries: Generated<number>;
   made_at: string;

@@ -5,7 +5,7 @@ import BetterSqlite3 from 'better-sqlite3';
 import { type Kysely, sql } from 'kysely';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
-import { storeOf } from '../../../tests/store-of.ts';
+import { hungOn, storeOf } from '../../../tests/store-of.ts';
 import { newStripe } from '../../core/design/new-design.ts';
 import { LARKMERE } from '../demo/demo.ts';
 import { hangDemo } from '../demo/hang-demo.ts';
@@ -22,7 +22,7 @@ import {
 } from '../shelf.ts';
 import type { Store } from '../store.ts';
 import { databaseTrouble } from './database-trouble.ts';
-import { binDesign, findDesign, listDesigns, nextNumber } from './design-table.ts';
+import { binDesign, findDesign, nextNumber } from './design-table.ts';
 import { openDatabase } from './open-database.ts';
 import type { Database } from './schema.ts';
 
@@ -51,7 +51,7 @@ describe('designs', () => {
     const stored = await findDesign(db, id);
     expect(stored).toMatchObject({ id, version: 1, updatedAt: NOW });
     expect(stored.document).toEqual({ ...DESIGN, number: 'V 001' });
-    const [summary] = (await listDesigns(db)).designs;
+    const [summary] = await hungOn(db);
     expect(summary).toMatchObject({ kind: 'plaid', verdict: 'Exact', size: '24 × 24 threads' });
     expect(summary!.search).toContain('boiler green');
   });
@@ -81,7 +81,7 @@ describe('designs', () => {
   it('go to the bin and come back', async () => {
     const { id } = await addDesign(store, { design: DESIGN, now: NOW });
     await binDesign(db, id, NOW);
-    expect((await listDesigns(db)).designs).toEqual([]);
+    expect(await hungOn(db)).toEqual([]);
     await expect(findDesign(db, id)).rejects.toEqual(code('design/missing'));
     await expect(binDesign(db, id, NOW)).rejects.toEqual(code('design/missing'));
     await binDesign(db, id, null);
@@ -91,7 +91,7 @@ describe('designs', () => {
   it('that cannot be woven are kept all the same', async () => {
     const wide = sampleDesign(`warp: A49990 B1\nweave: 32/31Z`);
     const { id } = await addDesign(store, { design: wide, now: NOW });
-    expect((await listDesigns(db)).designs[0]).toMatchObject({ verdict: 'Open', size: '' });
+    expect((await hungOn(db))[0]).toMatchObject({ verdict: 'Open', size: '' });
     expect((await findDesign(db, id)).document.construction).toEqual(wide.construction);
   });
 
@@ -102,7 +102,7 @@ describe('designs', () => {
     ];
     const design = newStripe({ name: 'Blind', shades: DESIGN.shades, bands, slope: { rise: 1, run: 1 } });
     await addDesign(store, { design, now: NOW });
-    const [summary] = (await listDesigns(db)).designs;
+    const [summary] = await hungOn(db);
     expect(summary).toMatchObject({ kind: 'stripe', verdict: 'Fitted', size: '26.2 × 26.2 mm' });
     expect(summary!.area).toBeCloseTo(2 * 18.5 ** 2, 6);
     expect(summary!.search).toContain('26.2x26.2');
@@ -145,7 +145,7 @@ describe('the shelf', () => {
   it('renames by writing a new version', async () => {
     const { id } = await addDesign(store, { design: DESIGN, now: NOW });
     expect(await renameDesign(store, id, 'Hearth rug', LATER)).toMatchObject({ version: 2 });
-    expect((await listDesigns(db)).designs[0]).toMatchObject({ name: 'Hearth rug', version: 2 });
+    expect((await hungOn(db))[0]).toMatchObject({ name: 'Hearth rug', version: 2 });
   });
 
   it('refuses a range that is not there', async () => {
@@ -158,7 +158,7 @@ describe('the shelf', () => {
 describe('at the same time', () => {
   it('designs that are added take a number each', async () => {
     await Promise.all(Array.from({ length: 8 }, () => addDesign(store, { design: DESIGN, now: NOW })));
-    const numbers = (await listDesigns(db)).designs.map(({ number }) => number);
+    const numbers = (await hungOn(db)).map(({ number }) => number);
     expect(new Set(numbers).size).toBe(8);
   });
 
@@ -175,7 +175,7 @@ describe('at the same time', () => {
 describe('what goes wrong', () => {
   it('a design for a range that is not there is not stored', async () => {
     await addDesign(store, { design: DESIGN, rangeId: 'none', now: NOW }).catch(() => {});
-    expect((await listDesigns(db)).designs).toEqual([]);
+    expect(await hungOn(db)).toEqual([]);
   });
 
   it('a row that cannot be read is counted, and the others hang', async () => {
@@ -197,7 +197,7 @@ describe('a check that takes long', () => {
       prover: makeProver(() => new Promise((resolve) => ends.push(() => resolve(proven))), 5),
     };
     const { id } = await addDesign(slow, { design: DESIGN, now: NOW });
-    const verdict = async () => (await listDesigns(db)).designs[0]!.verdict;
+    const verdict = async () => (await hungOn(db))[0]!.verdict;
     expect(await verdict()).toBe('Checking');
     await saveDesign(slow, { id, version: 1, design: { ...DESIGN, resolution: '299' }, now: LATER });
     ends[0]!();
@@ -211,20 +211,20 @@ describe('a check that takes long', () => {
     const { id } = await addDesign(store, { design: DESIGN, now: NOW });
     await db.updateTable('design').set({ verdict: 'Checking' }).where('id', '=', id).execute();
     await proveUnproven(storeOf(db));
-    await expect.poll(async () => (await listDesigns(db)).designs[0]!.verdict).toBe('Exact');
+    await expect.poll(async () => (await hungOn(db))[0]!.verdict).toBe('Exact');
   });
 });
 
 describe('the demo', () => {
   it('is hung once, and stays as its owner made it', async () => {
     expect(await hangDemo(db, NOW)).toBe(HUNG);
-    const { designs } = await listDesigns(db);
+    const designs = await hungOn(db);
     expect(designs).toHaveLength(HUNG);
     expect(designs.filter((design) => design.verdict === 'Open')).toEqual([]);
     expect(new Set(designs.map((design) => design.number)).size).toBe(HUNG);
     await binDesign(db, designs[0]!.id, LATER);
     expect(await hangDemo(db, LATER)).toBe(0);
-    expect((await listDesigns(db)).designs).toHaveLength(HUNG - 1);
+    expect(await hungOn(db)).toHaveLength(HUNG - 1);
   });
 });
 
@@ -309,7 +309,7 @@ describe('database files', () => {
       .execute(older);
     await older.destroy();
     const now = await openDatabase(file);
-    const [rug, open] = (await listDesigns(now)).designs;
+    const [rug, open] = await hungOn(now);
     expect(rug).toMatchObject({ size: '24 × 12 threads' });
     expect(rug!.area).toBeCloseTo(25.4 ** 2, 9);
     expect(open).toMatchObject({ size: '', area: 0 });

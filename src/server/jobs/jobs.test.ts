@@ -8,7 +8,7 @@ import { isUnderWay } from '../../contracts/job.ts';
 import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import { openDatabase } from '../db/open-database.ts';
-import { type Jobs, type Make, makeJobs } from './jobs.ts';
+import { type Jobs, type JobsRoom, type Make, makeJobs } from './jobs.ts';
 import { keptFiles } from './kept-files.ts';
 
 const DESIGN = readDesignText(writeDesignText(sampleDesign(SAMPLE)));
@@ -37,15 +37,12 @@ const make: Make = async ({ query, path }, { signal, told }) => {
 
 async function open({
   with: maker = make,
-  now,
-}: {
-  readonly with?: Make;
-  readonly now?: () => Date;
-} = {}): Promise<Jobs> {
+  ...more
+}: Partial<Pick<JobsRoom, 'now' | 'mostKept'>> & { readonly with?: Make } = {}): Promise<Jobs> {
   const db = await openDatabase(join(folder, 'vetro.db'));
   const lane = { make: maker, atOnce: 1 };
   const files = keptFiles(join(folder, 'sent'));
-  return makeJobs({ db, files, lanes: { here: lane, print: lane }, ...(now !== undefined && { now }) });
+  return makeJobs({ db, files, lanes: { here: lane, print: lane }, ...more });
 }
 
 async function until(jobs: Jobs, { id }: Job, holds: (job: Job) => boolean): Promise<Job> {
@@ -142,6 +139,17 @@ describe('jobs', () => {
     await (await open({ now: () => new Date(start + 8 * DAY) })).takeUp();
     expect(await jobs.list()).toEqual([]);
     expect(readdirSync(join(folder, 'sent'))).toEqual([]);
+  });
+
+  it('are kept up to so many bytes, the newest', async () => {
+    const jobs = await open();
+    const first = await until(jobs, await order(jobs, 'dpi=150'), ended);
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    const second = await until(jobs, await order(jobs, 'dpi=151'), ended);
+    const later = await open({ mostKept: second.bytes });
+    await later.takeUp();
+    expect(await later.find(first.id)).toMatchObject({ state: 'done', kept: false });
+    expect(await later.find(second.id)).toMatchObject({ kept: true });
   });
 
   it('are dropped while the server goes on, but not what is being made', async () => {

@@ -61,6 +61,8 @@ export interface JobsRoom {
   readonly files: KeptFiles;
   readonly lanes: Readonly<Record<Lane, LaneRoom>>;
   readonly now?: () => Date;
+  /** Bytes of all files that are kept. */
+  readonly mostKept?: number;
 }
 
 /** Who makes the jobs of a lane, and how many of them at a time. */
@@ -68,6 +70,9 @@ export interface LaneRoom {
   readonly make: Make;
   readonly atOnce: number;
 }
+
+/** Bytes of all files that are kept, when nothing else is said. */
+const MOST_KEPT = 20e9;
 
 const DAY = 24 * 60 * 60 * 1000;
 
@@ -78,7 +83,7 @@ const TIDY = 60 * 60 * 1000;
 const EVERY = 400;
 
 /** Files that are made one after another in each lane, whoever asked, and kept for some days. */
-export function makeJobs({ db, files, lanes, now = () => new Date() }: JobsRoom): Jobs {
+export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = MOST_KEPT }: JobsRoom): Jobs {
   const running = new Map<string, AbortController>();
   const begun: Record<Lane, number> = { here: 0, print: 0 };
   const time = () => now().toISOString();
@@ -93,6 +98,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date() }: JobsRoom)
     const since = new Date(at - DAYS_KEPT * DAY).toISOString();
     await dropJobsBefore(db, since);
     await files.dropOthers(await keysSince(db, since), [...running.keys()]);
+    await files.dropBeyond(mostKept);
   };
 
   const begin = async (lane: Lane): Promise<void> => {

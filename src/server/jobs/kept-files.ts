@@ -15,6 +15,8 @@ export interface KeptFiles {
   /** Bytes of a file. */
   readonly size: (key: string) => Promise<number>;
   readonly read: (key: string) => ReadableStream<Uint8Array>;
+  /** Removes the oldest files until no more than so many bytes are kept. */
+  readonly dropBeyond: (bytes: number) => Promise<void>;
   /** Removes every file but those of these keys and those that these jobs are writing. */
   readonly dropOthers: (keys: ReadonlySet<string>, writing: readonly string[]) => Promise<void>;
 }
@@ -23,6 +25,7 @@ const PART = '.part';
 
 export function keptFiles(folder: string): KeptFiles {
   const path = (key: string) => join(folder, key);
+  const names = () => readdir(folder).catch(() => [] as string[]);
   return {
     has: (key) => existsSync(path(key)),
     partOf: (id) => {
@@ -33,10 +36,23 @@ export function keptFiles(folder: string): KeptFiles {
     drop: (id) => rm(path(id) + PART, { force: true }),
     size: async (key) => (await stat(path(key))).size,
     read: (key) => Readable.toWeb(createReadStream(path(key))) as ReadableStream<Uint8Array>,
+    dropBeyond: async (bytes) => {
+      const whole = (await names()).filter((name) => !name.endsWith(PART));
+      const files = await Promise.all(
+        whole.map(async (name) => {
+          const { size, mtimeMs } = await stat(path(name));
+          return { name, size, mtimeMs };
+        }),
+      );
+      let kept = 0;
+      for (const { name, size } of files.sort((a, b) => b.mtimeMs - a.mtimeMs)) {
+        kept += size;
+        if (kept > bytes) await rm(path(name), { force: true });
+      }
+    },
     dropOthers: async (keys, writing) => {
-      const names = await readdir(folder).catch(() => []);
       const parts = new Set(writing.map((id) => id + PART));
-      const others = names.filter((name) => !keys.has(name) && !parts.has(name));
+      const others = (await names()).filter((name) => !keys.has(name) && !parts.has(name));
       await Promise.all(others.map((name) => rm(path(name), { force: true })));
     },
   };

@@ -1,10 +1,9 @@
 import type { Kysely } from 'kysely';
-import { CoreError } from '../../core/error.ts';
 import { fileNameOf } from '../../core/formats/file-name.ts';
 import { findDesign } from '../db/design-table.ts';
 import { carrying } from '../db/picture-table.ts';
 import type { Database } from '../db/schema.ts';
-import { readShelf } from '../shelf.ts';
+import { readRange } from '../shelf.ts';
 import { sharedPools } from '../work/shared-pools.ts';
 import { disposition } from './send-file.ts';
 
@@ -20,12 +19,8 @@ export async function answerCollection(
   rangeId: string,
   { query, now }: { readonly query: URLSearchParams; readonly now: string },
 ): Promise<Response> {
-  const range = (await readShelf(db)).ranges.find(({ id }) => id === rangeId);
-  if (range === undefined) throw new CoreError('range/missing', { id: rangeId.slice(0, 60) });
-  const designs = await Promise.all(
-    range.designs.map(async ({ id }) => carrying(db, (await findDesign(db, id)).document)),
-  );
-  const title = range.name === '' ? 'Designs' : range.name;
+  const { name: title, designs: ids } = await readRange(db, rangeId);
+  const designs = await Promise.all(ids.map(async (id) => carrying(db, (await findDesign(db, id)).document)));
   const bytes = await sharedPools().collect({ title, designs, scale: query.get('scale') ?? SCALE, at: now });
   return new Response(Uint8Array.from(bytes), {
     headers: {
