@@ -21,6 +21,7 @@ import { Toasts } from '../kit/toasts.tsx';
 import { KIND_NAMES, WORDS } from '../wording/construction-words.ts';
 import { plural } from '../wording/measures.ts';
 import { BinDialog } from './bin-dialog.tsx';
+import { CollectionDialog } from './collection-dialog.tsx';
 import { EmptyShelf } from './empty-shelf.tsx';
 import { KeptDrafts } from './kept-drafts.tsx';
 import { More } from './more.tsx';
@@ -227,6 +228,7 @@ interface RangeRowProps {
 }
 
 function RangeRow({ range, actions, onMove }: RangeRowProps) {
+  const [collecting, setCollecting] = useState(false);
   return (
     <section className="px-[26px] pt-3.5" aria-label={range.name || 'In no range'}>
       <h2 className="flex items-baseline gap-2.5 text-[17px]">
@@ -235,13 +237,13 @@ function RangeRow({ range, actions, onMove }: RangeRowProps) {
           {plural(range.count, 'design')}, all at half true size
         </small>
         {range.id !== '' && (
-          <a
-            href={`/api/ranges/${range.id}/collection.pdf`}
-            download=""
-            className="inline-block py-1 font-normal font-text text-[13px]"
+          <button
+            type="button"
+            className="py-1 font-normal font-text text-[13px] text-woad underline"
+            onClick={() => setCollecting(true)}
           >
-            Collection sheet
-          </a>
+            Collection sheet…
+          </button>
         )}
       </h2>
       <ul className="m-0 mt-2.5 flex list-none flex-wrap gap-x-[22px] gap-y-5 p-0">
@@ -249,6 +251,7 @@ function RangeRow({ range, actions, onMove }: RangeRowProps) {
           <SwatchCard key={design.id} design={design} actions={actions} onMove={() => onMove(design)} />
         ))}
       </ul>
+      {collecting && <CollectionDialog range={range} onClose={() => setCollecting(false)} />}
     </section>
   );
 }

@@ -164,12 +164,24 @@ test('a pack and a collection sheet are opened by other tools', async ({ page })
     headers: WRITER,
   });
   await page.goto(server.address);
-  const sheet = await take(page, () =>
-    page.getByRole('region', { name: 'Halls' }).getByRole('link', { name: 'Collection sheet' }).click(),
-  );
+  await page
+    .getByRole('region', { name: 'Halls' })
+    .getByRole('button', { name: 'Collection sheet…' })
+    .click();
+  const dialog = page.getByRole('dialog', { name: /^Collection sheet of “Halls”/ });
+  await expect(dialog).toContainText('1 design on 1 page of A4');
+  // Without a design there is no sheet.
+  const chosen = dialog.getByRole('group', { name: 'Designs on the sheet' }).getByRole('button');
+  await chosen.first().click();
+  await expect(dialog.getByRole('button', { name: 'Make the sheet' })).toBeDisabled();
+  await chosen.first().click();
+  await dialog.getByRole('textbox', { name: 'Scale of all cloth' }).fill('25%');
+  const sheet = await take(page, () => dialog.getByRole('button', { name: 'Make the sheet' }).click());
   expect(sheet.name).toBe('Halls.pdf');
   const pdf = saved(sheet.bytes, 'halls.pdf');
-  expect(execFileSync('pdftotext', [pdf, '-'], { encoding: 'utf8' })).toMatch(/Octagons/);
+  expect(execFileSync('pdftotext', [pdf, '-'], { encoding: 'utf8' })).toMatch(
+    /25 % of true size[\s\S]*Octagons/,
+  );
 });
 
 test('a strike-off beside the design tells what becomes of each shade', async ({ page }) => {

@@ -1,11 +1,8 @@
 import { useEffect, useState } from 'react';
-import { type Shelf, type Summary, shelfSchema } from '../../contracts/shelf.ts';
+import { type Shelf, shelfSchema } from '../../contracts/shelf.ts';
 import { MOST_LETTERS, shelfQuery } from '../../contracts/shelf-wish.ts';
 import { request } from '../request.ts';
-import { usePixelRatio } from '../use-pixel-ratio.ts';
-
-/** A swatch's size in CSS pixels. */
-const SWATCH = { width: 96, height: 64 } as const;
+import { SmallSwatch } from './small-swatch.tsx';
 
 interface ShelfChooserProps {
   readonly chosen: string | undefined;
@@ -48,7 +45,7 @@ export function ShelfChooser({ chosen, onChoose }: ShelfChooserProps) {
         className="m-0 grid h-[232px] grid-cols-[repeat(auto-fill,minmax(108px,1fr))] content-start gap-1 overflow-y-auto border-0 p-0"
       >
         {found.map((design) => (
-          <Swatch
+          <SmallSwatch
             key={design.id}
             design={design}
             chosen={design.id === chosen}
@@ -62,34 +59,5 @@ export function ShelfChooser({ chosen, onChoose }: ShelfChooserProps) {
         </p>
       )}
     </div>
-  );
-}
-
-interface SwatchProps {
-  readonly design: Summary;
-  readonly chosen: boolean;
-  readonly onChoose: () => void;
-}
-
-function Swatch({ design: { id, name, version }, chosen, onChoose }: SwatchProps) {
-  const times = Math.min(4, Math.ceil(usePixelRatio()));
-  const { width, height } = SWATCH;
-  return (
-    <button
-      type="button"
-      aria-pressed={chosen}
-      className={`flex flex-col items-start rounded-lg p-1.5 text-left text-[12px] leading-tight hover:bg-linen ${chosen ? 'bg-woad-pale font-semibold text-woad' : ''}`}
-      onClick={onChoose}
-    >
-      <img
-        src={`/api/designs/${id}/files/swatch.png?across=${width}&down=${height}&times=${times}&v=${version}`}
-        alt=""
-        width={width}
-        height={height}
-        loading="lazy"
-        className="pinked block"
-      />
-      <span className="mt-1 line-clamp-2">{name}</span>
-    </button>
   );
 }

@@ -6,6 +6,10 @@ import { carrying } from '../db/picture-table.ts';
 import type { Database } from '../db/schema.ts';
 import { FOR_EVER } from '../for-ever.ts';
 import { sharedPools } from '../work/shared-pools.ts';
+import { makeMadeOnce } from './made-once.ts';
+
+/** Swatches that are kept, some 20 kB each: those of a few screens of the shelf. */
+const swatches = makeMadeOnce(1000);
 
 /**
  * A file of a stored design. Query: `v`, the version that is meant; `save` to download it; the rest as `sendFile`.
@@ -15,7 +19,7 @@ import { sharedPools } from '../work/shared-pools.ts';
  */
 export async function answerFile(
   db: Kysely<Database>,
-  { document, version, updatedAt }: StoredDesign,
+  { id, document, version, updatedAt }: StoredDesign,
   file: string,
   query: URLSearchParams,
 ): Promise<Response> {
@@ -23,7 +27,9 @@ export async function answerFile(
   const same = meant === String(version);
   const saved = query.has('save');
   if (saved && meant !== null && !same) throw new CoreError('design/stale', { version, updatedAt });
-  const response = await sharedPools().file(await carrying(db, document), file, query);
+  const make = async () => sharedPools().file(await carrying(db, document), file, query);
+  const response =
+    file === 'swatch.png' && same ? await swatches.answer(`${id}?${query}`, make) : await make();
   response.headers.set('cache-control', same && !saved ? FOR_EVER : 'no-store');
   return response;
 }

@@ -1,8 +1,8 @@
 import { compile } from '../../../core/design/compile-design.ts';
 import type { Design } from '../../../core/design/design-schema.ts';
 import { CoreError } from '../../../core/error.ts';
-import { parseExact } from '../../../core/exact/parse-exact.ts';
-import { compare, divide, type Rational, rational, toText } from '../../../core/exact/rational.ts';
+import { divide, type Rational, rational, toText } from '../../../core/exact/rational.ts';
+import { A_PAGE, parseCollectionScale } from '../../../core/formats/page/collection.ts';
 import { repeatSize } from '../../../core/repeat/repeat-unit.ts';
 import type { Pictures } from '../../../core/shape/picture.ts';
 import { parseResolution } from '../../../core/units/resolution.ts';
@@ -20,7 +20,7 @@ import {
 } from '../pdf/pdf-lib.ts';
 import { showCloth } from '../pdf/show-cloth.ts';
 import { writeText } from '../pdf/ticket-page.ts';
-import { A_PAGE, PAGE, PLACES } from './collection-plan.ts';
+import { PAGE, PLACES } from './collection-plan.ts';
 
 /** Designs that go together, on pages. */
 export interface Collection {
@@ -50,7 +50,7 @@ export async function collectionFile(
 ): Promise<Uint8Array> {
   if (designs.length === 0) throw new CoreError('collection/empty', {});
   if (designs.length > MOST) throw new CoreError('collection/too-many', { most: MOST });
-  const part = readScale(scale);
+  const part = parseCollectionScale(scale);
   const document = await PDFDocument.create();
   nameDocument(document, { title, at });
   const fonts = await embedFonts(document);
@@ -70,17 +70,6 @@ export async function collectionFile(
     told(index + 1, designs.length);
   }
   return document.save({ useObjectStreams: true });
-}
-
-/** @throws CoreError "collection/scale" {text} */
-function readScale(text: string): Rational {
-  const percent = text.trim().endsWith('%');
-  const value = parseExact(percent ? text.trim().slice(0, -1) : text);
-  const part = percent ? divide(value, rational(100)) : value;
-  if (compare(part, rational(1, 100)) < 0 || compare(part, rational(10)) > 0) {
-    throw new CoreError('collection/scale', { text });
-  }
-  return part;
 }
 
 function scaled(part: Rational, times: number): Rational {

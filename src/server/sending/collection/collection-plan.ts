@@ -1,3 +1,4 @@
+import { A_PAGE, ACROSS, DOWN } from '../../../core/formats/page/collection.ts';
 import type { Box, Size } from '../../../core/formats/page/page-plan.ts';
 
 /** A4, in millimetres. Source: ISO 216. */
@@ -6,14 +7,9 @@ export const PAGE: Size = { width: 210, height: 297 };
 const EDGE = 14;
 const HEAD = 16;
 const GAP = 8;
-const ACROSS = 2;
-const DOWN = 3;
 
 /** Room under each picture of cloth for what is said of it. */
 const CAPTION = 25;
-
-/** Pictures of cloth on one page. */
-export const A_PAGE = ACROSS * DOWN;
 
 /** Where the cloth of each design of a page lies, from the upper left, row by row. In millimetres, y upward. */
 export const PLACES: readonly Box[] = Array.from({ length: A_PAGE }, (_, at) => {
