@@ -14,6 +14,12 @@ export function isPrinted({ file }: Pick<Job, 'file'>): boolean {
   return Object.values<string>(PRINT_FILES).includes(file);
 }
 
+/** The designs of a range on pages; its other designs are named beside the first. */
+export const COLLECTION_FILE = 'collection.pdf';
+
+/** Most designs beside the first. */
+const MOST_OTHERS = 199;
+
 /** A file that is being made, or was. */
 export const jobSchema = z.object({
   id: z.string(),
@@ -51,8 +57,11 @@ export const newJobSchema = z.strictObject({
   version: z.int().min(1),
   file: z.string().min(1).max(60),
   query: z.string().max(4000),
+  /** Further designs, for a file that holds several. */
+  others: z.array(z.string().min(1).max(100)).max(MOST_OTHERS).default([]),
 });
 export type NewJob = z.infer<typeof newJobSchema>;
+export type NewJobRequest = z.input<typeof newJobSchema>;
 
 /** Whether it goes on. */
 export function isUnderWay({ state }: Pick<Job, 'state'>): boolean {

@@ -22,23 +22,12 @@ export async function request(method: string, path: string, body?: unknown): Pro
     body === undefined
       ? { method }
       : { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
-  const response = await reach(path, options);
+  const response = await fetch(path, options).catch(() => {
+    throw new RequestError(0, 'request/offline', 'Vetro’s server does not answer. Is it still running?');
+  });
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer;
   throw refusal(response.status, answer);
-}
-
-/** Asks the server for a file. @throws RequestError */
-export async function requestFile(path: string): Promise<Blob> {
-  const response = await reach(path, {});
-  if (response.ok) return response.blob();
-  throw refusal(response.status, await response.json().catch(() => null));
-}
-
-async function reach(path: string, options: RequestInit): Promise<Response> {
-  return fetch(path, options).catch(() => {
-    throw new RequestError(0, 'request/offline', 'Vetro’s server does not answer. Is it still running?');
-  });
 }
 
 /** An answer that was no success, as an error with its sentence. */

@@ -1,5 +1,5 @@
 import { Download, RotateCw, Square, X } from 'lucide-react';
-import { isUnderWay, type Job } from '../contracts/job.ts';
+import { isPrinted, isUnderWay, type Job } from '../contracts/job.ts';
 import { IconButton } from '../kit/icon-button.tsx';
 import { JobProgress } from '../kit/jobs/job-progress.tsx';
 import { saveJob } from '../kit/jobs/job-requests.ts';
@@ -24,6 +24,7 @@ const COLOURS: Readonly<Record<Job['state'], string>> = {
 /** One file: what it is of, what was asked for, how it stands, and what can be done with it. */
 export function SentRow({ job, onStop, onAgain, onRemove }: SentRowProps) {
   const underWay = isUnderWay(job);
+  const printed = isPrinted(job);
   return (
     <li className="grid grid-cols-[52px_64px_minmax(0,1.9fr)_minmax(0,1fr)_112px] items-center gap-4 border-rule border-t py-2.5 max-[900px]:grid-cols-[52px_minmax(0,1fr)_auto]">
       <time dateTime={job.madeAt} className="numbers text-[13px] text-ash">
@@ -56,13 +57,21 @@ export function SentRow({ job, onStop, onAgain, onRemove }: SentRowProps) {
       </div>
       <div className="flex justify-end gap-0.5 max-[900px]:col-start-3 max-[900px]:row-start-1">
         {underWay ? (
-          <IconButton name={`Stop ${job.name}`} icon={Square} onClick={() => onStop(job)} />
+          <IconButton
+            name={`${printed ? 'Call off' : 'Stop'} ${job.name}`}
+            icon={Square}
+            onClick={() => onStop(job)}
+          />
         ) : (
           <>
             {job.kept && (
               <IconButton name={`Save ${job.name}`} icon={Download} onClick={() => saveJob(job)} />
             )}
-            <IconButton name={`Send ${job.name} again`} icon={RotateCw} onClick={() => onAgain(job)} />
+            <IconButton
+              name={`${printed ? 'Order' : 'Send'} ${job.name} again`}
+              icon={RotateCw}
+              onClick={() => onAgain(job)}
+            />
             <IconButton name={`Remove ${job.name} from the list`} icon={X} onClick={() => onRemove(job)} />
           </>
         )}

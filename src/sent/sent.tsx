@@ -62,7 +62,7 @@ function OpenSent({ initial }: { initial: readonly Job[] }) {
       <main className="mx-auto max-w-[1040px] px-6 py-8">
         <h1 className="text-[27px]">Sent</h1>
         <p className="mt-1 mb-5 text-ash">
-          Files that were made, of the designs as they stood then. Each is kept for {DAYS_KEPT} days.
+          What was made and printed, of the designs as they stood then. Files are kept for {DAYS_KEPT} days.
         </p>
         {jobs.length === 0 && (
           <p className="rounded-card bg-paper p-8">

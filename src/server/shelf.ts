@@ -4,7 +4,6 @@ import type { SaveRequest } from '../contracts/design.ts';
 import type { Range, Shelf } from '../contracts/shelf.ts';
 import { FIRST_PAGE, type ShelfWish } from '../contracts/shelf-wish.ts';
 import type { Design } from '../core/design/design-schema.ts';
-import { CoreError } from '../core/error.ts';
 import {
   findDesign,
   insertDesign,
@@ -16,7 +15,7 @@ import {
   updateDesign,
 } from './db/design-table.ts';
 import { inTransaction } from './db/in-transaction.ts';
-import { ensureRange, idsInRange, listRanges, placeInRange, rangeOf } from './db/range-table.ts';
+import { ensureRange, listRanges, placeInRange, rangeOf } from './db/range-table.ts';
 import { keepEarlier, keepStored } from './db/revision-table.ts';
 import type { Database } from './db/schema.ts';
 import { readSetting } from './db/setting-table.ts';
@@ -84,16 +83,6 @@ async function pageInOrder(
 ): Promise<Range[]> {
   const designs = await listInOrder(db, order, wish);
   return designs.length === 0 ? [] : [{ id: '', name: '', count: found, designs: [...designs] }];
-}
-
-/** A range, and the ids of its designs in their order. @throws CoreError "range/missing" */
-export async function readRange(
-  db: Kysely<Database>,
-  rangeId: string,
-): Promise<{ readonly name: string; readonly designs: readonly string[] }> {
-  const range = (await listRanges(db)).find(({ id }) => id === rangeId);
-  if (range === undefined) throw new CoreError('range/missing', { id: rangeId.slice(0, 60) });
-  return { name: range.name, designs: await idsInRange(db, rangeId) };
 }
 
 /** A stored design with the name of its range, as the bench opens it. */

@@ -1,15 +1,15 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { Range } from '../contracts/shelf.ts';
+import { COLLECTION_FILE, type Job } from '../contracts/job.ts';
+import type { Range, Summary } from '../contracts/shelf.ts';
 import { multiply, rational, toText } from '../core/exact/rational.ts';
-import { fileNameOf } from '../core/formats/file-name.ts';
 import { A_PAGE, COLLECTION_SCALE, parseCollectionScale } from '../core/formats/page/collection.ts';
 import { Dialog } from '../kit/dialog.tsx';
 import { DialogActions } from '../kit/dialog-actions.tsx';
-import { download } from '../kit/download.ts';
 import { NumberField } from '../kit/fields/number-field.tsx';
 import { SmallSwatch } from '../kit/from-shelf/small-swatch.tsx';
-import { requestFile } from '../kit/request.ts';
+import { JobProgress } from '../kit/jobs/job-progress.tsx';
+import { followJob, orderJob, saveJob } from '../kit/jobs/job-requests.ts';
 import { plural } from '../wording/measures.ts';
 
 interface CollectionDialogProps {
@@ -18,39 +18,44 @@ interface CollectionDialogProps {
 }
 
 /** The designs of a range on pages at one scale: which of them, and how large. */
-export function CollectionDialog({ range: { id, name, count, designs }, onClose }: CollectionDialogProps) {
+export function CollectionDialog({ range: { name, count, designs }, onClose }: CollectionDialogProps) {
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [scale, setScale] = useState(COLLECTION_SCALE);
-  const [making, setMaking] = useState(false);
+  const [making, setMaking] = useState<Job | 'asking'>();
   const chosen = designs.filter((design) => !left.has(design.id));
   const turn = (design: string) => {
     const next = new Set(left);
     if (!next.delete(design)) next.add(design);
     setLeft(next);
   };
-  const make = async () => {
-    setMaking(true);
-    const query = new URLSearchParams({ scale });
-    // All of a range are more than those that hang so far.
-    if (left.size > 0) query.set('designs', chosen.map((design) => design.id).join());
+  const make = async ([first, ...others]: readonly Summary[]) => {
+    setMaking('asking');
     try {
-      const file = await requestFile(`/api/ranges/${id}/collection.pdf?${query}`);
-      download(fileNameOf({ name, file: 'collection.pdf' }), file);
-      onClose();
+      const begun = await orderJob({
+        designId: first!.id,
+        version: first!.version,
+        file: COLLECTION_FILE,
+        query: String(new URLSearchParams({ title: name, scale })),
+        others: others.map((design) => design.id),
+      });
+      const job = await followJob(begun, setMaking);
+      if (job.state === 'failed') toast.error(job.trouble);
+      if (job.state === 'done') {
+        saveJob(job);
+        onClose();
+      }
     } catch (error) {
       toast.error((error as Error).message);
-      setMaking(false);
     }
+    setMaking(undefined);
   };
-  const shown = left.size === 0 ? count : chosen.length;
-  const pages = Math.ceil(shown / A_PAGE);
   return (
     <Dialog open onOpenChange={onClose} title={`Collection sheet of “${name}”`} wide>
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
           event.preventDefault();
-          void make();
+          void make(chosen);
         }}
       >
         <fieldset
@@ -71,22 +76,30 @@ export function CollectionDialog({ range: { id, name, count, designs }, onClose 
             <NumberField
               label="Scale of all cloth"
               text={scale}
-              resolve={(text) => `${toText(multiply(parseCollectionScale(text), rational(100)))} %`}
+              resolve={(text) => `${toText(multiply(parseCollectionScale(text), rational(100)))}%`}
               onChange={setScale}
             />
           </div>
-          <p className="flex-1 pb-2 text-ash">
-            {shown === 0
-              ? 'Choose at least one design.'
-              : `${plural(shown, 'design')} on ${plural(pages, 'page')} of A4, each with its name, number, size and shades.`}
-          </p>
+          <p className="flex-1 pb-2 text-ash">{sheetWords(chosen.length)}</p>
         </div>
+        {count > designs.length && (
+          <p className="hint">
+            {designs.length} of {count} designs hang so far. Hang more of the range to choose among all.
+          </p>
+        )}
+        {making !== undefined && making !== 'asking' && <JobProgress job={making} />}
         <DialogActions
-          action={making ? 'Making it…' : 'Make the sheet'}
-          disabled={making || shown === 0}
+          action="Make the sheet"
+          disabled={making !== undefined || chosen.length === 0}
           onClose={onClose}
         />
       </form>
     </Dialog>
   );
+}
+
+function sheetWords(chosen: number): string {
+  if (chosen === 0) return 'Choose at least one design.';
+  const pages = Math.ceil(chosen / A_PAGE);
+  return `${plural(chosen, 'design')} on ${plural(pages, 'page')} of A4, each with its name, number, size and shades.`;
 }

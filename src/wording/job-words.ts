@@ -1,4 +1,4 @@
-import { isPrinted, isUnderWay, type Job, PRINT_FILES } from '../contracts/job.ts';
+import { COLLECTION_FILE, isPrinted, isUnderWay, type Job, PRINT_FILES } from '../contracts/job.ts';
 import { substrateOf } from '../core/print/substrate.ts';
 import { standsWords } from './print-words.ts';
 
@@ -67,8 +67,9 @@ export function bytesText(bytes: number): string {
 /** Names of kinds of files by their endings. */
 const KINDS: Readonly<Record<string, string>> = { jpg: 'JPEG', tif: 'TIFF', webp: 'WebP' };
 
-/** What a print house is asked for. */
-const PRINTED: Readonly<Record<string, string>> = {
+/** What files are called that their endings do not tell. */
+const NAMES: Readonly<Record<string, string>> = {
+  [COLLECTION_FILE]: 'Collection sheet',
   [PRINT_FILES['strike-off']]: 'Strike-off from the print house',
   [PRINT_FILES.run]: 'Print run',
 };
@@ -83,9 +84,10 @@ export function askedWords({ file, query }: Pick<Job, 'file' | 'query'>): string
   };
   const substrate = asked.get('substrate');
   return [
-    PRINTED[file] ?? KINDS[ending] ?? ending.toUpperCase(),
+    NAMES[file] ?? KINDS[ending] ?? ending.toUpperCase(),
     ...(substrate === null ? [] : [substrateOf(substrate).name]),
     ...said('length', '', ''),
+    ...said('scale', '', ''),
     ...said('size', '', ''),
     ...said('repeats', '', ' repeats'),
     ...said('dpi', '', ' dpi'),

@@ -240,7 +240,9 @@ test('parts take other designs of the shelf, which keep their copy when they are
   await page.getByRole('radio', { name: /^Handle/ }).click();
   await page.getByLabel('Cloth', { exact: true }).selectOption({ label: 'Another of the shelf…' });
   await page.getByLabel('Find a design').fill('pencil stripe to go');
-  await page.getByRole('group', { name: 'Designs of the shelf' }).getByRole('button').click();
+  const found = page.getByRole('group', { name: 'Designs of the shelf' }).getByRole('button');
+  await expect(found).toHaveCount(1);
+  await found.click();
   await page.getByRole('button', { name: 'Try it on' }).click();
   await painted(page);
   await expect(page.getByRole('radio', { name: /^Handle/ })).toContainText('A pencil stripe to go');

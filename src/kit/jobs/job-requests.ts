@@ -1,4 +1,4 @@
-import { isUnderWay, type Job, jobSchema, jobsSchema, type NewJob } from '../../contracts/job.ts';
+import { isUnderWay, type Job, jobSchema, jobsSchema, type NewJobRequest } from '../../contracts/job.ts';
 import { request } from '../request.ts';
 
 /** Milliseconds after which a job that goes on is asked about again. */
@@ -8,7 +8,7 @@ export const ASK_AGAIN = 300;
 const SOON = 40;
 
 /** Asks for a file. @throws RequestError */
-export async function orderJob(order: NewJob): Promise<Job> {
+export async function orderJob(order: NewJobRequest): Promise<Job> {
   return jobSchema.parse(await request('POST', '/api/jobs', order));
 }
 

@@ -1,7 +1,7 @@
 import type { Kysely, Selectable } from 'kysely';
 import { JOB_STATES, type Job } from '../../contracts/job.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
+import { readDesign, readDesignText, writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError, errorFrom, type Facts } from '../../core/error.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
 import type { Database, JobTable, Lane } from './schema.ts';
@@ -40,6 +40,7 @@ export interface JobStart {
   readonly id: string;
   readonly designId: string;
   readonly document: Design;
+  readonly others: readonly Design[];
   readonly file: string;
   readonly query: string;
   readonly name: string;
@@ -52,6 +53,7 @@ export interface JobStart {
 export interface JobToDo {
   readonly id: string;
   readonly document: Design;
+  readonly others: readonly Design[];
   readonly file: string;
   readonly query: string;
   readonly key: string;
@@ -65,7 +67,7 @@ export async function addJob(db: Kysely<Database>, start: JobStart): Promise<voi
     .where('state', '=', 'waiting')
     .executeTakeFirstOrThrow();
   if (waiting >= MOST_WAITING) throw new CoreError('job/too-many', { most: MOST_WAITING });
-  const { id, designId, document, file, query, name, key, lane, now } = start;
+  const { id, designId, document, others, file, query, name, key, lane, now } = start;
   await db
     .insertInto('job')
     .values({
@@ -73,6 +75,7 @@ export async function addJob(db: Kysely<Database>, start: JobStart): Promise<voi
       design_id: designId,
       design_name: document.name,
       document: writeDesignText(document),
+      others: JSON.stringify(others),
       file,
       query,
       name,
@@ -106,6 +109,7 @@ export async function beginNext(db: Kysely<Database>, lane: Lane, now: string): 
   return {
     id: row.id,
     document: readDesignText(row.document),
+    others: readOthers(row.others),
     file: row.file,
     query: row.query,
     key: row.key,
@@ -174,18 +178,20 @@ export async function findJobOrder(
 ): Promise<{
   readonly designId: string;
   readonly design: Design;
+  readonly others: readonly Design[];
   readonly file: string;
   readonly query: string;
 }> {
   const row = await db
     .selectFrom('job')
-    .select(['design_id', 'document', 'file', 'query'])
+    .select(['design_id', 'document', 'others', 'file', 'query'])
     .where('id', '=', id)
     .executeTakeFirst();
   if (row === undefined) throw new CoreError('job/missing');
   return {
     designId: row.design_id,
     design: readDesignText(row.document),
+    others: readOthers(row.others),
     file: row.file,
     query: row.query,
   };
@@ -261,6 +267,10 @@ function jobOf(row: ListedRow, isKept: (key: string) => boolean): Job {
     endedAt: row.ended_at,
     kept: state === 'done' && isKept(row.key),
   };
+}
+
+function readOthers(text: string): readonly Design[] {
+  return (JSON.parse(text) as readonly unknown[]).map(readDesign);
 }
 
 function troubleOf(problem: string): string {

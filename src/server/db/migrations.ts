@@ -140,10 +140,11 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
     await db.schema.createIndex('job_made_at').on('job').columns(['made_at', 'id']).execute();
     await db.schema.createIndex('job_key').on('job').column('key').execute();
   }),
-  '006-print-orders': atomic(async (db) => {
+  '006-print-orders-and-collections': atomic(async (db) => {
     for (const [name, usual] of [
       ['lane', 'here'],
       ['stands', ''],
+      ['others', '[]'],
     ] as const) {
       await db.schema
         .alterTable('job')

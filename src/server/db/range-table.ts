@@ -7,18 +7,6 @@ export function listRanges(db: Kysely<Database>): Promise<readonly { id: string;
   return db.selectFrom('range').select(['id', 'name']).orderBy('position').orderBy('id').execute();
 }
 
-/** The ids of a range's designs, as they hang there. */
-export async function idsInRange(db: Kysely<Database>, rangeId: string): Promise<readonly string[]> {
-  const rows = await db
-    .selectFrom('design')
-    .select('id')
-    .where('range_id', '=', rangeId)
-    .where('deleted_at', 'is', null)
-    .orderBy('position')
-    .execute();
-  return rows.map(({ id }) => id);
-}
-
 /** Name of the range that a design is in; empty when it is in none. */
 export async function rangeOf(db: Kysely<Database>, designId: string): Promise<string> {
   const row = await db

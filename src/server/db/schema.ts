@@ -86,6 +86,8 @@ export interface JobTable {
   design_name: string;
   /** The design as it stood, as JSON. */
   document: string;
+  /** Further designs of the file, as a JSON list of documents. */
+  others: Generated<string>;
   file: string;
   query: string;
   name: string;

@@ -81,6 +81,18 @@ describe('jobs', () => {
     expect(await jobs.list()).toHaveLength(4);
   });
 
+  it('of several designs are named by their title, and are others with another design in them', async () => {
+    const jobs = await open();
+    const sheet = { ...ORDER, file: 'collection.pdf', query: 'title=Halls' };
+    const other = { ...DESIGN, name: 'Other' };
+    const first = await until(jobs, await jobs.order({ ...sheet, others: [other] }), ended);
+    expect(first.name).toBe('Halls.pdf');
+    await until(jobs, await jobs.again(first.id), ended);
+    expect(made).toEqual(['title=Halls']);
+    await until(jobs, await jobs.order(sheet), ended);
+    expect(made).toHaveLength(2);
+  });
+
   it('wait their turn, tell their rows, and stop at once', async () => {
     const jobs = await open();
     const first = await until(jobs, await order(jobs, 'wait=1'), ({ made: rows }) => rows === 3);

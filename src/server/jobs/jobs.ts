@@ -27,6 +27,8 @@ import type { KeptFiles } from './kept-files.ts';
 export interface Order {
   readonly designId: string;
   readonly design: Design;
+  /** Further designs, for a file that holds several. */
+  readonly others?: readonly Design[];
   readonly file: string;
   readonly query: string;
 }
@@ -36,7 +38,7 @@ export type Standing = Pick<Job, 'made' | 'of' | 'stands'>;
 
 /** Makes a file at a path. @throws CoreError of the maker */
 export type Make = (
-  order: Omit<Order, 'designId'> & { readonly id: string; readonly path: string },
+  order: Omit<Required<Order>, 'designId'> & { readonly id: string; readonly path: string },
   options: { readonly signal: AbortSignal; readonly told: (standing: Standing) => void },
 ) => Promise<void>;
 
@@ -137,7 +139,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
   };
 
   const makeFile = async (
-    { id, document, file, query, key }: JobToDo,
+    { id, document, others, file, query, key }: JobToDo,
     make: Make,
     signal: AbortSignal,
   ): Promise<void> => {
@@ -150,11 +152,12 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
       last = standing.stands;
       void tellStanding(db, id, standing).catch(console.error);
     };
-    await make({ id, design: document, file, query, path: files.partOf(id) }, { signal, told });
+    const path = files.partOf(id);
+    await make({ id, design: document, others, file, query, path }, { signal, told });
     await files.keep(id, key);
   };
 
-  const order = async ({ designId, design, file, query }: Order): Promise<Job> => {
+  const order = async ({ designId, design, others = [], file, query }: Order): Promise<Job> => {
     const id = randomUUID();
     const asked = new URLSearchParams(query);
     asked.delete('save');
@@ -165,11 +168,12 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
       id,
       designId,
       document: design,
+      others,
       file,
       query: text,
       name: nameOf({ design, file, query: asked }),
       // What is printed is printed for this job alone.
-      key: isPrinted({ file }) ? id + endingOf(file) : keyOf(design, file, text),
+      key: isPrinted({ file }) ? id + endingOf(file) : keyOf([design, ...others], file, text),
       lane,
       now: time(),
     });
@@ -206,12 +210,10 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
 }
 
 /** What is made of the same numbers in the same way is the same file. */
-function keyOf(design: Design, file: string, query: string): string {
-  const hash = createHash('sha256')
-    .update(`${file}?${query}\n`)
-    .update(writeDesignText(design))
-    .digest('hex');
-  return hash + endingOf(file);
+function keyOf(designs: readonly Design[], file: string, query: string): string {
+  const hash = createHash('sha256').update(`${file}?${query}\n`);
+  for (const design of designs) hash.update(writeDesignText(design));
+  return hash.digest('hex') + endingOf(file);
 }
 
 function endingOf(file: string): string {

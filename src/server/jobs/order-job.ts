@@ -9,12 +9,13 @@ import { sharedJobs } from './shared-jobs.ts';
 /** A file of a stored design as a job. @throws CoreError "request/missing" | "design/missing" | "design/stale" {version, updatedAt} | "job/too-many" */
 export async function orderJob(
   db: Kysely<Database>,
-  { designId, version, file, query }: NewJob,
+  { designId, version, file, query, others }: NewJob,
 ): Promise<Job> {
   if (!isPrinted({ file })) refuseUnknown(file);
   const stored = await findDesign(db, designId);
   if (stored.version !== version) {
     throw new CoreError('design/stale', { version: stored.version, updatedAt: stored.updatedAt });
   }
-  return (await sharedJobs()).order({ designId, design: stored.document, file, query });
+  const further = await Promise.all(others.map(async (id) => (await findDesign(db, id)).document));
+  return (await sharedJobs()).order({ designId, design: stored.document, others: further, file, query });
 }

@@ -28,6 +28,7 @@ async function makeShared(): Promise<Jobs> {
   const whole: (order: Parameters<Make>[0]) => Promise<Parameters<Make>[0]> = async (order) => ({
     ...order,
     design: await carrying(db, order.design),
+    others: await Promise.all(order.others.map((each) => carrying(db, each))),
   });
   const jobs = makeJobs({
     db,

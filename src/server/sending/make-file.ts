@@ -9,6 +9,7 @@ import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import { rational } from '../../core/exact/rational.ts';
 import { LIBRARY_KINDS, type LibraryKind } from '../../core/formats/library-wish.ts';
+import { COLLECTION_SCALE } from '../../core/formats/page/collection.ts';
 import { orderPicture, parsePerStep, sizeOfSheet } from '../../core/formats/picture-order.ts';
 import { strikeOffPng } from '../../core/formats/png/strike-off-png.ts';
 import { type StructureLook, structureToPng } from '../../core/formats/png/structure-png.ts';
@@ -48,7 +49,15 @@ interface Making {
   readonly design: Design;
   readonly query: URLSearchParams;
   readonly pictures: Pictures;
+  /** Further designs, for a file that holds several. */
+  readonly others: readonly Shown[];
   readonly told: Told;
+}
+
+/** A design and the pictures that it shows. */
+export interface Shown {
+  readonly design: Design;
+  readonly pictures: Pictures;
 }
 
 /** Hears of rows: how many there are, and how many of them are made. */
@@ -85,6 +94,7 @@ const MAKERS: Readonly<Record<string, Maker>> = {
     const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query), stretch);
     return strikeOffPng(unit, order, substrate, nodeCompressor, (rows) => told(rows, order.height));
   },
+  'collection.pdf': collection,
   'pack.zip': ({ design, query, pictures }) =>
     packFile(
       design,
@@ -126,6 +136,7 @@ export interface FileWish {
   readonly query: URLSearchParams;
   /** Those that the design shows. */
   readonly pictures?: Pictures;
+  readonly others?: readonly Shown[];
   readonly told?: Told;
 }
 
@@ -139,7 +150,7 @@ export interface MadeFile {
  * The file of that name for a design. Query: `perThread` or `dpi`, `repeats` or `size` for a sheet, `shrink`; `mixing` and
  * `drawn` for a picture, `quality`, `chroma`, `compression` and `profile` for one of the image library's; `underlap` for a
  * drawing's faces, `flatten` for one that blends; `paper`, `bleed`, `marks`, `overlap` and `ticket` for a PDF; `substrate` and `washed` for a
- * strike-off; `colourway` by name.
+ * strike-off; `title` and `scale` for a collection sheet; `colourway` by name.
  * @throws CoreError "request/missing", or of the maker
  */
 export function makeFile({
@@ -147,11 +158,12 @@ export function makeFile({
   file,
   query,
   pictures = NO_PICTURES,
+  others = [],
   told = () => {},
 }: FileWish): MadeFile {
   refuseUnknown(file);
   const coloured = inColourway(design, query.get('colourway') ?? '');
-  const pieces = MAKERS[file]!({ design: coloured, query, pictures, told });
+  const pieces = MAKERS[file]!({ design: coloured, query, pictures, others, told });
   return { type: typeOf(file), pieces };
 }
 
@@ -163,6 +175,16 @@ export function refuseUnknown(file: string): void {
 /** Media type of a file, by its ending. */
 export function typeOf(file: string): string {
   return TYPES[file.slice(file.lastIndexOf('.') + 1)]!;
+}
+
+/** The design and further ones on pages at one scale. */
+async function* collection({ design, query, pictures, others, told }: Making): AsyncIterable<Uint8Array> {
+  // Only who makes one loads what writes its pages.
+  const { collectionFile } = await import('./collection/collection-file.ts');
+  const designs = [{ design, pictures }, ...others];
+  const title = query.get('title') ?? design.name;
+  const scale = query.get('scale') ?? COLLECTION_SCALE;
+  yield await collectionFile({ title, designs, scale, at: new Date() }, told);
 }
 
 /** Pixels an inch at which the shelf shows every swatch: half true size on an ordinary monitor. */

@@ -19,7 +19,8 @@ export function sendFile(wish: FileWish): Response {
 
 /** The name under which a file is saved. */
 export function nameOf({ design, file, query }: Pick<FileWish, 'design' | 'file' | 'query'>): string {
-  const { name, number } = design;
+  const title = query.get('title');
+  const { name, number } = title === null ? design : { name: title, number: '' };
   return fileNameOf({ name, number, file, colourway: query.get('colourway') ?? '', size: sizeText(query) });
 }
 

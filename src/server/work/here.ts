@@ -15,7 +15,6 @@ export const workHere: Pools = {
     return TASKS.make({ ...order, port: port2 });
   },
   print: (order) => TASKS.print(order),
-  collect: (order) => TASKS.collect(order),
   picture: (bytes) => TASKS.picture(bytes),
   keep: (bytes) => TASKS.keep(bytes),
   pixels: (file) => TASKS.pixels(file),

@@ -11,7 +11,7 @@ import type { PackedPicture } from '../pictures/pack-picture.ts';
 import type { Proven } from '../proving/proven.ts';
 import { type Outcome, valueIn } from './outcome.ts';
 import { pouredFrom } from './pour.ts';
-import type { CollectOrder, Order, ReadyPrint, Result, Rows, TaskName } from './tasks.ts';
+import type { Order, ReadyPrint, Result, Rows, TaskName } from './tasks.ts';
 import { makeTurnstile, type Turnstile } from './turnstile.ts';
 
 /** What one kind of work may cost. */
@@ -73,8 +73,6 @@ export interface Pools {
   readonly make: Make;
   /** Writes the file that is printed at a path. @returns the order for it */
   readonly print: (order: ReadyPrint, signal: AbortSignal) => Promise<PrintOrder>;
-  /** A collection sheet as PDF. */
-  readonly collect: (order: CollectOrder) => Promise<Uint8Array>;
   /** Takes the bytes over: they are the thread's from then on. */
   readonly picture: (bytes: Uint8Array<ArrayBuffer>) => Promise<PackedPicture>;
   /** The same. */
@@ -157,7 +155,6 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
       }
     },
     print: (order, signal) => run('jobs', 'print', order, { signal }),
-    collect: (order) => run('large', 'collect', order),
     picture: (bytes) => run('pictures', 'picture', bytes, { transferList: [bytes.buffer] }),
     keep: (bytes) => run('pictures', 'keep', bytes, { transferList: [bytes.buffer] }),
     pixels: (file) => run('pictures', 'pixels', file, { transferList: [file.buffer] }),

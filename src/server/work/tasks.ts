@@ -21,16 +21,9 @@ export interface FileOrder {
 
 /** A file that is to be made at a path, and the port that hears of its rows. */
 export interface MakeOrder extends FileOrder {
+  /** Further designs, for a file that holds several. */
+  readonly others: readonly Design[];
   readonly path: string;
-}
-
-/** Designs for the pages of a collection sheet. */
-export interface CollectOrder {
-  readonly title: string;
-  readonly designs: readonly Design[];
-  readonly scale: string;
-  /** ISO 8601. */
-  readonly at: string;
 }
 
 /** What is to be printed, and where its file is put meanwhile. */
@@ -57,7 +50,7 @@ export const TASKS = {
     pourInto(port, async () =>
       sendFile({ design, file, query: new URLSearchParams(query), pictures: await picturesIn(design) }),
     ),
-  make: async ({ design, file, query, path, port }: MakeOrder): Promise<void> => {
+  make: async ({ design, others, file, query, path, port }: MakeOrder): Promise<void> => {
     let last = 0;
     const told = (made: number, of: number) => {
       const now = Date.now();
@@ -66,8 +59,12 @@ export const TASKS = {
       port.postMessage({ made, of } satisfies Rows);
     };
     try {
+      const asked = new URLSearchParams(query);
+      const further = await Promise.all(
+        others.map(async (each) => ({ design: each, pictures: await picturesIn(each) })),
+      );
       const pictures = await picturesIn(design);
-      const { pieces } = makeFile({ design, file, query: new URLSearchParams(query), pictures, told });
+      const { pieces } = makeFile({ design, others: further, file, query: asked, pictures, told });
       await writeStream(path, pieces, file);
     } finally {
       port.close();
@@ -80,13 +77,6 @@ export const TASKS = {
     const { pieces } = makeFile({ design, file: 'tile.png', query: tileQuery(wish), pictures });
     await writeStream(path, pieces, 'tile.png');
     return order;
-  },
-  collect: async ({ title, designs, scale, at }: CollectOrder): Promise<Uint8Array> => {
-    const shown = await Promise.all(
-      designs.map(async (design) => ({ design, pictures: await picturesIn(design) })),
-    );
-    const { collectionFile } = await import('../sending/collection/collection-file.ts');
-    return collectionFile({ title, designs: shown, scale, at: new Date(at) });
   },
   // Only a thread that reads pictures loads what reads them.
   picture: async (bytes: Uint8Array): Promise<PackedPicture> =>
