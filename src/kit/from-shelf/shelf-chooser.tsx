@@ -25,7 +25,11 @@ export function ShelfChooser({ chosen, onChoose }: ShelfChooserProps) {
       gone = true;
     };
   }, [words]);
-  const found = (shelf?.ranges ?? []).flatMap(({ designs }) => designs);
+  // What is here already is looked through at once, so that nothing moves under a hand when the answer comes.
+  const sought = words.toLowerCase().split(/\s+/);
+  const found = (shelf?.ranges ?? [])
+    .flatMap(({ designs }) => designs)
+    .filter(({ search }) => sought.every((word) => search.includes(word)));
   if (problem !== undefined) return <p className="text-madder">{problem}</p>;
   return (
     <div className="flex flex-col gap-2">
