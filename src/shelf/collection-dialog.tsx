@@ -7,7 +7,7 @@ import { A_PAGE, COLLECTION_SCALE, parseCollectionScale } from '../core/formats/
 import { Dialog } from '../kit/dialog.tsx';
 import { DialogActions } from '../kit/dialog-actions.tsx';
 import { NumberField } from '../kit/fields/number-field.tsx';
-import { SmallSwatch } from '../kit/from-shelf/small-swatch.tsx';
+import { SwatchGrid } from '../kit/from-shelf/swatch-grid.tsx';
 import { JobProgress } from '../kit/jobs/job-progress.tsx';
 import { followJob, orderJob, saveJob } from '../kit/jobs/job-requests.ts';
 import { plural } from '../wording/measures.ts';
@@ -21,6 +21,7 @@ interface CollectionDialogProps {
 export function CollectionDialog({ range: { name, count, designs }, onClose }: CollectionDialogProps) {
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [scale, setScale] = useState(COLLECTION_SCALE);
+  const [mistaken, setMistaken] = useState(false);
   const [making, setMaking] = useState<Job | 'asking'>();
   const chosen = designs.filter((design) => !left.has(design.id));
   const turn = (design: string) => {
@@ -58,19 +59,13 @@ export function CollectionDialog({ range: { name, count, designs }, onClose }: C
           void make(chosen);
         }}
       >
-        <fieldset
-          aria-label="Designs on the sheet"
-          className="m-0 grid max-h-[44vh] grid-cols-[repeat(auto-fill,minmax(108px,1fr))] content-start gap-1 overflow-y-auto border-0 p-0"
-        >
-          {designs.map((design) => (
-            <SmallSwatch
-              key={design.id}
-              design={design}
-              chosen={!left.has(design.id)}
-              onChoose={() => turn(design.id)}
-            />
-          ))}
-        </fieldset>
+        <SwatchGrid
+          label="Designs on the sheet"
+          designs={designs}
+          isChosen={(id) => !left.has(id)}
+          onChoose={turn}
+          height="max-h-[44vh]"
+        />
         <div className="flex flex-wrap items-end gap-4">
           <div className="w-[180px]">
             <NumberField
@@ -78,6 +73,7 @@ export function CollectionDialog({ range: { name, count, designs }, onClose }: C
               text={scale}
               resolve={(text) => `${toText(multiply(parseCollectionScale(text), rational(100)))}%`}
               onChange={setScale}
+              onMistake={setMistaken}
             />
           </div>
           <p className="flex-1 pb-2 text-ash">{sheetWords(chosen.length)}</p>
@@ -90,7 +86,7 @@ export function CollectionDialog({ range: { name, count, designs }, onClose }: C
         {making !== undefined && making !== 'asking' && <JobProgress job={making} />}
         <DialogActions
           action="Make the sheet"
-          disabled={making !== undefined || chosen.length === 0}
+          disabled={making !== undefined || mistaken || chosen.length === 0}
           onClose={onClose}
         />
       </form>

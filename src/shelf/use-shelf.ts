@@ -1,16 +1,14 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { type Shelf, shelfSchema } from '../contracts/shelf.ts';
 import { type ShelfView, shelfQuery, WHOLE_SHELF } from '../contracts/shelf-wish.ts';
 import { request } from '../kit/request.ts';
+import { useLate } from '../kit/use-late.ts';
 import { SHELF } from './shelf-actions.ts';
 import { joined } from './shelf-state.ts';
 
 /** Milliseconds after which a verdict that is still out is asked for again. */
 const CHECKING_AGAIN = 2000;
-
-/** Milliseconds that a search waits for the next letter. */
-const TYPED = 120;
 
 interface HungShelf {
   /** What is fetched of it so far. */
@@ -24,7 +22,7 @@ export function useShelf(initial: Shelf, view: ShelfView): HungShelf {
   const search = useLate(view.search);
   const asked = useMemo(() => ({ ...view, search }), [view, search]);
   const isWhole = shelfQuery(asked) === shelfQuery(WHOLE_SHELF);
-  const { data, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
+  const { data, fetchNextPage, isFetchingNextPage, isPlaceholderData } = useInfiniteQuery({
     queryKey: [...SHELF, asked],
     queryFn: async ({ pageParam }) =>
       shelfSchema.parse(await request('GET', `/api/shelf?${shelfQuery({ ...asked, from: pageParam })}`)),
@@ -36,20 +34,10 @@ export function useShelf(initial: Shelf, view: ShelfView): HungShelf {
     refetchInterval: ({ state }) => (state.data?.pages.some(isChecking) === true ? CHECKING_AGAIN : false),
   });
   const shelf = useMemo(() => joined(data?.pages ?? [initial]), [data, initial]);
-  const hasMore = shelf.next !== null && !isFetchingNextPage;
+  const hasMore = shelf.next !== null && !isFetchingNextPage && !isPlaceholderData;
   return { shelf, more: hasMore ? () => void fetchNextPage() : undefined };
 }
 
 function isChecking({ ranges }: Shelf): boolean {
   return ranges.some(({ designs }) => designs.some(({ verdict }) => verdict === 'Checking'));
-}
-
-/** A text, some moments after it was last changed. */
-function useLate(text: string): string {
-  const [late, setLate] = useState(text);
-  useEffect(() => {
-    const timer = setTimeout(() => setLate(text), TYPED);
-    return () => clearTimeout(timer);
-  }, [text]);
-  return late;
 }

@@ -27,6 +27,16 @@ function after(seconds: number, job: Partial<Job>): string {
   return jobWords({ ...JOB, ...job }, Date.parse(BEGAN) + seconds * 1000);
 }
 
+describe('what was asked of a print house', () => {
+  it.each([
+    ['substrate=linen&length=2+m', 'Strike-off from the print house · Linen · 2 m'],
+    // A job that failed for its cloth is still listed.
+    ['substrate=oilcloth', 'Strike-off from the print house · oilcloth'],
+  ])('%s is “%s”', (query, words) => {
+    expect(askedWords({ file: 'print.png', query })).toBe(words);
+  });
+});
+
 describe('how a job stands', () => {
   it.each<[seconds: number, job: Partial<Job>, words: string]>([
     [0, { state: 'waiting' }, 'Waits its turn'],

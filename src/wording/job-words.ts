@@ -1,5 +1,5 @@
 import { COLLECTION_FILE, isPrinted, isUnderWay, type Job, PRINT_FILES } from '../contracts/job.ts';
-import { substrateOf } from '../core/print/substrate.ts';
+import { substrateName } from '../core/print/substrate.ts';
 import { standsWords } from './print-words.ts';
 
 /** How far a job is, from 0 to 1; undefined where nobody knows. */
@@ -85,7 +85,7 @@ export function askedWords({ file, query }: Pick<Job, 'file' | 'query'>): string
   const substrate = asked.get('substrate');
   return [
     NAMES[file] ?? KINDS[ending] ?? ending.toUpperCase(),
-    ...(substrate === null ? [] : [substrateOf(substrate).name]),
+    ...(substrate === null ? [] : [substrateName(substrate)]),
     ...said('length', '', ''),
     ...said('scale', '', ''),
     ...said('size', '', ''),

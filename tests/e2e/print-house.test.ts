@@ -78,9 +78,18 @@ test('a strike-off is ordered on the bench, jams, and is laid beside the design;
   await expect(orders.getByRole('button', { name: 'Order a strike-off' })).toBeDisabled();
 
   const house = await startHouse(String(HOUSE_PORT));
+  // What cannot be read is not ordered, nor what stood there before.
+  await orders.getByRole('textbox', { name: 'Length of cloth' }).fill('0 mm');
+  await expect(orders.getByRole('button', { name: 'Order a strike-off' })).toBeDisabled();
   await orders.getByRole('textbox', { name: 'Length of cloth' }).fill('2 m');
-  await orders.getByRole('button', { name: 'Order a strike-off' }).click();
+  // By keys, which stay where they are; pressed twice in haste it is one order.
+  const strikeOff = orders.getByRole('button', { name: 'Order a strike-off' });
+  await expect(strikeOff).toBeEnabled();
+  await strikeOff.focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
   await expect(orders).toContainText('of 2000 mm');
+  await expect(strikeOff).toBeFocused();
   await hand(house.address, 'jam');
   await expect(orders).toContainText('The cloth is jammed at');
   const sent = await page.context().newPage();

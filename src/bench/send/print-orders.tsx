@@ -23,18 +23,21 @@ export function PrintOrders() {
   const { clothLength, strikeOff } = useSend();
   const { house, orders } = usePrinted();
   const ask = useFollowedPrints();
-  const [asking, setAsking] = useState(false);
+  const [mistaken, setMistaken] = useState(false);
+  // No state: a button that is disabled under a hand loses the focus.
+  const asking = useRef(false);
   const newest = useRef<HTMLDivElement>(null);
   const came = cameBack(orders);
   const begin = async (kind: 'strike-off' | 'run') => {
-    setAsking(true);
+    if (asking.current) return;
+    asking.current = true;
     if (await order(kind)) {
       await ask();
       newest.current?.scrollIntoView({ block: 'nearest' });
     }
-    setAsking(false);
+    asking.current = false;
   };
-  const closed = asking || house?.answers !== true;
+  const closed = house?.answers !== true || mistaken;
   return (
     <section aria-label="At the print house" className="flex flex-col gap-3 border-rule border-t pt-3">
       <h3 className="font-semibold text-[15px]">At the print house</h3>
@@ -54,6 +57,7 @@ export function PrintOrders() {
         text={clothLength}
         resolve={(text) => `${lengthText(parseClothLength(text, pixelOf(resolution)), 'mm')} mm`}
         onChange={(length) => useSend.setState({ clothLength: length })}
+        onMistake={setMistaken}
       />
       <div className="flex flex-wrap gap-2">
         <button type="button" className="button" disabled={closed} onClick={() => void begin('strike-off')}>

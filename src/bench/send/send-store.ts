@@ -21,7 +21,7 @@ import {
 import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
 import { parseShrinkage, UNSHRUNK } from '../../core/formats/shrinkage.ts';
 import type { Drawn } from '../../core/paint/cells/thread-light.ts';
-import { SUBSTRATES } from '../../core/print/substrate.ts';
+import { USUAL_SUBSTRATE } from '../../core/print/substrate.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { type Attempt, attempt } from '../../wording/attempt.ts';
 
@@ -114,7 +114,7 @@ export const useSend = create<SendWish>(() => ({
   marks: false,
   ticket: true,
   words: '',
-  substrate: SUBSTRATES[0]!.key,
+  substrate: USUAL_SUBSTRATE,
   washed: false,
   clothLength: '500 mm',
   strikeOff: 'foreseen',

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Job } from '../../contracts/job.ts';
-import { substrateOf } from '../../core/print/substrate.ts';
+import { substrateName, USUAL_SUBSTRATE } from '../../core/print/substrate.ts';
 import { clockText } from '../../wording/measures.ts';
 import type { Size } from '../cloth/cloth-camera.ts';
 import { useBenchState } from '../state/bench-store.ts';
@@ -34,7 +34,7 @@ export function StrikeOffView({ view }: { view: Size }) {
   printed.set('substrate', substrate);
   if (washed) printed.set('washed', '');
   const folder = `/api/designs/${id}/files`;
-  const { name } = substrateOf(substrate);
+  const name = substrateName(substrate);
   return (
     <div className="flex h-full items-start justify-center gap-5 p-7">
       <Piece title="As it is designed" src={`${folder}/tile.png?${query}`} width={width} height={height} />
@@ -54,7 +54,7 @@ export function StrikeOffView({ view }: { view: Size }) {
 
 /** What came back is of the design as it stood when it was ordered. */
 function cameWords({ query, madeAt }: Job): string {
-  const cloth = substrateOf(new URLSearchParams(query).get('substrate') ?? '').name.toLowerCase();
+  const cloth = substrateName(new URLSearchParams(query).get('substrate') ?? USUAL_SUBSTRATE).toLowerCase();
   return `From the print house on ${cloth}, ordered ${clockText(madeAt, new Date(madeAt))}`;
 }
 

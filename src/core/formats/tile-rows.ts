@@ -52,7 +52,7 @@ export function paintedTile(
 }
 
 /** Bytes of a painted tile, four a pixel at most. */
-export function bytesOfTile({ tile, width, height }: PictureOrder): number {
+export function tileBytes({ tile, width, height }: PictureOrder): number {
   return 4 * Math.min(tile.width, width) * Math.min(tile.height, height);
 }
 

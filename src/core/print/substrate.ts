@@ -68,6 +68,14 @@ export const SUBSTRATES: readonly Substrate[] = [
   },
 ];
 
+/** The cloth that is printed on when nothing is said. */
+export const USUAL_SUBSTRATE = SUBSTRATES[0]!.key;
+
+/** What a cloth is called; one that is not known keeps its key. */
+export function substrateName(key: string): string {
+  return SUBSTRATES.find((each) => each.key === key)?.name ?? key;
+}
+
 /** @throws CoreError "print/substrate" {text, known} */
 export function substrateOf(key: string): Substrate {
   const found = SUBSTRATES.find((each) => each.key === key);

@@ -1,6 +1,7 @@
 import { Command as Menu } from 'cmdk';
 import { Dialog as Radix } from 'radix-ui';
 import { useEffect, useMemo, useState } from 'react';
+import { useLate } from '../use-late.ts';
 import type { Command } from './command.ts';
 import { scoreCommand } from './score.ts';
 
@@ -35,22 +36,18 @@ interface FoundProps extends Pick<CommandMenuProps, 'commandsOf' | 'moreOf'> {
   readonly onDone: () => void;
 }
 
-/** Milliseconds that a search waits for the next letter. */
-const TYPED = 120;
-
 function Found({ commandsOf, moreOf, onDone }: FoundProps) {
   const [more, setMore] = useState<readonly Command[]>([]);
   const commands = useMemo(() => commandsOf(), [commandsOf]);
   const [words, setWords] = useState('');
+  const late = useLate(words);
   useEffect(() => {
     let gone = false;
-    const look = () => void moreOf(words).then((found) => !gone && setMore(found));
-    const timer = setTimeout(look, words === '' ? 0 : TYPED);
+    void moreOf(late).then((found) => !gone && setMore(found));
     return () => {
       gone = true;
-      clearTimeout(timer);
     };
-  }, [moreOf, words]);
+  }, [moreOf, late]);
   const all = [...commands, ...more];
   const groups = [...new Set(all.map(({ group }) => group))];
   return (

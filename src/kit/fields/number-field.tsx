@@ -8,16 +8,28 @@ interface NumberFieldProps {
   /** Resolves a text, or throws a CoreError; what it returns is shown when it says more than the text. */
   readonly resolve: (text: string) => string;
   readonly onChange: (text: string) => void;
+  /** Hears whether what stands in the field cannot be read, so that nothing is done with what was there before. */
+  readonly onMistake?: (mistaken: boolean) => void;
   readonly after?: ReactNode;
   readonly hideLabel?: boolean;
 }
 
 /** A number as people type it: arithmetic and fractions, kept as typed, with what it comes to beside it. */
-export function NumberField({ label, text, resolve, onChange, after, hideLabel }: NumberFieldProps) {
+export function NumberField({
+  label,
+  text,
+  resolve,
+  onChange,
+  onMistake,
+  after,
+  hideLabel,
+}: NumberFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState(text);
   useEffect(() => setDraft(text), [text]);
   const result = attempt(resolve, draft);
+  const mistaken = result.error !== undefined;
+  useEffect(() => onMistake?.(mistaken), [onMistake, mistaken]);
   const shown = result.value !== undefined && result.value !== draft.trim() ? `= ${result.value}` : '';
   return (
     <div>
@@ -31,7 +43,7 @@ export function NumberField({ label, text, resolve, onChange, after, hideLabel }
           value={draft}
           inputMode="text"
           autoComplete="off"
-          aria-invalid={result.error !== undefined}
+          aria-invalid={mistaken}
           aria-describedby={`${id}-note`}
           onChange={(event) => {
             setDraft(event.target.value);

@@ -2,7 +2,8 @@ import { useEffect, useState } from 'react';
 import { type Shelf, shelfSchema } from '../../contracts/shelf.ts';
 import { MOST_LETTERS, shelfQuery } from '../../contracts/shelf-wish.ts';
 import { request } from '../request.ts';
-import { SmallSwatch } from './small-swatch.tsx';
+import { useLate } from '../use-late.ts';
+import { SwatchGrid } from './swatch-grid.tsx';
 
 interface ShelfChooserProps {
   readonly chosen: string | undefined;
@@ -14,9 +15,10 @@ export function ShelfChooser({ chosen, onChoose }: ShelfChooserProps) {
   const [shelf, setShelf] = useState<Shelf>();
   const [problem, setProblem] = useState<string>();
   const [words, setWords] = useState('');
+  const late = useLate(words);
   useEffect(() => {
     let gone = false;
-    const query = shelfQuery({ search: words.slice(0, MOST_LETTERS) });
+    const query = shelfQuery({ search: late.slice(0, MOST_LETTERS) });
     request('GET', `/api/shelf?${query}`).then(
       (answer) => !gone && setShelf(shelfSchema.parse(answer)),
       (error: Error) => !gone && setProblem(error.message),
@@ -24,7 +26,7 @@ export function ShelfChooser({ chosen, onChoose }: ShelfChooserProps) {
     return () => {
       gone = true;
     };
-  }, [words]);
+  }, [late]);
   // What is here already is looked through at once, so that nothing moves under a hand when the answer comes.
   const sought = words.toLowerCase().split(/\s+/);
   const found = (shelf?.ranges ?? [])
@@ -44,19 +46,13 @@ export function ShelfChooser({ chosen, onChoose }: ShelfChooserProps) {
       {shelf !== undefined && found.length === 0 && (
         <p className="hint">No design of the shelf is like that.</p>
       )}
-      <fieldset
-        aria-label="Designs of the shelf"
-        className="m-0 grid h-[232px] grid-cols-[repeat(auto-fill,minmax(108px,1fr))] content-start gap-1 overflow-y-auto border-0 p-0"
-      >
-        {found.map((design) => (
-          <SmallSwatch
-            key={design.id}
-            design={design}
-            chosen={design.id === chosen}
-            onChoose={() => onChoose(design.id)}
-          />
-        ))}
-      </fieldset>
+      <SwatchGrid
+        label="Designs of the shelf"
+        designs={found}
+        isChosen={(id) => id === chosen}
+        onChoose={onChoose}
+        height="h-[232px]"
+      />
       {shelf !== undefined && shelf.next !== null && (
         <p className="hint">
           {found.length} of {shelf.found} designs. Words find the others.

@@ -6,7 +6,7 @@ import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { holdsWhole, orderPicture } from '../../core/formats/picture-order.ts';
 import { parseClothLength } from '../../core/print/cloth-length.ts';
-import { SUBSTRATES, substrateOf } from '../../core/print/substrate.ts';
+import { substrateOf, USUAL_SUBSTRATE } from '../../core/print/substrate.ts';
 import type { Pictures } from '../../core/shape/picture.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { stretchOf } from '../sending/query-wishes.ts';
@@ -40,7 +40,7 @@ export function printOrderOf(wish: PrintWish, pictures: Pictures): PrintOrder {
   return {
     name: design.name,
     kind,
-    substrate: substrateOf(query.get('substrate') ?? SUBSTRATES[0]!.key).key,
+    substrate: substrateOf(query.get('substrate') ?? USUAL_SUBSTRATE).key,
     length: toNumber(parseClothLength(query.get('length') ?? USUAL, pixelOf(design.resolution))),
     dpi: toNumber(dpi),
     width: picture.width,

@@ -17,7 +17,7 @@ import { unitToPng } from '../../core/formats/png/unit-png.ts';
 import type { Sheet } from '../../core/formats/sheet.ts';
 import { flattenedSvg } from '../../core/formats/svg/flattened-svg.ts';
 import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
-import { leftOf, SUBSTRATES, substrateOf } from '../../core/print/substrate.ts';
+import { leftOf, substrateOf, USUAL_SUBSTRATE } from '../../core/print/substrate.ts';
 import { NO_PICTURES, type Pictures } from '../../core/shape/picture.ts';
 import { libraryPicture } from './library-picture.ts';
 import { NODE_FILES, nodeCompressor } from './node-compressor.ts';
@@ -89,7 +89,7 @@ const MAKERS: Readonly<Record<string, Maker>> = {
     pdfFile({ design, unit: compile(design, pictures), query, pictures, told }),
   'strike-off.png': ({ design, query, pictures, told }) => {
     const unit = compile(design, pictures);
-    const substrate = substrateOf(query.get('substrate') ?? SUBSTRATES[0]!.key);
+    const substrate = substrateOf(query.get('substrate') ?? USUAL_SUBSTRATE);
     const stretch = query.has('washed') ? leftOf(substrate) : undefined;
     const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query), stretch);
     return strikeOffPng(unit, order, substrate, nodeCompressor, (rows) => told(rows, order.height));

@@ -6,7 +6,7 @@ import type { Size } from '../../../core/formats/page/page-plan.ts';
 import { drawingOperators, pdfNumber } from '../../../core/formats/pdf/path-operators.ts';
 import { orderPicture, type PictureScale } from '../../../core/formats/picture-order.ts';
 import { drawUnit } from '../../../core/formats/svg/unit-svg.ts';
-import { bytesOfTile, type PictureLook, paintedTile } from '../../../core/formats/tile-rows.ts';
+import { type PictureLook, paintedTile, tileBytes } from '../../../core/formats/tile-rows.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../../../core/repeat/repeat-unit.ts';
 import type { Cells } from '../../../core/thread/cells.ts';
 import { type Document, POINTS, type Ref } from './pdf-lib.ts';
@@ -134,7 +134,7 @@ function threadsOf(document: Document, cells: Cells, size: Size, { look }: Cloth
 
 function pictureOf(document: Document, unit: RepeatUnit, look: ClothLook): Repeat {
   const order = orderPicture(unit, look.scale, undefined, look.stretch);
-  if (bytesOfTile(order) > MOST_PICTURE) {
+  if (tileBytes(order) > MOST_PICTURE) {
     throw new CoreError('send/tile-too-large', { kind: 'PDF', ...order.tile });
   }
   const shown = imageOf(document, paintedTile(unit, order, look.look));
