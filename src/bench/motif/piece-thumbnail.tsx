@@ -1,16 +1,11 @@
 import { useMemo } from 'react';
 import type { Shade } from '../../core/colour/shade.ts';
 import type { MadePiece } from '../../core/design/motif/layer.ts';
-import { drawFigures } from '../../core/formats/svg/figures-svg.ts';
-import { PicturesSvg } from '../../core/formats/svg/picture-svg.ts';
-import { shiftBy } from '../../core/shape/contour.ts';
-import { moveFigure } from '../../core/shape/figure.ts';
-import { placesOfFigure } from '../../core/shape/figure-places.ts';
+import { drawPiece } from './draw-piece.ts';
 
-/** Room of a thumbnail, and of the paper round the piece in it, as a part of the piece. */
+/** Room of a thumbnail. */
 const WIDTH = 40;
 const HEIGHT = 30;
-const PAPER = 0.12;
 
 interface PieceThumbnailProps {
   readonly made: MadePiece | undefined;
@@ -34,32 +29,4 @@ export function PieceThumbnail({ made, shades, ground }: PieceThumbnailProps) {
       dangerouslySetInnerHTML={{ __html: drawing?.paths ?? '' }}
     />
   );
-}
-
-/** Stands for a picture, which is not loaded for so small a drawing. */
-const PICTURE_INK: Shade = { key: 'picture', name: 'Picture', hex: '#6b7472' };
-
-function drawPiece({ layers, figure }: MadePiece, shades: readonly Shade[]) {
-  const places = [figure, ...layers.map((layer) => layer.figure)].flatMap(placesOfFigure);
-  const [left, right] = [Math.min(...places.map(({ x }) => x)), Math.max(...places.map(({ x }) => x))];
-  const [bottom, top] = [Math.min(...places.map(({ y }) => y)), Math.max(...places.map(({ y }) => y))];
-  const paper = PAPER * Math.max(right - left, top - bottom, 0.001);
-  const size = { x: right - left + 2 * paper, y: top - bottom + 2 * paper };
-  // Large enough that no copy comes in at another edge.
-  const room = { x: 3 * size.x, y: 3 * size.y };
-  const motion = shiftBy(size.x - left + paper, size.y - bottom + paper);
-  const inks = [...shades, PICTURE_INK];
-  const figures = layers.flatMap(({ figure: part, paint }) => {
-    if (paint === null || paint.shadow !== undefined) return [];
-    const key = paint.picture === undefined ? paint.shade : PICTURE_INK.key;
-    const shade = inks.findIndex((ink) => ink.key === key);
-    const moved = moveFigure(part, motion);
-    return [{ shape: { kind: 'figure' as const, figure: moved, row: 0, piece: 0, endless: false }, shade }];
-  });
-  return {
-    view: `${size.x} ${size.y} ${size.x} ${size.y}`,
-    paths: [
-      ...drawFigures(figures, undefined, { shades: inks, pitch: room, pictures: new PicturesSvg() }),
-    ].join(''),
-  };
 }

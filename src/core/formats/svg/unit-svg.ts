@@ -3,6 +3,7 @@ import { divide, multiply, ONE, type Rational, toDecimal, toNumber } from '../..
 import { nearFraction } from '../../exact/surd.ts';
 import type { Rectangle, Vector } from '../../exact/vector.ts';
 import { type Content, type Marks, nearSize, type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
+import { joinedText } from '../joined-text.ts';
 import { UNSHRUNK } from '../shrinkage.ts';
 import { drawCells } from './cells-svg.ts';
 import type { Drawing } from './drawing.ts';
@@ -33,7 +34,7 @@ export interface DrawingWish {
  * @throws CoreError "svg/too-many" {boxes, most} | "svg/no-repeat"
  */
 export function unitToSvg(unit: RepeatUnit, title: string, wish: DrawingWish = {}): string {
-  return [...unitToSvgPieces(unit, title, wish)].join('');
+  return joinedText(unitToSvgPieces(unit, title, wish));
 }
 
 /**
