@@ -14,6 +14,7 @@ import { orderPicture } from '../../src/core/formats/picture-order.ts';
 import { unitToPng } from '../../src/core/formats/png/unit-png.ts';
 import { unitToSvg } from '../../src/core/formats/svg/unit-svg.ts';
 import { paintTile } from '../../src/core/paint/painting.ts';
+import type { RepeatReport } from '../../src/core/repeat/check-repeat.ts';
 import { partitionIn } from '../../src/core/repeat/contents.ts';
 import { nearSize, type RepeatUnit, repeatSize } from '../../src/core/repeat/repeat-unit.ts';
 import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
@@ -48,17 +49,28 @@ function said(write: () => string): string {
   }
 }
 
-export async function digestsOf(design: Design): Promise<Digests> {
+/** What is worked out of a design, once for all that asks about it. */
+export interface Sample {
+  readonly design: Design;
+  readonly unit: RepeatUnit;
+  readonly report: RepeatReport;
+  /** What is told of it as JSON. */
+  readonly told: ReturnType<typeof jsonReport>;
+}
+
+export function sampleOf(design: Design): Sample {
   const pictures = picturesOf(design);
-  const unit = compile(design, pictures);
+  const report = checkDesign(design, { resolution: '60', pictures });
+  return { design, unit: compile(design, pictures), report, told: jsonReport(design, report) };
+}
+
+export async function digestsOf({ design, unit, told }: Sample): Promise<Digests> {
   return {
     repeat: digest(repeatText(unit)),
     painted: WIDTHS.map((width) => digest(paintTile(unit, tileOf(unit, width)))),
     svg: said(() => unitToSvg(unit, design.name)),
     png: await pngDigest(unit),
-    check: said(() =>
-      JSON.stringify(jsonReport(design, checkDesign(design, { resolution: '60', pictures }))),
-    ),
+    check: digest(JSON.stringify(told)),
     files: {
       txt: said(() => designToText(design)),
       csv: said(() => designToCsv(design)),

@@ -1,0 +1,3 @@
+import { describeSameness } from './describe-sameness.ts';
+
+describeSameness('plies', 8);
