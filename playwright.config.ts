@@ -1,7 +1,9 @@
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
+import { browserPath } from './scripts/programs.mjs';
 
 /** Each worker has a server and a shelf of its own, so that no test meets what another one does meanwhile. */
 const WORKERS = 2;
@@ -9,8 +11,8 @@ const WORKERS = 2;
 /** Ports that one worker's tests may use, from the server's on. */
 const PORTS_A_WORKER = 10;
 
-/** A folder for the shelves of this run, made before the workers start. */
-process.env['VETRO_E2E_DATA'] ??= mkdtempSync(join(tmpdir(), 'vetro-e2e-'));
+/** A folder for the shelves of this run, filled before the workers start: the configuration is read anew in each. */
+process.env['VETRO_E2E_DATA'] ??= newShelves();
 
 /** Port of this worker's server. The configuration is read anew in every worker, which is told its place. */
 export const PORT = portOf(Number(process.env['TEST_PARALLEL_INDEX'] ?? 0));
@@ -20,6 +22,15 @@ export const LOOM_PORT = loomPortOf(PORT);
 
 /** Port of the print house that this worker's server orders from. */
 export const HOUSE_PORT = housePortOf(PORT);
+
+/** A shelf with the demo designs for each worker. */
+function newShelves(): string {
+  const folder = mkdtempSync(join(tmpdir(), 'vetro-e2e-'));
+  const files = Array.from({ length: WORKERS }, (_, worker) => join(folder, `${worker}.db`));
+  const { status } = spawnSync('node', ['scripts/hung-shelves.mjs', ...files], { stdio: 'inherit' });
+  if (status !== 0) throw new Error('the shelves of the tests could not be made');
+  return folder;
+}
 
 function portOf(worker: number): number {
   return Number(process.env['VETRO_E2E_PORT'] ?? 4390) + worker * PORTS_A_WORKER;
@@ -45,7 +56,7 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      executablePath: browserPath(),
       args: [
         '--no-sandbox',
         '--disable-gpu',
@@ -57,7 +68,7 @@ export default defineConfig({
   webServer: Array.from({ length: WORKERS }, (_, worker) => {
     const port = portOf(worker);
     return {
-      command: 'node scripts/demo.mjs',
+      command: 'node scripts/serve-built.mjs',
       url: `http://127.0.0.1:${port}/api/shelf`,
       env: {
         VETRO_DATA: join(process.env['VETRO_E2E_DATA']!, `${worker}.db`),

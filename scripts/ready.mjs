@@ -1,6 +1,6 @@
 // Brings a checkout to the point where it can run: packages installed, application built. Node's own modules only,
 // since it runs before anything is installed.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -21,13 +21,46 @@ const SOURCES = [
 
 process.env['ASTRO_TELEMETRY_DISABLED'] = '1';
 
+/** The database's driver as it is compiled; without it the packages are not installed whole. */
+const DRIVER = join(ROOT, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node');
+
 /** Installs the packages that the lock file names, when they are missing or older than it. */
 export function ensureInstalled() {
+  if (arePackagesThere() && existsSync(DRIVER)) return;
+  console.log('Installing packages (about three minutes the first time: the database is compiled)…');
+  run('npm', ['ci', ...QUIETLY], 'The packages could not be installed.');
+}
+
+/** Installs missing packages but for the driver. @returns whether that is still to be compiled */
+export function installPackages() {
+  if (!arePackagesThere()) {
+    console.log('Installing packages…');
+    run('npm', ['ci', '--ignore-scripts', ...QUIETLY], 'The packages could not be installed.');
+  }
+  return !existsSync(DRIVER);
+}
+
+/** Compiles the database's driver, in a process of its own. */
+export function compileDriver() {
+  console.log('Compiling the database’s driver…');
+  const child = spawn('npm', ['rebuild', ...QUIETLY], { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] });
+  return new Promise((resolve) => {
+    child.on('close', () => {
+      if (existsSync(DRIVER)) return resolve();
+      console.error(
+        'The database’s driver could not be compiled: Python, make and a C++ compiler are needed.',
+      );
+      process.exit(1);
+    });
+  });
+}
+
+const QUIETLY = ['--no-audit', '--no-fund', '--loglevel=error'];
+
+function arePackagesThere() {
   const installed = join(ROOT, 'node_modules', '.package-lock.json');
   const lock = join(ROOT, 'package-lock.json');
-  if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(lock).mtimeMs) return;
-  console.log('Installing packages (about three minutes the first time: the database is compiled)…');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], 'The packages could not be installed.');
+  return existsSync(installed) && statSync(installed).mtimeMs >= statSync(lock).mtimeMs;
 }
 
 /** Builds the application, when it was not or when its sources are newer. */

@@ -4,6 +4,7 @@ import { mkdirSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { browserPath } from './programs.mjs';
 import { ROOT } from './ready.mjs';
 
 const PORT = '4393';
@@ -16,7 +17,7 @@ mkdirSync(FOLDER, { recursive: true });
 const server = await startServer('demo', PORT);
 const empty = await startServer('start', EMPTY_PORT);
 const browser = await chromium.launch({
-  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  executablePath: browserPath(),
   args: ['--no-sandbox', '--disable-gpu'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
@@ -181,6 +182,11 @@ async function closer(times) {
 /** Waits until pictures, fonts and the worker have come to rest. */
 async function shot(name, clip) {
   await page.waitForLoadState('networkidle');
-  await page.waitForTimeout(1500);
+  await page.waitForFunction(
+    () =>
+      document.querySelector('[aria-busy="true"]') === null &&
+      [...document.images].every(({ complete }) => complete) &&
+      document.getAnimations().every(({ playState }) => playState !== 'running'),
+  );
   await page.screenshot({ path: join(FOLDER, `${name}.png`), clip });
 }

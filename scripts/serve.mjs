@@ -3,7 +3,7 @@ import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { ensureBuilt, ensureInstalled, ROOT } from './ready.mjs';
+import { ROOT } from './ready.mjs';
 
 const FIRST_PORT = 4321;
 const PORTS = 50;
@@ -11,10 +11,11 @@ const PORTS = 50;
 /** Milliseconds that a connection may rest: longer than clients do, so that none takes one that is just being ended. */
 const REST = 65_000;
 
-/** @param {{ demo: boolean }} options  whether the demo designs are hung, once */
+/**
+ * Serves what is installed and built.
+ * @param {{ demo: boolean }} options  whether the demo designs are hung, once
+ */
 export async function serve({ demo }) {
-  ensureInstalled();
-  ensureBuilt();
   const host = process.env['HOST'] ?? '127.0.0.1';
   const { prepare, makeGate } = await import(built('tools/server/before.mjs'));
   const prepared = await prepare({ demo, host });

@@ -1,55 +1,58 @@
-// npm test: installs what is missing, runs every check in order, and ends with the counts.
+// npm test: installs what is missing, runs every check, and ends with the counts.
+// npm test -- --only types,lint runs a part; the parts are types, lint, unit, reference, e2e.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBuilt, ensureInstalled, ROOT, run } from './ready.mjs';
+import { ensurePrograms } from './programs.mjs';
+import { compileDriver, ensureBuilt, installPackages, ROOT } from './ready.mjs';
 
 const RESULTS = join(ROOT, 'test-results');
+const PARTS = ['types', 'lint', 'unit', 'reference', 'e2e'];
 
-ensureInstalled();
-ensureProgram('Chromium', 'chromium', existsSync(process.env['CHROMIUM'] ?? '/usr/bin/chromium'));
-ensureProgram('pdftoppm', 'poppler-utils', onPath('pdftoppm'));
-ensureProgram('qpdf', 'qpdf', onPath('qpdf'));
-ensureProgram('tiffinfo', 'libtiff-tools', onPath('tiffinfo'));
-ensureProgram('unzip', 'unzip', onPath('unzip'));
+const wanted = wantedParts(process.argv.slice(2));
+const counts = { passed: 0, failed: 0, skipped: 0 };
+
+ensurePrograms();
+const lacksDriver = installPackages();
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 
-const counts = { passed: 0, failed: 0, skipped: 0 };
-await typesBesideBuild();
-check('lint', ['npm', 'run', '--silent', 'lint']);
-vitest('unit');
-vitest('reference');
-playwright();
+// The database's driver is compiled on one core; what needs none goes on meanwhile on the other.
+const driver = lacksDriver ? compileDriver() : Promise.resolve();
+if (wanted.has('types')) await check('types', ['npm', 'run', '--silent', 'types']);
+if (wanted.has('lint')) await check('lint', ['npm', 'run', '--silent', 'lint']);
+if (wanted.has('e2e')) ensureBuilt();
+await driver;
+vitest(['unit', 'reference'].filter((project) => wanted.has(project)));
+if (wanted.has('e2e')) playwright();
 
 console.log(`\n${counts.passed} passed, ${counts.failed} failed, ${counts.skipped} skipped`);
 process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1);
 
-/** Types are checked while the application is built, since each keeps one core busy. */
-async function typesBesideBuild() {
-  console.log('\n— types, and the build beside them');
-  const types = spawn('npm', ['run', '--silent', 'types'], { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
-  let said = '';
-  for (const stream of [types.stdout, types.stderr]) stream.on('data', (text) => (said += text));
-  const ended = new Promise((resolve) => types.on('close', resolve));
-  ensureBuilt();
-  const status = await ended;
-  console.log(said);
-  counts[status === 0 ? 'passed' : 'failed'] += 1;
+/** The parts that are asked for, all of them if none is named. */
+function wantedParts(args) {
+  const named = args[0] === '--only' ? args[1]?.split(',') : args.length === 0 ? PARTS : undefined;
+  if (named?.length > 0 && named.every((name) => PARTS.includes(name))) return new Set(named);
+  console.error(`Usage: npm test -- --only ${PARTS.join(',')}`);
+  process.exit(2);
 }
 
 /** A check that counts as one. */
-function check(name, [command, ...args]) {
+async function check(name, [command, ...args]) {
   console.log(`\n— ${name}`);
-  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit' });
+  const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit' });
+  const status = await new Promise((resolve) => child.on('close', resolve));
   counts[status === 0 ? 'passed' : 'failed'] += 1;
 }
 
-function vitest(project) {
-  console.log(`\n— ${project}`);
-  const file = join(RESULTS, `${project}.json`);
+/** Unit and reference tests in one run, so that no core waits for the end of the other. */
+function vitest(projects) {
+  if (projects.length === 0) return;
+  console.log(`\n— ${projects.join(', ')}`);
+  const file = join(RESULTS, 'vitest.json');
+  const args = projects.flatMap((project) => ['--project', project]);
   const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`];
-  const { status } = spawnSync('npx', ['vitest', 'run', '--project', project, ...reporters], {
+  const { status } = spawnSync('npx', ['vitest', 'run', ...args, ...reporters], {
     cwd: ROOT,
     stdio: 'inherit',
   });
@@ -72,21 +75,4 @@ function playwright() {
 
 function read(file) {
   return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
-}
-
-/** The browser of the end-to-end tests comes from Debian's packages. */
-/** Programs that the checks need: a browser, and readers of PDF that are not ours. */
-function ensureProgram(program, name, isThere) {
-  if (isThere) return;
-  if (process.getuid?.() !== 0) {
-    console.error(`${program} is missing. Install it (apt-get install ${name}).`);
-    process.exit(1);
-  }
-  console.log(`Installing ${name}…`);
-  run('apt-get', ['update', '-qq'], 'The package lists could not be read.');
-  run('apt-get', ['install', '-y', '-qq', name], `${name} could not be installed.`);
-}
-
-function onPath(program) {
-  return spawnSync('which', [program]).status === 0;
 }

@@ -25,7 +25,7 @@ export function ownDatabase(): string {
  * beside that of the worker's server, so a worker has one at a time.
  */
 export async function startOwn(data: string, env: Readonly<Record<string, string>> = {}): Promise<OwnServer> {
-  const child = spawn('node', ['scripts/start.mjs'], {
+  const child = spawn('node', ['scripts/serve-built.mjs'], {
     cwd: ROOT,
     env: { ...process.env, PORT: String(PORT + 1), VETRO_DATA: data, ...env },
   });
