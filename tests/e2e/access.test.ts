@@ -1,75 +1,38 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { expect, type Page, test } from '@playwright/test';
 import { clothShown, openFromShelf, openNew, step } from './helpers.ts';
+import { expectAccessible, withAxe } from './looks/axe.ts';
 
-/** axe-core's rules, those of best practice included. Source: Deque axe-core, WCAG 2.2 levels A and AA. */
-const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-
-const STEPS = ['Colours', 'Build', 'Lay', 'Check', 'Try on', 'Send'] as const;
-
-test.beforeEach(({ page }) => page.addInitScript(AXE));
-
-/** Expects that nothing on the page is in the way of those who do not see it or use no mouse. */
-async function expectNothing(page: Page, where: string): Promise<void> {
-  // Overlays fade in; what is half seen has no contrast yet.
-  await page.waitForTimeout(250);
-  const found = await page.evaluate(async () => {
-    const { axe } = window as unknown as {
-      axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> };
-    };
-    const { violations } = await axe.run();
-    return violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 160)}`);
-  });
-  expect(found, where).toEqual([]);
-}
+test.beforeEach(({ page }) => withAxe(page));
 
 test('axe finds nothing on the shelf, its menu and its dialogs', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Third-class moquette' })).toBeVisible();
-  await expectNothing(page, 'shelf');
+  await expectAccessible(page, 'shelf');
   await page.getByRole('button', { name: 'What to do with First-class rug' }).click();
-  await expectNothing(page, 'menu');
+  await expectAccessible(page, 'menu');
   await page.getByRole('menuitem', { name: /Move/ }).click();
-  await expectNothing(page, 'move');
+  await expectAccessible(page, 'move');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'New design' }).click();
   for (const kind of ['Plaid or weave', 'Stripe', 'Tiling']) {
     await page.getByRole('radio', { name: kind }).click();
-    await expectNothing(page, `new ${kind}`);
+    await expectAccessible(page, `new ${kind}`);
   }
   await page
     .getByRole('button', { name: /^Colour of/ })
     .first()
     .click();
-  await expectNothing(page, 'colour of a new design');
+  await expectAccessible(page, 'colour of a new design');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
-  await expectNothing(page, 'search');
+  await expectAccessible(page, 'search');
 });
-
-for (const name of [
-  'Third-class moquette',
-  'Timetable wrapping paper',
-  'Compartment blind',
-  'Booking-hall floor',
-  'Slipway roof scales',
-  'Dawn on the boathouse',
-]) {
-  test(`axe finds nothing on any step of ${name}`, async ({ page }) => {
-    await openFromShelf(page, name);
-    for (const each of STEPS) {
-      await step(page, each);
-      await expectNothing(page, each);
-    }
-  });
-}
 
 test('axe finds nothing on draft, growth, dialogs and pop-overs of the bench', async ({ page }) => {
   await openFromShelf(page, 'Third-class moquette');
   await page.getByRole('button', { name: 'View' }).click();
-  await expectNothing(page, 'view');
+  await expectAccessible(page, 'view');
   await page.keyboard.press('Escape');
   for (const [open, where] of [
     [/^Rework/, 'rework'],
@@ -77,43 +40,43 @@ test('axe finds nothing on draft, growth, dialogs and pop-overs of the bench', a
     ['Keyboard shortcuts', 'keys'],
   ] as const) {
     await page.getByRole('button', { name: open }).first().click();
-    await expectNothing(page, where);
+    await expectAccessible(page, where);
     await page.keyboard.press('Escape');
   }
   await page.getByRole('button', { name: 'From a picture…' }).first().click();
-  await expectNothing(page, 'picture');
+  await expectAccessible(page, 'picture');
   await page.getByRole('button', { name: 'Lake at dusk' }).click();
   await expect(page.getByRole('img', { name: 'The picture in blocks' })).toBeVisible();
-  await expectNothing(page, 'bands of a picture');
+  await expectAccessible(page, 'bands of a picture');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Lay something over…' }).click();
   await expect(page.getByRole('button', { name: 'Slipway roof scales' })).toBeVisible();
-  await expectNothing(page, 'laying over');
+  await expectAccessible(page, 'laying over');
   await page.keyboard.press('Escape');
   await page.getByLabel('Show the draft').check();
-  await expectNothing(page, 'draft');
+  await expectAccessible(page, 'draft');
   await step(page, 'Colours');
   await page
     .getByRole('button', { name: /^Colour of/ })
     .first()
     .click();
-  await expectNothing(page, 'colour');
+  await expectAccessible(page, 'colour');
   await openFromShelf(page, 'Waiting-room diamonds');
   await step(page, 'Build');
   await page.getByRole('button', { name: /^2 Diamonds/ }).click();
   await page.getByLabel('Turned by about, degrees').fill('30');
   await expect(page.getByRole('button', { name: 'Turn by 36.87°' })).toBeVisible();
-  await expectNothing(page, 'a ply');
+  await expectAccessible(page, 'a ply');
   await page.goto('/');
   await page.getByRole('button', { name: 'New design' }).click();
   await page.getByRole('radio', { name: 'Tiling' }).click();
   await page.getByRole('button', { name: 'Create' }).click();
   await clothShown(page);
   await page.getByRole('button', { name: /Choose another/ }).click();
-  await expectNothing(page, 'tilings');
+  await expectAccessible(page, 'tilings');
   await page.getByRole('button', { name: 'Grow one by hand' }).click();
   await expect(page.getByRole('region', { name: 'Grow' })).toBeVisible();
-  await expectNothing(page, 'growth');
+  await expectAccessible(page, 'growth');
 });
 
 test('the arrows move the choice, and the focus never falls to the page', async ({ page }) => {
@@ -173,7 +136,7 @@ test('what is deleted on the shelf can be taken back by keyboard, and from the b
   await remove('Bin one');
   await remove('Bin two');
   await page.getByRole('button', { name: /^Bin \(/ }).click();
-  await expectNothing(page, 'bin');
+  await expectAccessible(page, 'bin');
   await page.getByRole('button', { name: 'Restore Bin one' }).click();
   await page.getByRole('button', { name: 'Delete for ever: Bin two' }).click();
   await expect(page.getByRole('button', { name: 'Restore Bin two' })).toHaveCount(0);
@@ -202,6 +165,25 @@ test('a favourite is found among favourites, and weaves and polygons by their wo
   await expect(page.getByRole('link', { name: 'Third-class moquette' })).toHaveCount(0);
 });
 
+/** Steps of undo that this browser keeps of the design on the bench. */
+function stepsKept(page: Page): Promise<number> {
+  return page.evaluate(
+    () =>
+      new Promise<number>((told, failed) => {
+        const opening = indexedDB.open('vetro-undo');
+        opening.onerror = () => failed(opening.error);
+        opening.onsuccess = () => {
+          const reading = opening.result.transaction('histories').objectStore('histories').getAll();
+          reading.onerror = () => failed(reading.error);
+          reading.onsuccess = () => {
+            opening.result.close();
+            told(Math.max(0, ...reading.result.map(({ past }: { past: unknown[] }) => past.length)));
+          };
+        };
+      }),
+  );
+}
+
 test('earlier states are named, looked at and taken back, and undo goes on over a reload', async ({
   page,
 }) => {
@@ -217,8 +199,7 @@ test('earlier states are named, looked at and taken back, and undo goes on over 
   await warp.fill('A4 B8');
   await warp.blur();
   await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible();
-  // Kept a little after the change, in this browser.
-  await page.waitForTimeout(800);
+  await expect.poll(() => stepsKept(page)).toBe(2);
   await page.reload();
   await clothShown(page);
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { newTiling } from '../../src/core/design/new-design.ts';
-import { clothShown, openFromShelf, openNew, saved, step, WRITER, warpField } from './helpers.ts';
+import { clothShown, openDesign, openFromShelf, openNew, saved, step, warpField } from './helpers.ts';
 
 const SHADES = [
   { key: 'A', name: 'Slate water', hex: '#2e4c63' },
@@ -17,10 +17,7 @@ test('numbers that make no cloth, undone and redone on Send, leave the bench who
     form: { kind: 'regular', name: '4.4.4.4' },
     size: '20mm',
   });
-  const answer = await page.request.post('/api/designs', { data: { document: design }, headers: WRITER });
-  const { id } = (await answer.json()) as { id: string };
-  await page.goto(`/bench/${id}`);
-  await clothShown(page);
+  await openDesign(page, design);
   await page.getByText('Gaps between faces').click();
   const gaps = page.getByRole('region', { name: 'Gaps between faces' });
   await gaps.getByLabel('Inset every face').check();

@@ -1,34 +1,76 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Locator, type Page } from '@playwright/test';
+import type { Design } from '../../src/core/design/design-schema.ts';
+import { designFromText } from '../../src/core/design/exchange/counts-text.ts';
+import { cardWith } from '../../src/core/design/motif/text/motif-from-text.ts';
+import { readMotifText } from '../../src/core/design/motif/text/read-motif-text.ts';
+import { designFromStart } from '../../src/core/design/starts.ts';
 
 /** What a program sends that writes and is no page. */
 export const WRITER = { 'x-vetro': 'test' } as const;
 
-/** Opens a design from the shelf and waits for its cloth. */
+/** Opens a design of the shelf on its bench, at once by its address, and waits for its cloth. */
 export async function openFromShelf(page: Page, name: string): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('link', { name, exact: true }).click();
+  await page.goto(`/bench/${await idOnShelf(page, name)}`);
   await clothShown(page);
+}
+
+/** The id of a design on the shelf. */
+export async function idOnShelf(page: Page, name: string): Promise<string> {
+  const answer = await page.request.get(`/api/shelf?search=${encodeURIComponent(name)}`);
+  const { ranges } = (await answer.json()) as { ranges: { designs: { id: string; name: string }[] }[] };
+  const found = ranges.flatMap(({ designs }) => designs).find((design) => design.name === name);
+  if (found === undefined) throw new Error(`there is no ${name} on the shelf`);
+  return found.id;
 }
 
 export async function clothShown(page: Page): Promise<void> {
   await expect(page.locator('canvas[data-painted]')).toBeVisible();
 }
 
-/** Makes a design of the server's own, for tests that change it; returns its id. */
-export async function makeDesign(page: Page, text: string): Promise<string> {
-  const { designFromText } = await import('../../src/core/design/exchange/counts-text.ts');
-  const document = designFromText(text, 'Made for a test');
+/** Stores a design of a test's own, for it to change; returns its id. */
+export async function keepDesign(page: Page, document: Design): Promise<string> {
   const answer = await page.request.post('/api/designs', { data: { document }, headers: WRITER });
   expect(answer.ok()).toBe(true);
   return ((await answer.json()) as { id: string }).id;
 }
 
-export async function openNew(page: Page, text: string): Promise<string> {
-  const id = await makeDesign(page, text);
+/** Stores a design and opens it; returns its id. */
+export async function openDesign(page: Page, document: Design): Promise<string> {
+  const id = await keepDesign(page, document);
   await page.goto(`/bench/${id}`);
   await clothShown(page);
   return id;
+}
+
+/** Stores a new design of thread counts or bands that are told as text; returns its id. */
+export function keepText(page: Page, text: string): Promise<string> {
+  return keepDesign(page, designFromText(text, 'Made for a test'));
+}
+
+/** Stores a new design that is told as text and opens it; returns its id. */
+export function openNew(page: Page, text: string): Promise<string> {
+  return openDesign(page, designFromText(text, 'Made for a test'));
+}
+
+/** Waits until what moves has come to rest and what was measured is drawn. */
+export async function atRest(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
+    await frame();
+    const ends = document
+      .getAnimations()
+      .filter(({ effect }) => effect?.getComputedTiming().iterations !== Number.POSITIVE_INFINITY);
+    await Promise.allSettled(ends.map(({ finished }) => finished));
+    await frame();
+  });
+}
+
+/** Takes the connection from a page for good: whatever it asks for from now on fails as without a network. */
+export async function cutOff(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    window.fetch = () => Promise.reject(new TypeError('Failed to fetch'));
+  });
 }
 
 type RailName = 'Warp' | 'Weft' | 'Bands';
@@ -44,15 +86,10 @@ export function band(page: Page, direction: RailName, index: number): Locator {
 
 /** A motif that is told as text, on the bench. */
 export async function openMotif(page: Page, text: string): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New design' }).click();
-  await page.getByRole('radio', { name: 'Motif' }).click();
-  await page.getByRole('button', { name: 'Empty box', exact: true }).dblclick();
-  await clothShown(page);
-  await page.getByRole('button', { name: 'As text…' }).click();
-  await page.getByLabel(/^One piece a line/).fill(text);
-  await page.getByRole('button', { name: 'Apply' }).click();
-  await expect(page.getByRole('dialog')).toHaveCount(0);
+  const empty = designFromStart('motif', 'empty');
+  const { motif, arrangement } = readMotifText(text);
+  const shades = cardWith(empty.shades, motif);
+  await openDesign(page, { ...empty, shades, construction: motif, lay: { ...empty.lay, arrangement } });
 }
 
 export function warpField(page: Page): Locator {

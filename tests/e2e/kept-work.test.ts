@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { changeElsewhere, clothShown, openNew, saved, take, warpField } from './helpers.ts';
+import { changeElsewhere, clothShown, cutOff, openNew, saved, take, warpField } from './helpers.ts';
 
 const TEXT = 'warp: A20 B10\nweave: 2/2Z\n';
 
@@ -38,23 +38,13 @@ test('work that is stale in one window is still kept when the other saves again 
 
 /** Changes a design without a connection and closes the window: the work is in this browser alone. */
 async function leaveDraft(page: Page, id: string, warp: string): Promise<void> {
-  const context = page.context();
-  const window = await context.newPage();
+  const window = await page.context().newPage();
   await window.goto(`/bench/${id}`);
   await clothShown(window);
-  await context.setOffline(true);
+  await cutOff(window);
   await warpField(window).fill(warp);
   await keptHere(window);
-  await closeOffline(window);
-}
-
-/** Closes a window without a connection, and has one again once nothing that it was sending is left. */
-async function closeOffline(window: Page): Promise<void> {
-  const context = window.context();
   await window.close();
-  const [other] = context.pages();
-  await other!.waitForTimeout(1000);
-  await context.setOffline(false);
 }
 
 test('a draft that is put off is offered again after the next save, and goes only when it is deleted', async ({
@@ -87,10 +77,10 @@ test('two windows without a server keep a draft each, and both are offered', asy
   const dialog = (window: Page) => window.getByRole('dialog', { name: 'There is work that was not saved' });
   await expect(dialog(second)).toBeVisible();
   await second.keyboard.press('Escape');
-  await context.setOffline(true);
+  await cutOff(second);
   await warpField(second).fill('A20 B22');
   await keptHere(second);
-  await closeOffline(second);
+  await second.close();
   await page.goto('/');
   await expect(keptList(page).getByText('Made for a test')).toHaveCount(2);
   await keptList(page).getByRole('link', { name: 'Open' }).first().click();
@@ -190,17 +180,25 @@ test('whoever asks for a save while one goes on waits for it, and nobody is told
   page,
 }) => {
   await openNew(page, TEXT);
+  let goOn = () => {};
+  const held = new Promise<void>((resolve) => {
+    goOn = resolve;
+  });
   await page.route('**/api/designs/*', async (route) => {
-    await new Promise((resolve) => setTimeout(resolve, 700));
+    await held;
     await route.continue();
   });
   await page.getByRole('button', { name: 'Send' }).first().click();
   const name = page.getByLabel('Name of the design');
+  const begun = page.waitForRequest((request) => request.method() === 'PUT');
   await name.fill('Once');
-  await page.waitForTimeout(650);
+  await begun;
   await name.fill('Twice');
   // The first write is under way; the pause after the second change and the file both ask for another.
-  const file = await take(page, () => page.getByRole('button', { name: /^Send the PNG/ }).click());
+  const file = await take(page, async () => {
+    await page.getByRole('button', { name: /^Send the PNG/ }).click();
+    goOn();
+  });
   expect(file.name).toMatch(/^Twice V \d+\.png$/);
   await saved(page);
   await expect(page.getByRole('dialog', STALE)).toHaveCount(0);

@@ -1,8 +1,15 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { clothShown, openFromShelf, saved, step } from './helpers.ts';
+import { designFromStart } from '../../src/core/design/starts.ts';
+import { clothShown, openDesign, openFromShelf, saved, step } from './helpers.ts';
 
 /** A motif of an empty box of 8 × 8 steps of 5 mm. */
 async function openEmpty(page: Page): Promise<void> {
+  await openDesign(page, designFromStart('motif', 'empty'));
+  await expect(page.getByText('The box is empty.')).toBeVisible();
+}
+
+/** The same, as somebody begins it. */
+async function beginEmpty(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'New design' }).click();
   await page.getByRole('radio', { name: 'Motif' }).click();
@@ -43,7 +50,7 @@ async function expectRepeats(page: Page): Promise<void> {
 }
 
 test('a fish scale is built from an empty box by its numbers', async ({ page }) => {
-  await openEmpty(page);
+  await beginEmpty(page);
   await box(page, '8', '4');
   for (const [across, shade] of [
     ['8', 'B'],

@@ -5,18 +5,11 @@ import { disc, line } from '../../src/core/design/motif/start-parts.ts';
 import { usualPiece } from '../../src/core/design/motif/usual-piece.ts';
 import { newMotif, newPlaid, newStripe } from '../../src/core/design/new-design.ts';
 import type { PliesSpec, PlySpec } from '../../src/core/design/plies/plies-schema.ts';
-import { clothShown, openFromShelf, saved, step, WRITER } from './helpers.ts';
+import { clothShown, keepDesign, openFromShelf, saved, step, WRITER } from './helpers.ts';
 
 const GREEN = { key: 'G', name: 'Boiler green', hex: '#24402f' };
 const CREAM = { key: 'C', name: 'Ticket cream', hex: '#efe6cf' };
 const RED = { key: 'R', name: 'Brake red', hex: '#8c2f25' };
-
-/** Stores a design and returns its id. */
-async function store(page: Page, document: Design): Promise<string> {
-  const answer = await page.request.post('/api/designs', { data: { document }, headers: WRITER });
-  expect(answer.ok()).toBe(true);
-  return ((await answer.json()) as { id: string }).id;
-}
 
 async function openBench(page: Page, id: string): Promise<void> {
   await page.goto(`/bench/${id}`);
@@ -143,7 +136,7 @@ test('the texture of a twill is laid over a print at 20 per cent, and what was c
 test('one lattice of fading diamonds lies in the gaps of the other, recoloured, and is moved by hand', async ({
   page,
 }) => {
-  const id = await store(page, diamonds());
+  const id = await keepDesign(page, diamonds());
   await openBench(page, id);
   await layOver(page, 'A design');
   await page.getByLabel('Find a design').fill('Fading diamonds');
@@ -181,7 +174,7 @@ test('one lattice of fading diamonds lies in the gaps of the other, recoloured, 
 });
 
 test('a fade shows only inside scales', async ({ page }) => {
-  const id = await store(
+  const id = await keepDesign(
     page,
     newMotif({
       name: 'Apart',
@@ -227,7 +220,7 @@ test('three-shade stripes crossed at half strength are the printed plaid, byte f
   page,
 }) => {
   const counts = [8, 4, 2, 4];
-  const plaid = await store(
+  const plaid = await keepDesign(
     page,
     newPlaid({
       name: 'Printed',
@@ -240,8 +233,8 @@ test('three-shade stripes crossed at half strength are the printed plaid, byte f
       lay: { ends: '10', picks: '10', per: 'cm' },
     }),
   );
-  await store(page, stripes('Stripe across the cloth', 0));
-  await openBench(page, await store(page, stripes('Stripe down the cloth', 1)));
+  await keepDesign(page, stripes('Stripe across the cloth', 0));
+  await openBench(page, await keepDesign(page, stripes('Stripe down the cloth', 1)));
   await layOver(page, 'A design');
   await page.getByLabel('Find a design').fill('Stripe across the cloth');
   await page.getByRole('button', { name: 'Stripe across the cloth' }).first().click();
@@ -252,7 +245,7 @@ test('three-shade stripes crossed at half strength are the printed plaid, byte f
 });
 
 test('a ply is told when the shelf has a newer one, and takes it', async ({ page }) => {
-  const source = await store(page, stripes('Source stripe', 1));
+  const source = await keepDesign(page, stripes('Source stripe', 1));
   await openBench(page, source);
   await layOver(page, 'A shade');
   await intoNewDesign(page);

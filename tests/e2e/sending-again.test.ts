@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { newTiling } from '../../src/core/design/new-design.ts';
-import { clothShown, openNew, saved, step, take, WRITER, warpField } from './helpers.ts';
+import { clothShown, keepDesign, openNew, saved, step, take, WRITER, warpField } from './helpers.ts';
 
 /** Every kind of file that a woven design is sent as, by its button. */
 const FILES = ['PNG', 'SVG', 'Counts', 'CSV', 'WIF', 'Design', 'Draft', 'Point paper', 'Squares', 'Texture'];
@@ -43,8 +43,7 @@ test('faces of a tiling and its swatch follow an edit too', async ({ page }) => 
     form: { kind: 'regular', name: '4.4.4.4' },
     size: '20mm',
   });
-  const post = await page.request.post('/api/designs', { data: { document: design }, headers: WRITER });
-  const { id } = (await post.json()) as { id: string };
+  const id = await keepDesign(page, design);
   const file = (name: string, v: number) => `/api/designs/${id}/files/${name}?v=${v}`;
   const [faces, swatch] = [
     await page.request.get(file('faces.csv', 1)),

@@ -4,7 +4,7 @@ import { SHELF_PAGE } from '../../src/contracts/shelf-wish.ts';
 import { designFromText } from '../../src/core/design/exchange/counts-text.ts';
 import { nameKey } from '../../src/server/db/name-key.ts';
 import { LARKMERE } from '../../src/server/demo/demo.ts';
-import { clothShown, makeDesign, WRITER } from './helpers.ts';
+import { clothShown, keepText, WRITER } from './helpers.ts';
 import { ownDatabase, startOwn } from './own-server.ts';
 
 async function menu(page: Page, design: string, item: string): Promise<void> {
@@ -37,7 +37,7 @@ test('the demo hangs in its ranges, each a true crop with its number', async ({ 
 });
 
 test('a design whose numbers make no cloth hangs all the same, and says so', async ({ page }) => {
-  const id = await makeDesign(page, 'name: Too fine\nstripe: A1000 C9\nslope: 1/999999\n');
+  const id = await keepText(page, 'name: Too fine\nstripe: A1000 C9\nslope: 1/999999\n');
   await page.goto('/');
   const card = page.getByRole('link', { name: 'Too fine' });
   await card.scrollIntoViewIfNeeded();
@@ -71,7 +71,7 @@ test('search, kinds and order', async ({ page }) => {
 });
 
 test('copy, rename, move, delete and take it back', async ({ page }) => {
-  await makeDesign(page, 'name: Tender cover\nwarp: A4 B4\n');
+  await keepText(page, 'name: Tender cover\nwarp: A4 B4\n');
   await page.goto('/');
   await menu(page, 'Tender cover', 'Duplicate');
   await expect(page.getByRole('link', { name: 'Tender cover copy' })).toBeVisible();

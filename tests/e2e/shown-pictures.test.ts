@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import sharp from 'sharp';
-import { clothPixel, clothShown, saved, step } from './helpers.ts';
+import { designFromStart } from '../../src/core/design/starts.ts';
+import { clothPixel, clothShown, openDesign, saved, step } from './helpers.ts';
 
 const RED = [176, 68, 47];
 
@@ -15,14 +16,6 @@ function halfClear(): Promise<Buffer> {
     .toBuffer();
 }
 
-async function openStart(page: Page, kind: string, start: string): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New design' }).click();
-  await page.getByRole('radio', { name: kind }).click();
-  await page.getByRole('button', { name: start, exact: true }).dblclick();
-  await clothShown(page);
-}
-
 /** The design on the bench as a file. */
 async function document(page: Page): Promise<{ pictures: Record<string, { type: string }> }> {
   await saved(page);
@@ -33,7 +26,7 @@ async function document(page: Page): Promise<{ pictures: Record<string, { type: 
 test('a picture is a piece of a motif: added, fitted, carried by its file, and read again', async ({
   page,
 }) => {
-  await openStart(page, 'Motif', 'Empty box');
+  await openDesign(page, designFromStart('motif', 'empty'));
   const own = page.getByRole('region', { name: 'Add a piece' });
   await own.getByLabel('A picture to add').setInputFiles({
     name: 'a letter.png',
@@ -80,7 +73,7 @@ test('a picture is a piece of a motif: added, fitted, carried by its file, and r
 });
 
 test('faces of a tiling show a picture, on the cloth as in the file', async ({ page }) => {
-  await openStart(page, 'Tiling', 'Squares');
+  await openDesign(page, designFromStart('tiling', '4.4.4.4'));
   await page.getByText('Picture in faces').click();
   const picture = page.getByRole('region', { name: 'Picture', exact: true });
   await picture.getByLabel('A picture to paint with').setInputFiles({

@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import sharp from 'sharp';
-import { clothShown, openMotif, saved, step } from './helpers.ts';
+import { designFromStart } from '../../src/core/design/starts.ts';
+import { openDesign, openMotif, saved, step } from './helpers.ts';
 
 /** The sent tile, as far as its shades: how many of its pixels are of each. */
 async function sentShades(page: Page): Promise<ReadonlyMap<string, number>> {
@@ -120,11 +121,7 @@ test('a knot panel of any grid takes the place of the pieces', async ({ page }) 
 });
 
 test('stars on 3.12.12 are made by number, by hand and by keys', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New design' }).click();
-  await page.getByRole('radio', { name: 'Tiling' }).click();
-  await page.getByRole('button', { name: 'Dodecagons and triangles', exact: true }).dblclick();
-  await clothShown(page);
+  await openDesign(page, designFromStart('tiling', '3.12.12'));
   const stars = page.getByRole('region', { name: 'Stars' });
   await stars.getByLabel('Lines from the middles of sides').check();
   await stars.getByLabel('Angle to the sides').fill('70');

@@ -1,8 +1,10 @@
 import { expect, type Page, test } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { clothShown, saved, step, take, timesDrawn } from './helpers.ts';
+import { designFromStart } from '../../src/core/design/starts.ts';
+import { clothShown, openDesign, saved, step, take, timesDrawn } from './helpers.ts';
 
-async function newTiling(page: Page, start: string, side: string): Promise<void> {
+/** Begins a tiling as somebody does who is new. */
+async function beginTiling(page: Page, start: string, side: string): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'New design' }).click();
   await page.getByRole('radio', { name: 'Tiling' }).click();
@@ -12,6 +14,11 @@ async function newTiling(page: Page, start: string, side: string): Promise<void>
   await clothShown(page);
 }
 
+async function openTiling(page: Page, start: string, size: string): Promise<void> {
+  const design = designFromStart('tiling', start);
+  await openDesign(page, { ...design, construction: { ...design.construction, size } });
+}
+
 /** Chooses another tiling by its picture. */
 async function chooseTiling(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: /Choose another/ }).click();
@@ -19,7 +26,7 @@ async function chooseTiling(page: Page, name: string): Promise<void> {
 }
 
 test('a three-colour floor of hexagons goes from a typed size to a PNG that rolls back', async ({ page }) => {
-  await newTiling(page, 'Hexagons', '25.4 mm');
+  await beginTiling(page, 'Hexagons', '25.4 mm');
   await expect(page.getByRole('button', { name: /^Tiling 6\.6\.6/ })).toBeVisible();
   await expect(page.getByLabel('Colour faces by')).toHaveValue('neighbours');
   for (const faces of ['Faces 1', 'Faces 2', 'Faces 3']) await expect(page.getByLabel(faces)).toBeVisible();
@@ -62,7 +69,7 @@ test('a three-colour floor of hexagons goes from a typed size to a PNG that roll
 });
 
 test('a tiling is worked by its numbers, its dual, its turn and its shades', async ({ page }) => {
-  await newTiling(page, 'Octagons and squares', '20 mm');
+  await openTiling(page, '4.8.8', '20 mm');
   await chooseTiling(page, 'Octagons and squares by number');
   await page.getByLabel('Slanting side, beside 1').fill('1/2');
   await saved(page);
@@ -111,7 +118,7 @@ async function grow(page: Page, side: number, face: number, shape: string): Prom
 }
 
 test('a patch is grown by hand until it closes: 3.4.6.4', async ({ page }) => {
-  await newTiling(page, 'Squares', '20 mm');
+  await openTiling(page, '4.4.4.4', '20 mm');
   await page.getByRole('button', { name: /Choose another/ }).click();
   await page.getByRole('button', { name: 'Grow one by hand' }).click();
   const status = page.getByRole('region', { name: 'Grow' }).getByRole('status');
@@ -154,7 +161,7 @@ async function clickCloth(page: Page, x: number, y: number): Promise<void> {
 }
 
 test('faces are chosen on the cloth and coloured by hand', async ({ page }) => {
-  await newTiling(page, 'Hexagons', '25 mm');
+  await openTiling(page, '6.6.6', '25 mm');
   const chosen = page.getByRole('region', { name: 'Chosen on the cloth' });
   // Somewhere near the middle lies a face: not a side, not a corner.
   for (let dx = 0; dx < 60; dx += 9) {
@@ -175,7 +182,7 @@ test('faces are chosen on the cloth and coloured by hand', async ({ page }) => {
 });
 
 test('gaps and dashed lines lie over the faces, and are sent as a drawing and a table', async ({ page }) => {
-  await newTiling(page, 'Hexagons', '25 mm');
+  await openTiling(page, '6.6.6', '25 mm');
   await page.getByText('Gaps between faces').click();
   await page.getByLabel('Inset every face').check();
   await page.getByLabel('Corners rounded by').fill('3 mm');
@@ -211,7 +218,7 @@ test('gaps and dashed lines lie over the faces, and are sent as a drawing and a 
 test('a corner of a family is dragged, and its numbers follow; a lean and a stretch close', async ({
   page,
 }) => {
-  await newTiling(page, 'Bricks', '40 mm');
+  await openTiling(page, 'bricks', '40 mm');
   const handle = page.getByRole('button', { name: 'Corner of the next row' });
   await expect(page.getByLabel('Step of a row')).toHaveValue('1/2');
   const box = (await handle.boundingBox())!;

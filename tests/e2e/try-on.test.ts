@@ -4,7 +4,7 @@ import sharp from 'sharp';
 import type { Design } from '../../src/core/design/design-schema.ts';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import type { TryOn } from '../../src/core/design/try-on/try-on-schema.ts';
-import { clothShown, openFromShelf, saved, step, WRITER } from './helpers.ts';
+import { clothShown, keepDesign, openDesign, openFromShelf, saved, step, WRITER } from './helpers.ts';
 
 /** Opens a design from the shelf at its scene. */
 async function tryOn(page: Page, name: string): Promise<void> {
@@ -19,11 +19,7 @@ async function painted(page: Page): Promise<void> {
 
 /** A design of a test's own, at its scene. */
 async function tryOnNew(page: Page, document: Design): Promise<string> {
-  const answer = await page.request.post('/api/designs', { data: { document }, headers: WRITER });
-  expect(answer.ok()).toBe(true);
-  const { id } = (await answer.json()) as { id: string };
-  await page.goto(`/bench/${id}`);
-  await clothShown(page);
+  const id = await openDesign(page, document);
   await step(page, 'Try on');
   await painted(page);
   return id;
@@ -230,11 +226,7 @@ test('parts take other designs of the shelf, which keep their copy when they are
   page,
 }) => {
   const other = designFromStart('stripe', 'pencil');
-  const answer = await page.request.post('/api/designs', {
-    data: { document: { ...other, name: 'A pencil stripe to go' } },
-    headers: WRITER,
-  });
-  const { id: gone } = (await answer.json()) as { id: string };
+  const gone = await keepDesign(page, { ...other, name: 'A pencil stripe to go' });
   const id = await tryOnNew(page, designFromStart('plaid', 'gingham'));
   await choose(page, 'Tote bag');
   await page.getByRole('radio', { name: /^Handle/ }).click();

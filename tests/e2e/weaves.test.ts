@@ -116,7 +116,11 @@ test('a draft of 2000 ends is shown as far as it is in view, scrolled and worked
   expect(box.width).toBeLessThan(1280);
   await page.mouse.move(box.x + 200, box.y + 200);
   await page.mouse.wheel(3000, 0);
-  await page.waitForTimeout(300);
+  const scrolled = () =>
+    canvas
+      .locator('xpath=ancestor::*[contains(@class, "overflow-auto")]')
+      .evaluate((host) => host.scrollLeft);
+  await expect.poll(scrolled).toBe(3000);
   // 5 pixels a cell: 600 cells to the right; the first shaft is the lowest of 17 rows.
   await page.mouse.click(box.x + 2.5, box.y + 18 + (1.5 + 16 + 0.5) * 5);
   await expect(weave(page)).toHaveValue(/^draft (\d+ ){600}1 /);

@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -156,7 +156,7 @@ describe('jobs', () => {
   it('are kept up to so many bytes, the newest', async () => {
     const jobs = await open();
     const first = await until(jobs, await order(jobs, 'dpi=150'), ended);
-    await new Promise((resolve) => setTimeout(resolve, 20));
+    for (const name of readdirSync(join(folder, 'sent'))) utimesSync(join(folder, 'sent', name), 0, 0);
     const second = await until(jobs, await order(jobs, 'dpi=151'), ended);
     const later = await open({ mostKept: second.bytes });
     await later.takeUp();
