@@ -15,6 +15,17 @@ export async function openFromShelf(page: Page, name: string): Promise<void> {
   await clothShown(page);
 }
 
+/** Opens a copy of a design of the shelf, for a test that changes it. */
+export async function openCopy(page: Page, name: string): Promise<void> {
+  const answer = await page.request.post(`/api/designs/${await idOnShelf(page, name)}/copy`, {
+    headers: WRITER,
+  });
+  expect(answer.ok()).toBe(true);
+  const { id } = (await answer.json()) as { id: string };
+  await page.goto(`/bench/${id}`);
+  await clothShown(page);
+}
+
 /** The id of a design on the shelf. */
 export async function idOnShelf(page: Page, name: string): Promise<string> {
   const answer = await page.request.get(`/api/shelf?search=${encodeURIComponent(name)}`);

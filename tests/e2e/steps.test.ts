@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { atRest, openFromShelf, step } from './helpers.ts';
+import { atRest, openCopy, step } from './helpers.ts';
 import { expectAccessible, withAxe } from './looks/axe.ts';
 import { faultsOf } from './looks/faults.ts';
 import { expectLaidOut } from './looks/layout.ts';
@@ -48,7 +48,7 @@ for (const { name, sizes } of DESIGNS) {
     const broken: string[] = [];
     page.on('console', (message) => message.type() === 'error' && broken.push(message.text()));
     page.on('pageerror', (error) => broken.push(String(error)));
-    await openFromShelf(page, name);
+    await openCopy(page, name);
     for (const each of STEPS) {
       await step(page, each);
       await expectAccessible(page, `${name}, ${each}`);
