@@ -24,6 +24,8 @@ export default defineConfig({
       ],
     },
   },
+  // Pictures are made by Vetro itself; the framework's own endpoint for them answers nothing.
+  image: { endpoint: { route: '/_image', entrypoint: './src/server/nothing-here.ts' } },
   integrations: [react()],
   vite: {
     plugins: [tailwindcss()],

@@ -61,6 +61,7 @@ export interface ErrorFacts {
   'database/foreign': Of<'file'>;
   'database/full': None;
   'database/locked': None;
+  'database/owned': Of<'file' | 'what' | 'host' | 'process' | 'since'>;
   'database/newer': Of<'file'>;
   'database/not-one': Of<'file'>;
   'database/read-only': None;
@@ -255,12 +256,15 @@ export interface ErrorFacts {
   'print/port': Of<'port'>;
   'print/refused': Of<'refusal'>;
   'print/substrate': Of<'text' | 'known'>;
+  'print/table': Of<'file'>;
+  'print/too-heavy': Of<'megabytes'>;
   'print/too-large': Of<'width' | 'height' | 'most'>;
 
   'range/missing': Of<'id'>;
 
   'repeat/too-large': Of<'ends' | 'picks' | 'most'>;
 
+  'request/broken': None;
   'request/deep': Of<'most'>;
   'request/field': FieldFacts;
   'request/foreign': None;

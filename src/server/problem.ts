@@ -15,6 +15,7 @@ const STATUS: Readonly<Record<string, number>> = {
   'request/missing': 404,
   'design/stale': 409,
   'request/too-large': 413,
+  'request/broken': 400,
   'request/json': 400,
   'request/field': 400,
   'request/foreign': 403,
@@ -28,6 +29,7 @@ const STATUS: Readonly<Record<string, number>> = {
   'database/foreign': 503,
   'database/broken': 503,
   'database/newer': 503,
+  'database/owned': 503,
   'database/locked': 503,
   'database/full': 507,
   'database/read-only': 507,
@@ -46,7 +48,8 @@ export function troubleFor(thrown: unknown): { sentence: string; status: number 
   return { sentence: sentenceFor('server/fault', {}), status: 500 };
 }
 
-function statusOf({ code }: CoreError): number {
+/** The HTTP status of what is wrong. */
+export function statusOf({ code }: CoreError): number {
   return Object.hasOwn(STATUS, code) ? STATUS[code]! : 422;
 }
 
@@ -58,16 +61,17 @@ export function problemResponse(thrown: unknown): Response {
   return answer(500, 'server/fault', {});
 }
 
+/** What is wrong, as RFC 9457 has it. */
+export function problemOf(error: CoreError): Problem & { readonly facts: Facts } {
+  return problemOfCode(statusOf(error), error.code, error.facts);
+}
+
+function problemOfCode(status: number, code: string, facts: Facts): Problem & { readonly facts: Facts } {
+  return { type: 'about:blank', title: code, status, detail: sentenceFor(code, facts), code, facts };
+}
+
 function answer(status: number, code: string, facts: Facts): Response {
-  const problem: Problem & { facts: Facts } = {
-    type: 'about:blank',
-    title: code,
-    status,
-    detail: sentenceFor(code, facts),
-    code,
-    facts,
-  };
-  return new Response(JSON.stringify(problem), {
+  return new Response(JSON.stringify(problemOfCode(status, code, facts)), {
     status,
     headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
   });

@@ -1,12 +1,22 @@
-import { createServer, type RequestListener, request, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import {
+  createServer,
+  IncomingMessage,
+  type RequestListener,
+  request,
+  type Server,
+  ServerResponse,
+} from 'node:http';
+import { type AddressInfo, Socket } from 'node:net';
 import { afterEach, describe, expect, it } from 'vitest';
+import { clientAddress, proxiesOf } from './client-address.ts';
+import { makeDevices } from './devices.ts';
 import { makeGate } from './gate.ts';
 import { isPassphrase, storedPassphrase } from './passphrase.ts';
 import { makeSessions } from './sessions.ts';
 import { makeTries } from './tries.ts';
 
 const PASSPHRASE = 'warp and weft and nine needles';
+const ASSETS: ReadonlySet<string> = new Set(['bench.3fA9_x-2.js']);
 const BEHIND: RequestListener = (_, response) => void response.end('behind the gate');
 
 let server: Server | undefined;
@@ -14,7 +24,7 @@ let server: Server | undefined;
 afterEach(() => void server?.close());
 
 async function stand(passphrase: string | undefined): Promise<number> {
-  server = createServer(makeGate({ host: '127.0.0.1', passphrase, application: BEHIND }));
+  server = createServer(makeGate({ host: '127.0.0.1', passphrase, assets: ASSETS, application: BEHIND }));
   await new Promise<void>((resolve) => server!.listen(0, '127.0.0.1', resolve));
   return (server.address() as AddressInfo).port;
 }
@@ -126,11 +136,143 @@ describe('sessions and tries', () => {
 
   it('are counted for each address and for all', () => {
     const tries = makeTries();
-    const taken = (address: string, at: number) => tries.begin(address, at);
+    const taken = (name: string, at: number) => tries.begin({ name, known: false }, at);
     expect(Array.from({ length: 6 }, () => taken('a', 0))).toEqual([true, true, true, true, true, false]);
     expect(taken('b', 0)).toBe(true);
     expect(taken('a', 60_001)).toBe(true);
-    tries.forgive('a');
+    tries.forgive({ name: 'a', known: false });
     expect(Array.from({ length: 40 }, (_, at) => taken(`c${at}`, 60_002)).filter(Boolean)).toHaveLength(30);
+    // What strangers have tried shuts nobody out who was in before.
+    const known = () => tries.begin({ name: 'loom room', known: true }, 60_003);
+    expect([known(), known(), known(), known(), known(), known()].filter(Boolean)).toHaveLength(5);
   });
 });
+
+describe('browsers that were let in before', () => {
+  it('are known by a mark of this passphrase alone', () => {
+    const devices = makeDevices('one');
+    const cookie = devices.begin().split(';')[0]!;
+    expect(devices.known(`theme=dark; ${cookie}`)).toMatch(/^[\w-]{16}$/);
+    expect(makeDevices('two').known(cookie)).toBeUndefined();
+    for (const wrong of [undefined, 'vetro-device=', 'vetro-device=a.b', `${cookie.slice(0, -1)}~`])
+      expect(devices.known(wrong)).toBeUndefined();
+  });
+});
+
+describe('the address of who asks', () => {
+  const from = (remoteAddress: string, forwarded?: string | string[]) =>
+    ({ socket: { remoteAddress }, headers: { 'x-forwarded-for': forwarded } }) as unknown as Parameters<
+      typeof clientAddress
+    >[0];
+
+  it.each([
+    ['10.0.0.9', '1.2.3.4', '', '10.0.0.9'],
+    ['10.0.0.9', '1.2.3.4', '10.0.0.9', '1.2.3.4'],
+    ['::ffff:10.0.0.9', 'forged, 1.2.3.4, 10.0.0.8', '10.0.0.9, 10.0.0.8', '1.2.3.4'],
+    ['10.0.0.9', undefined, '10.0.0.9', '10.0.0.9'],
+    ['2001:db8:1:2:3:4:5:6', undefined, '', '2001:db8:1:2'],
+    ['2001:db8::6', undefined, '', '2001:db8:0:0'],
+  ])('%s, told %s by proxies %j, is %s', (remote, forwarded, proxies, address) => {
+    expect(clientAddress(from(remote, forwarded), proxiesOf(proxies))).toBe(address);
+  });
+});
+
+/** Spellings of a path that somebody may try in order to pass by a rule about another. */
+const DISGUISES: readonly ((path: string) => string)[] = [
+  (path) => `/_astro/..${path}`,
+  (path) => `/_astro/bench.3fA9_x-2.js/../..${path}`,
+  (path) => `/mark.svg/..${path}`,
+  (path) => `/enter/..${path}`,
+  (path) => `/enter/%2e%2e${path}`,
+  (path) => `/_astro/.%2E${path}`,
+  (path) => `/_astro%2f..${path}`,
+  (path) => `/_astro\\..${path}`,
+  (path) => `/.${path}`,
+  (path) => `/${path}`,
+  (path) => `//_astro/..${path}`,
+  (path) => `http://127.0.0.1/_astro/..${path}`,
+  (path) => `http://127.0.0.1${path}`,
+  (path) => `https://mark.svg${path}`,
+  (path) => `${path}/`,
+  (path) => `${path}?/mark.svg`,
+  (path) => `${path}?/_astro/bench.3fA9_x-2.js`,
+  (path) => `${path}#/enter`,
+  (path) => `${path};/enter`,
+  (path) => `${path}%00.svg`,
+  (path) => path.toUpperCase(),
+  (path) => path.replace(/[a-z]/, (letter) => `%${letter.charCodeAt(0).toString(16)}`),
+  (path) => path.replaceAll('/', '//'),
+  (path) => path.replaceAll('/', '/./'),
+  (path) => path.replaceAll('/', '%2f'),
+  (path) => path,
+];
+const CLOSED: readonly string[] = [
+  ...[
+    '/',
+    '/sent',
+    '/bench/a',
+    '/api/shelf',
+    '/api/designs',
+    '/api/designs/a',
+    '/api/designs/a/files/tile.png',
+  ],
+  ...['/api/bin', '/api/jobs', '/api/jobs/a/file', '/api/pictures/kept/a', '/api/print-house', '/api/loom/a'],
+  ...['/_image', '/_server-islands/a', '/_actions/a', '/_astro', '/_astro/', '/_astro/other.js', '/404'],
+];
+const METHODS: readonly string[] = ['GET', 'HEAD', 'OPTIONS', 'POST', 'BREW'];
+
+describe('closed paths', () => {
+  it('stay closed without the passphrase, however they are spelt', async () => {
+    const reached: string[] = [];
+    const gate = makeGate({
+      host: '127.0.0.1',
+      passphrase: await storedPassphrase(PASSPHRASE),
+      assets: ASSETS,
+      application: (asked, response) => {
+        reached.push(`${asked.method} ${asked.url}`);
+        response.end();
+      },
+    });
+    let tried = 0;
+    for (const path of CLOSED) {
+      for (const disguise of DISGUISES) {
+        for (const method of METHODS) {
+          for (const headers of [{ host: '127.0.0.1' }, { host: '127.0.0.1', accept: 'text/html' }, {}]) {
+            tried += 1;
+            gate(...exchange(method, disguise(path), headers));
+          }
+        }
+      }
+    }
+    await new Promise(setImmediate);
+    expect(tried).toBeGreaterThan(5000);
+    expect(reached).toEqual([]);
+    // The gate is not shut for what is open.
+    for (const open of ['/enter', '/enter?wrong', '/mark.svg', '/_astro/bench.3fA9_x-2.js'])
+      gate(...exchange('GET', open, { host: '127.0.0.1' }));
+    expect(reached).toHaveLength(4);
+  });
+
+  it('of the framework are closed to everybody but for the built files', async () => {
+    const port = await stand(undefined);
+    for (const path of ['/_image?href=x', '/_server-islands/a', '/_astro/other.js', '/_astro/..'])
+      expect((await ask(port, { path })).status).toBe(404);
+    expect((await ask(port, { path: '/_astro/bench.3fA9_x-2.js' })).text).toBe('behind the gate');
+    const page = await ask(port, { path: '/api//shelf', headers: { accept: 'text/html' } });
+    expect(page).toMatchObject({
+      status: 404,
+      text: expect.stringContaining('There is nothing at this address.'),
+    });
+  });
+});
+
+/** A request as the server would hand it on, and an answer that goes nowhere. */
+function exchange(
+  method: string,
+  url: string,
+  headers: Record<string, string>,
+): [IncomingMessage, ServerResponse] {
+  const asked = new IncomingMessage(new Socket());
+  Object.assign(asked, { method, url, headers });
+  return [asked, new ServerResponse(asked)];
+}

@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
+import { cookieIn } from './cookies.ts';
 
 /** Name of the cookie that lets a browser in. */
 const COOKIE = 'vetro-session';
@@ -24,7 +25,7 @@ export function makeSessions(): Sessions {
       return `${COOKIE}=${token}; Path=/; Max-Age=${LASTS / 1000}; HttpOnly; SameSite=Strict`;
     },
     has: (cookies, now) => {
-      const token = tokenIn(cookies);
+      const token = cookieIn(cookies, COOKIE);
       const end = token === undefined ? undefined : ends.get(nameOf(token));
       return end !== undefined && end > now;
     },
@@ -34,12 +35,4 @@ export function makeSessions(): Sessions {
 /** Tokens are looked up by a digest, so that the time it takes tells nothing of one. */
 function nameOf(token: string): string {
   return createHash('sha256').update(token).digest('base64');
-}
-
-function tokenIn(cookies = ''): string | undefined {
-  const pair = cookies
-    .split(';')
-    .map((each) => each.trim())
-    .find((each) => each.startsWith(`${COOKIE}=`));
-  return pair?.slice(COOKIE.length + 1);
 }

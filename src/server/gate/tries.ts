@@ -1,28 +1,37 @@
-/** Wrong tries that one address, and all together, have in a minute. */
+/** Wrong tries that one who tries, and all strangers together, have in a minute. */
 const MOST_EACH = 5;
-const MOST_ALL = 30;
+const MOST_STRANGERS = 30;
 const MINUTE = 60_000;
+
+/** Somebody who tries a passphrase. */
+export interface Trier {
+  /** An address, or a browser that was let in before. */
+  readonly name: string;
+  /** Was let in before: what strangers try is not counted against it. */
+  readonly known: boolean;
+}
 
 /** Counts wrong passphrases, so that few can be tried. */
 export interface Tries {
-  /** Whether somebody at that address may try now; a try under way counts. */
-  readonly begin: (address: string, now: number) => boolean;
+  /** Whether somebody may try now; a try under way counts. */
+  readonly begin: (trier: Trier, now: number) => boolean;
   /** The try was right: it does not count. */
-  readonly forgive: (address: string) => void;
+  readonly forgive: (trier: Trier) => void;
 }
 
 export function makeTries(): Tries {
-  let tries: readonly { readonly address: string; readonly at: number }[] = [];
+  let tries: readonly (Trier & { readonly at: number })[] = [];
+  const isSame = (one: Trier, other: Trier) => one.name === other.name && one.known === other.known;
   return {
-    begin: (address, now) => {
+    begin: (trier, now) => {
       tries = tries.filter(({ at }) => at > now - MINUTE);
-      const own = tries.filter((each) => each.address === address).length;
-      if (own >= MOST_EACH || tries.length >= MOST_ALL) return false;
-      tries = [...tries, { address, at: now }];
+      if (tries.filter((each) => isSame(each, trier)).length >= MOST_EACH) return false;
+      if (!trier.known && tries.filter(({ known }) => !known).length >= MOST_STRANGERS) return false;
+      tries = [...tries, { ...trier, at: now }];
       return true;
     },
-    forgive: (address) => {
-      tries = tries.filter((each) => each.address !== address);
+    forgive: (trier) => {
+      tries = tries.filter((each) => !isSame(each, trier));
     },
   };
 }

@@ -7,6 +7,7 @@ export const SERVER_SENTENCES = {
   'revision/missing': () => 'That earlier state is not kept any more.',
   'range/missing': () => 'That range is not on the shelf.',
   'request/too-large': ({ most }) => `That is too large to be taken: at most ${most} bytes.`,
+  'request/broken': () => 'That was no request that can be read.',
   'request/json': () => 'The request was not JSON.',
   'request/missing': () => 'There is nothing at this address.',
   'request/method': () => 'That cannot be done at this address.',
@@ -32,6 +33,8 @@ export const SERVER_SENTENCES = {
     `“${file}” belongs to another program. Name another file with VETRO_DATA.`,
   'database/broken': ({ file, reason }) =>
     `The database “${file}” is damaged (${reason}). Nothing was written. Put a copy of it in its place, or name another file with VETRO_DATA.`,
+  'database/owned': ({ file, what, host, process, since }) =>
+    `“${file}” is in use by ${what}${process === '' ? '' : ` (process ${process} on ${host}${since === '' ? '' : `, since ${since}`})`}. Stop that, or name another file with VETRO_DATA. Nothing was written.`,
   'database/newer': ({ file }) =>
     `The database “${file}” was made by a newer Vetro. Update Vetro, or name another file with VETRO_DATA.`,
   'database/full': () =>

@@ -1,0 +1,1 @@
+export { ALL } from '../../server/nothing-here.ts';
