@@ -17,8 +17,11 @@ async function hang() {
   const part = `${HUNG}.part`;
   rmSync(part, { force: true });
   process.env['VETRO_DATA'] = part;
-  const { prepare } = await import(pathToFileURL(join(ROOT, 'dist/tools/server/before.mjs')).href);
+  const { prepare, endInOrder } = await import(
+    pathToFileURL(join(ROOT, 'dist/tools/server/before.mjs')).href
+  );
   const prepared = await prepare({ demo: true, host: '127.0.0.1' });
   if (prepared === undefined) process.exit(1);
+  await endInOrder();
   renameSync(part, HUNG);
 }

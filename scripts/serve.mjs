@@ -1,4 +1,5 @@
 // Starts the built application on this machine and prints its address.
+import { readdirSync } from 'node:fs';
 import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
@@ -17,11 +18,11 @@ const REST = 65_000;
  */
 export async function serve({ demo }) {
   const host = process.env['HOST'] ?? '127.0.0.1';
-  const { prepare, makeGate } = await import(built('tools/server/before.mjs'));
+  const { prepare, makeGate, answerBroken, endInOrder } = await import(built('tools/server/before.mjs'));
+  const port = await wishedPort(host);
   const prepared = await prepare({ demo, host });
   if (prepared === undefined) process.exit(2);
   console.log(prepared.words);
-  const port = await wishedPort(host);
   // The application is put behind a gate, so it must not listen by itself.
   Object.assign(process.env, {
     ASTRO_NODE_AUTOSTART: 'disabled',
@@ -32,13 +33,25 @@ export async function serve({ demo }) {
     host,
     moreHosts: process.env['VETRO_HOSTS'],
     passphrase: prepared.passphrase,
+    assets: new Set(readdirSync(join(ROOT, 'dist/client/_astro'))),
+    proxies: process.env['VETRO_PROXIES'],
     application: handler,
   });
   const server = createHttpServer({ keepAliveTimeout: REST }, gate);
+  server.on('clientError', answerBroken);
   await new Promise((resolve) => server.listen(Number(port), host, resolve));
+  for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => void end(server, endInOrder));
   // The first answer opens the database and starts the threads; whoever comes next need not wait for that.
   await fetch(`${addressOf(host, port)}api/shelf`).catch(() => undefined);
   console.log(`\n  Vetro is ready: ${addressOf(host, port)}\n  Ctrl C stops it.\n`);
+}
+
+/** Takes no more requests, puts back what goes on and closes the database; a second Ctrl C does not wait for that. */
+async function end(server, endInOrder) {
+  process.once('SIGINT', () => process.exit(1));
+  server.close();
+  await endInOrder();
+  process.exit(0);
 }
 
 function built(path) {

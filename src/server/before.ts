@@ -1,11 +1,16 @@
+import { existsSync } from 'node:fs';
 import { CoreError } from '../core/error.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { databaseFile, openDatabase } from './db/open-database.ts';
+import { ownDatabase } from './db/own-database.ts';
 import { dropUnusedPictures } from './db/picture-table.ts';
 import { readSetting } from './db/setting-table.ts';
 import { hangDemo } from './demo/hang-demo.ts';
+import { endInOrder, whenEnding } from './ending.ts';
 import { isLoopback } from './gate/hosts.ts';
 
+export { endInOrder } from './ending.ts';
+export { answerBroken } from './gate/broken-request.ts';
 export { makeGate } from './gate/gate.ts';
 
 /** What is known before the server starts. */
@@ -28,21 +33,39 @@ export async function prepare({
   readonly host: string;
 }): Promise<Prepared | undefined> {
   try {
-    const db = await openDatabase(databaseFile());
+    const file = databaseFile();
+    const now = new Date().toISOString();
+    const isNew = !existsSync(file);
+    // Held as long as this process goes on; whoever comes second has written nothing.
+    whenEnding(ownDatabase(file, { what: 'a server', since: now }));
+    const db = await openDatabase(file);
     const passphrase = isLoopback(host) ? undefined : await readSetting(db, 'passphrase');
     if (passphrase === undefined && !isLoopback(host)) {
       await db.destroy();
       throw new CoreError('passphrase/missing', { host });
     }
-    const now = new Date().toISOString();
     await dropUnusedPictures(db, now);
     const hung = demo ? await hangDemo(db, now) : 0;
     await db.destroy();
-    return { words: hung > 0 ? `Hung ${hung} demo designs.` : 'The shelf is as you left it.', passphrase };
+    return { words: wordsOf({ hung, isNew, file }), passphrase };
   } catch (error) {
+    await endInOrder();
     const sentence = errorSentence(error);
     if (sentence === undefined) throw error;
     process.stderr.write(`vetro: ${sentence}\n`);
     return undefined;
   }
+}
+
+function wordsOf({
+  hung,
+  isNew,
+  file,
+}: {
+  readonly hung: number;
+  readonly isNew: boolean;
+  readonly file: string;
+}) {
+  if (hung > 0) return `Hung ${hung} demo designs.`;
+  return isNew ? `A new shelf, kept in ${file}.` : 'The shelf is as you left it.';
 }

@@ -13,6 +13,8 @@ export interface OwnServer {
   readonly said: () => string;
   /** Ends it at once, as a crash would, and waits until it is gone. */
   readonly kill: () => Promise<void>;
+  /** Ends it as Ctrl C or a service manager does. @returns its exit code */
+  readonly end: (signal: 'SIGINT' | 'SIGTERM') => Promise<number | null>;
 }
 
 /** A database file of its own in a new folder. */
@@ -24,8 +26,17 @@ export function ownDatabase(): string {
  * Starts the built application for one test, on an empty shelf; its own words tell when it is ready. It takes the port
  * beside that of the worker's server, so a worker has one at a time.
  */
-export async function startOwn(data: string, env: Readonly<Record<string, string>> = {}): Promise<OwnServer> {
-  const child = spawn('node', ['scripts/serve-built.mjs'], {
+export async function startOwn(
+  data: string,
+  env: Readonly<Record<string, string>> = {},
+  /** Files that it writes can be so many kibibytes long: beyond, the disk is full for it. */
+  longest?: number,
+): Promise<OwnServer> {
+  const [command, args] =
+    longest === undefined
+      ? ['node', ['scripts/serve-built.mjs']]
+      : ['bash', ['-c', `trap '' XFSZ; ulimit -f ${longest}; exec node scripts/serve-built.mjs`]];
+  const child = spawn(command, args, {
     cwd: ROOT,
     env: { ...process.env, PORT: String(PORT + 1), VETRO_DATA: data, ...env },
   });
@@ -45,5 +56,10 @@ export async function startOwn(data: string, env: Readonly<Record<string, string
     child.kill('SIGKILL');
     return gone;
   };
-  return { address, child, said: () => text, kill };
+  const end = async (signal: 'SIGINT' | 'SIGTERM') => {
+    child.kill(signal);
+    await gone;
+    return child.exitCode;
+  };
+  return { address, child, said: () => text, kill, end };
 }

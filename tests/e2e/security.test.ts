@@ -1,4 +1,7 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import { Agent, get } from 'node:http';
+import { connect } from 'node:net';
+import { join, resolve } from 'node:path';
 import { chromium, expect, test } from '@playwright/test';
 import config from '../../playwright.config.ts';
 import { clothShown, openFromShelf, step, WRITER } from './helpers.ts';
@@ -43,6 +46,61 @@ test('no page breaks its own policy, and every answer carries the headers', asyn
   expect(bare).toEqual([]);
 });
 
+/** Every address that the application answers. What comes to it is put here on purpose. */
+const ROUTES: readonly string[] = [
+  ...['/', '/bench/[id]', '/enter', '/sent', '/404', '/500'],
+  ...['/api/bin', '/api/bin/[id]', '/api/bin/[id]/swatch.png'],
+  ...['/api/designs', '/api/designs/[id]', '/api/designs/[id]/copy', '/api/designs/[id]/favourite'],
+  ...['/api/designs/[id]/files/[file]', '/api/designs/[id]/move', '/api/designs/[id]/rename'],
+  ...['/api/designs/[id]/restore', '/api/designs/[id]/revisions', '/api/designs/[id]/revisions/[revision]'],
+  '/api/designs/[id]/revisions/[revision]/swatch.png',
+  ...['/api/jobs', '/api/jobs/[id]', '/api/jobs/[id]/again', '/api/jobs/[id]/file', '/api/jobs/[id]/stop'],
+  ...['/api/loom/[id]', '/api/print-house', '/api/shelf', '/api/[...rest]'],
+  ...['/api/pictures', '/api/pictures/kept', '/api/pictures/kept/[hash]', '/api/pictures/kept/[hash]/pixels'],
+];
+
+/** What the framework would answer by itself, and the gate does not let it. */
+const SHUT: readonly string[] = ['/_image', '/_server-islands/[name]'];
+
+test('the application answers at the addresses of one list, and the framework at none of its own', async ({
+  request,
+}) => {
+  const folder = resolve(import.meta.dirname, '../../dist/server');
+  const manifest = readdirSync(folder).find((name) => /^manifest_.*\.mjs$/.test(name))!;
+  const built = readFileSync(join(folder, manifest), 'utf8').matchAll(/"route":"([^"]*)"/g);
+  expect([...new Set([...built].map(([, route]) => route))].sort()).toEqual([...ROUTES, ...SHUT].sort());
+  for (const path of [
+    '/_image?href=/mark.svg&w=4000&f=png',
+    '/_server-islands/a',
+    '/_actions/a',
+    '/_astro/none.js',
+  ])
+    expect((await request.get(path)).status(), path).toBe(404);
+  const unknown = await request.get('/api/no/such/thing');
+  expect(unknown.status()).toBe(404);
+  expect(unknown.headers()['content-type']).toBe('application/problem+json');
+});
+
+/** Sends a request as it stands and hears all of the answer. */
+function raw(port: number, words: string): Promise<string> {
+  return new Promise((heard, failed) => {
+    const socket = connect(port, '127.0.0.1');
+    let answer = '';
+    socket.on('data', (data) => {
+      answer += String(data);
+    });
+    socket.on('end', () => heard(answer));
+    socket.on('error', failed);
+    socket.end(words);
+  });
+}
+
+test('what is no request is answered in words', async ({ baseURL }) => {
+  const answer = await raw(Number(new URL(baseURL!).port), 'GET / HTTP/9.9\r\n\r\n');
+  expect(answer).toMatch(/^HTTP\/1\.1 400 /);
+  expect(answer).toContain('That was no request that can be read.');
+});
+
 test('a page is asked for anew: Back shows what is stored', async ({ page }) => {
   const response = await page.goto('/');
   expect(response!.headers()['cache-control']).toBe('no-store');
@@ -71,6 +129,46 @@ test('files of no such kind are told as missing, whatever they are called', asyn
   }
 });
 
+/** Ways to ask for the shelf that a list of open addresses might take for something else. */
+const SPELLINGS: readonly string[] = [
+  ...[
+    '/_astro/..',
+    '/_astro/../',
+    '/_astro/../api/shelf',
+    '/mark.svg/..',
+    '/enter/..',
+    '/enter/../api/shelf',
+  ],
+  ...[
+    '/_astro/%2e%2e',
+    '/_astro/.%2e/',
+    '/_astro%2f..',
+    '/_astro/..%2fapi/shelf',
+    '/_astro\\..',
+    '//',
+    '/.',
+    '/./',
+  ],
+  ...[
+    '/%2e',
+    '/api//shelf',
+    '/API/shelf',
+    '/api/shelf/',
+    '/api/shelf;/mark.svg',
+    '/api/shelf?/mark.svg',
+    '/%61pi/shelf',
+  ],
+  ...[
+    'http://127.0.0.1/',
+    'http://127.0.0.1/_astro/..',
+    '/_astro/..?/mark.svg',
+    '/mark.svg%00/..',
+    '/',
+    '/sent',
+    '/bench/a',
+  ],
+];
+
 test('beyond this machine Vetro starts only with a passphrase, and asks for it', async ({ page }) => {
   test.slow();
   const data = ownDatabase();
@@ -85,6 +183,15 @@ test('beyond this machine Vetro starts only with a passphrase, and asks for it',
   const server = await startOwn(data, env);
   try {
     expect((await page.request.get(`${server.address}/api/shelf`)).status()).toBe(401);
+    const { port } = new URL(server.address);
+    for (const path of SPELLINGS) {
+      for (const version of ['1.1', '1.0']) {
+        const host = `Host: 127.0.0.1:${port}\r\nConnection: close\r\n`;
+        const answer = await raw(Number(port), `GET ${path} HTTP/${version}\r\n${host}\r\n`);
+        expect(answer, path).toMatch(/^HTTP\/1\.1 (303|401|400|404) /);
+        expect(answer, path).not.toContain('shelf');
+      }
+    }
     await page.goto(`${server.address}/`);
     await expect(page).toHaveURL(/\/enter$/);
     await page.getByLabel('Passphrase').fill('something else entirely');
@@ -103,7 +210,6 @@ test('beyond this machine Vetro starts only with a passphrase, and asks for it',
 test('an upload that breaks off, and methods that nobody knows, leave no trace in the log', async () => {
   const server = await startOwn(ownDatabase());
   const { hostname, port } = new URL(server.address);
-  const { connect } = await import('node:net');
   for (const path of ['/api/pictures', '/api/designs']) {
     const socket = connect(Number(port), hostname);
     const type = path.endsWith('pictures') ? 'application/octet-stream' : 'application/json';

@@ -10,6 +10,7 @@ import { FIRST_PAGE } from '../../contracts/shelf-wish.ts';
 import { addDesign, readShelf, saveDesign } from '../shelf.ts';
 import { databaseTrouble } from './database-trouble.ts';
 import { findDesign } from './design-table.ts';
+import { inTransaction } from './in-transaction.ts';
 import { openDatabase } from './open-database.ts';
 
 const NOW = '2026-01-01T10:00:00.000Z';
@@ -80,6 +81,22 @@ describe('database files', () => {
     expect(databaseTrouble(error)).toEqual(code('database/full'));
     expect(await findDesign(full, id)).toMatchObject({ version: 1 });
     await full.destroy();
+  });
+
+  it('say what went wrong first where a commit fails and its rollback too, and go on', async () => {
+    const db = await openDatabase(join(mkdtempSync(join(tmpdir(), 'vetro-')), 'commit.db'));
+    const full = Object.assign(new Error('database or disk is full'), { code: 'SQLITE_FULL' });
+    // As SQLite does on a full disk: the transaction is ended before anybody says so.
+    const failing = inTransaction(db, async (within) => {
+      await sql`rollback`.execute(within);
+      throw full;
+    });
+    await expect(failing).rejects.toBe(full);
+    const ended = inTransaction(db, async (within) => void (await sql`rollback`.execute(within)));
+    await expect(ended).rejects.toThrow('cannot commit - no transaction is active');
+    const { id } = await addDesign(storeOf(db), { design: DESIGN, now: NOW });
+    expect(await findDesign(db, id)).toMatchObject({ version: 1 });
+    await db.destroy();
   });
 
   it('that cannot be made are told with the reason', async () => {
