@@ -22,6 +22,7 @@ export const PRINT_STANDINGS = [
   'printing',
   ...PRINT_TROUBLES,
   'lost',
+  'calling-off',
 ] as const;
 export type PrintStanding = (typeof PRINT_STANDINGS)[number];
 

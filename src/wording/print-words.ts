@@ -10,6 +10,7 @@ const WORDS: Readonly<Record<PrintStanding, (at: string) => string>> = {
   jam: (at) => `The cloth is jammed at ${at}; it goes on when that is mended`,
   ink: (at) => `Out of ink at ${at}; it goes on when there is more`,
   lost: () => 'The print house does not answer; it is asked again',
+  'calling-off': (at) => `Being called off; the print house has not answered yet (${at} when it last did)`,
 };
 
 /** How an order stands at the print house; empty where it is not there. */

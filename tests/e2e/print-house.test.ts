@@ -5,7 +5,7 @@ import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { HOUSE_PORT } from '../../playwright.config.ts';
-import { clothShown, step } from './helpers.ts';
+import { clothShown, step, WRITER } from './helpers.ts';
 
 const COMMAND = resolve(import.meta.dirname, '../../bin/vetro.mjs');
 const FOLDER = mkdtempSync(join(tmpdir(), 'vetro-print-'));
@@ -34,7 +34,11 @@ async function startHouse(port: string): Promise<Run & { readonly address: strin
 }
 
 function hand(address: string, what: string): Promise<Response> {
-  return fetch(`${address}/hand`, { method: 'POST', body: JSON.stringify({ do: what }) });
+  return fetch(`${address}/hand`, {
+    method: 'POST',
+    body: JSON.stringify({ do: what }),
+    headers: WRITER,
+  });
 }
 
 test('a strike-off is ordered, jams, is killed in the middle, and comes out once', async () => {

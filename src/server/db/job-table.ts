@@ -57,6 +57,8 @@ export interface JobToDo {
   readonly file: string;
   readonly query: string;
   readonly key: string;
+  /** It is to be called off, which its print house has not answered yet. */
+  readonly isStopped: boolean;
 }
 
 /** @throws CoreError "job/too-many" {most} */
@@ -113,7 +115,25 @@ export async function beginNext(db: Kysely<Database>, lane: Lane, now: string): 
     file: row.file,
     query: row.query,
     key: row.key,
+    isStopped: row.stands === CALLING_OFF,
   };
+}
+
+const CALLING_OFF: Job['stands'] = 'calling-off';
+
+/**
+ * Notes that what goes on at a print house is to be called off, so that a restart does not forget it.
+ * @returns whether it goes on there
+ */
+export async function askToStop(db: Kysely<Database>, id: string): Promise<boolean> {
+  const { numUpdatedRows } = await db
+    .updateTable('job')
+    .set({ stands: CALLING_OFF })
+    .where('id', '=', id)
+    .where('state', '=', 'working')
+    .where('lane', '=', 'print')
+    .executeTakeFirst();
+  return numUpdatedRows > 0n;
 }
 
 export async function tellStanding(
@@ -169,6 +189,15 @@ export async function takeUpJobs(db: Kysely<Database>, now: string): Promise<voi
     .where('tries', '>=', MOST_TRIES)
     .execute();
   await db.updateTable('job').set({ state: 'waiting' }).where('state', '=', 'working').execute();
+}
+
+/** What goes on waits again, and this try does not count: the server was ended in order. */
+export async function putJobsBack(db: Kysely<Database>): Promise<void> {
+  await db
+    .updateTable('job')
+    .set(({ eb }) => ({ state: 'waiting', tries: eb('tries', '-', 1) }))
+    .where('state', '=', 'working')
+    .execute();
 }
 
 /** What a job was asked for, to make it again. @throws CoreError "job/missing" */

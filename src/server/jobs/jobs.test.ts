@@ -8,6 +8,7 @@ import { isUnderWay } from '../../contracts/job.ts';
 import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import { openDatabase } from '../db/open-database.ts';
+import { ENDING } from '../ending.ts';
 import { type Jobs, type JobsRoom, type Make, makeJobs } from './jobs.ts';
 import { keptFiles } from './kept-files.ts';
 
@@ -142,6 +143,59 @@ describe('jobs', () => {
     });
   });
 
+  it('wait again when the server is ended in order, which counts as no try', async () => {
+    const reasons: unknown[] = [];
+    const never: Make = (_, { signal }) =>
+      new Promise((_resolve, reject) => {
+        signal.addEventListener('abort', () => {
+          reasons.push(signal.reason);
+          reject(signal.reason);
+        });
+      });
+    for (let time = 0; time < 5; time += 1) {
+      const before = await open({ with: never });
+      await before.takeUp();
+      const job = (await before.list())[0] ?? (await order(before, 'dpi=98'));
+      await until(before, job, ({ state }) => state === 'working');
+      await before.putBack();
+      expect(await before.find(job.id)).toMatchObject({ state: 'waiting' });
+    }
+    expect(reasons).toEqual(Array.from({ length: 5 }, () => ENDING));
+    const after = await open();
+    await after.takeUp();
+    expect(await until(after, (await after.list())[0]!, ended)).toMatchObject({ state: 'done' });
+  });
+
+  it('at a print house are stopped when it has answered, over a kill too', async () => {
+    let answered = () => {};
+    const begun: boolean[] = [];
+    const atHouse: Make = (_, { signal, told }) => {
+      begun.push(signal.aborted);
+      return new Promise((_resolve, reject) => {
+        const callOff = () => {
+          told({ made: 120, of: 500, stands: 'calling-off' });
+          answered = () => reject(signal.reason);
+        };
+        if (signal.aborted) callOff();
+        else {
+          told({ made: 100, of: 500, stands: 'printing' });
+          signal.addEventListener('abort', callOff);
+        }
+      });
+    };
+    const before = await open({ with: atHouse });
+    const job = await before.order({ ...ORDER, file: 'print.txt', query: '' });
+    await until(before, job, ({ stands }) => stands === 'printing');
+    expect(await before.stop(job.id)).toMatchObject({ state: 'working', stands: 'calling-off' });
+    // Opened a second time, as after a kill: it is called off, not ordered again.
+    const after = await open({ with: atHouse });
+    await after.takeUp();
+    await until(after, job, ({ stands }) => stands === 'calling-off');
+    await expect.poll(() => begun).toEqual([false, true]);
+    answered();
+    expect(await until(after, job, ended)).toMatchObject({ state: 'stopped', made: 120 });
+  });
+
   it('are kept for seven days', async () => {
     const start = Date.UTC(2026, 0, 10);
     const jobs = await open({ now: () => new Date(start) });
@@ -188,7 +242,8 @@ describe('jobs', () => {
       await (await open({ with: () => new Promise(() => {}) })).takeUp();
     expect(await jobs.find(jammed.id)).toMatchObject({ state: 'working' });
     expect(await jobs.find(here.id)).toMatchObject({ state: 'failed' });
-    expect(await jobs.stop(jammed.id)).toMatchObject({ state: 'stopped', stands: '' });
+    await jobs.stop(jammed.id);
+    expect(await until(jobs, jammed, ended)).toMatchObject({ state: 'stopped', stands: '' });
     await expect(jobs.stop(here.id)).resolves.toMatchObject({ state: 'failed' });
   });
 

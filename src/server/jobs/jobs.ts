@@ -6,6 +6,7 @@ import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError, type Facts } from '../../core/error.ts';
 import {
   addJob,
+  askToStop,
   beginNext,
   dropJobsBefore,
   endJob,
@@ -15,11 +16,13 @@ import {
   type JobToDo,
   keysSince,
   listJobs,
+  putJobsBack,
   removeJob,
   takeUpJobs,
   tellStanding,
 } from '../db/job-table.ts';
 import type { Database, Lane } from '../db/schema.ts';
+import { ENDING } from '../ending.ts';
 import { nameOf } from '../sending/send-file.ts';
 import type { KeptFiles } from './kept-files.ts';
 
@@ -56,6 +59,8 @@ export interface Jobs {
   readonly file: (id: string) => Promise<{ readonly job: Job; readonly bytes: ReadableStream<Uint8Array> }>;
   /** Takes up what the server was in the middle of when it ended. */
   readonly takeUp: () => Promise<void>;
+  /** Ends what goes on so that it waits again for the next server; nothing more is begun. */
+  readonly putBack: () => Promise<void>;
 }
 
 export interface JobsRoom {
@@ -72,6 +77,9 @@ export interface LaneRoom {
   readonly make: Make;
   readonly atOnce: number;
 }
+
+/** Why a job that goes on is broken off: somebody stopped it. */
+const STOPPED = new Error('stopped');
 
 /** Bytes of all files that are kept, when nothing else is said. */
 const MOST_KEPT = 20e9;
@@ -91,6 +99,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
   const time = () => now().toISOString();
 
   let tidied = 0;
+  let ending = false;
 
   /** Drops jobs and files that were kept long enough. */
   const tidy = async (): Promise<void> => {
@@ -105,7 +114,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
 
   const begin = async (lane: Lane): Promise<void> => {
     const { make, atOnce } = lanes[lane];
-    while (begun[lane] < atOnce) {
+    while (begun[lane] < atOnce && !ending) {
       // Counted before the database is asked, so that two calls do not begin more than they may.
       begun[lane] += 1;
       const next = await beginNext(db, lane, time()).catch((error: unknown) => {
@@ -126,13 +135,20 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
   const work = async (job: JobToDo, make: Make): Promise<void> => {
     const stop = new AbortController();
     running.set(job.id, stop);
+    if (job.isStopped) stop.abort(STOPPED);
     try {
       if (!files.has(job.key)) await makeFile(job, make, stop.signal);
       await endJob(db, job.id, { state: 'done', bytes: await files.size(job.key) }, time());
     } catch (error) {
       await files.drop(job.id).catch(console.error);
-      if (!stop.signal.aborted)
-        await endJob(db, job.id, { state: 'failed', problem: problemOf(error) }, time());
+      if (stop.signal.reason === ENDING) return;
+      // What was called off may have been refused meanwhile, or its house given up: then that is told.
+      const isTold = error instanceof CoreError && error.code.startsWith('print/');
+      const isStopped = stop.signal.reason === STOPPED && !isTold;
+      const end = isStopped
+        ? ({ state: 'stopped' } as const)
+        : ({ state: 'failed', problem: problemOf(error) } as const);
+      await endJob(db, job.id, end, time());
     } finally {
       running.delete(job.id);
     }
@@ -189,8 +205,10 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
     find,
     list: (designId) => listJobs(db, files.has, designId),
     stop: async (id) => {
-      await endJob(db, id, { state: 'stopped' }, time());
-      running.get(id)?.abort(new Error('stopped'));
+      // What a print house has is stopped when the house has said so, and told as being called off until then.
+      const isAtHouse = await askToStop(db, id);
+      if (!isAtHouse) await endJob(db, id, { state: 'stopped' }, time());
+      running.get(id)?.abort(STOPPED);
       return find(id);
     },
     again: async (id) => order(await findJobOrder(db, id)),
@@ -199,6 +217,11 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
       const job = await find(id);
       if (!job.kept) throw new CoreError('job/not-kept', { days: DAYS_KEPT });
       return { job, bytes: files.read(await findJobKey(db, id)) };
+    },
+    putBack: async () => {
+      ending = true;
+      for (const stop of running.values()) stop.abort(ENDING);
+      await putJobsBack(db);
     },
     takeUp: async () => {
       await tidy();

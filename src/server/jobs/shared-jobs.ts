@@ -1,6 +1,7 @@
 import { databaseFile } from '../db/open-database.ts';
 import { carrying } from '../db/picture-table.ts';
 import { sharedDatabase } from '../db/shared-database.ts';
+import { whenEnding } from '../ending.ts';
 import { printJob } from '../print-house/print-job.ts';
 import { LIMITS } from '../work/pools.ts';
 import { sharedPools } from '../work/shared-pools.ts';
@@ -41,6 +42,7 @@ async function makeShared(): Promise<Jobs> {
       print: { make: async (order, options) => print(await whole(order), options), atOnce: MOST_ORDERS },
     },
   });
+  whenEnding(() => jobs.putBack());
   await jobs.takeUp();
   return jobs;
 }

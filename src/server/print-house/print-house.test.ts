@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PNG } from 'pngjs';
@@ -7,10 +7,14 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { PrintAnswer, PrintOrder } from '../../contracts/print-house.ts';
 import { lightOfHex, printedLight } from '../../core/print/printed-colour.ts';
 import { substrateOf } from '../../core/print/substrate.ts';
+import { WRITER_HEADER } from '../gate/refusals.ts';
 import { orderPrint } from './order-print.ts';
 import { type PrintHouse, startPrintHouse } from './print-house.ts';
 
 const SHADE = '#b28132';
+
+/** What a program sends that writes. */
+const WRITER = { [WRITER_HEADER]: 'test' };
 
 let folder: string;
 let house: PrintHouse;
@@ -51,7 +55,7 @@ function print(order: PrintOrder = ORDER, told?: (answer: PrintAnswer) => void, 
 async function hand(what: string): Promise<void> {
   const body = JSON.stringify({ do: what });
   for (let answered = false; !answered; ) {
-    answered = await fetch(`${address()}/hand`, { method: 'POST', body }).then(
+    answered = await fetch(`${address()}/hand`, { method: 'POST', body, headers: WRITER }).then(
       () => true,
       () => false,
     );
@@ -185,6 +189,46 @@ describe('a print house', () => {
     await expect(print({ ...ORDER, length: 0.5 })).rejects.toMatchObject({ code: 'print/not-taken' });
   });
 
+  it('hears no page of another site, and no name that was pointed here', async () => {
+    const body = JSON.stringify({ do: 'jam' });
+    const asked = (headers: Record<string, string>) =>
+      fetch(`${address()}/hand`, { method: 'POST', body, headers });
+    expect((await asked({ origin: 'https://elsewhere.example' })).status).toBe(403);
+    expect((await asked({})).status).toBe(403);
+    expect((await asked(WRITER)).status).toBe(200);
+  });
+
+  it('takes no file that is too large, in words', async () => {
+    const { port } = house;
+    const heavy = await fetch(`${address()}/orders/heavy-order-1`, {
+      method: 'PUT',
+      headers: WRITER,
+      body: 'x'.repeat(30_000),
+    });
+    expect([port, heavy.status]).toEqual([port, 413]);
+  });
+
+  it('goes on from the table before where the last one is damaged, and says so where both are', async () => {
+    await print();
+    await house.close();
+    const table = join(folder, 'table.json');
+    const whole = readFileSync(table, 'utf8');
+    writeFileSync(table, whole.slice(0, whole.length / 2));
+    house = await startPrintHouse({ port: 0, folder, speed: 2000 });
+    // The order is known, and done but for what the last step of the table says.
+    const states: string[] = [];
+    await print(ORDER, ({ state }) => states.push(state));
+    expect(states).not.toContain('taken');
+    await house.close();
+    for (const name of ['table.json', 'table.json.before']) writeFileSync(join(folder, name), '{"orders":3}');
+    await expect(startPrintHouse({ port: 0, folder, speed: 2000 })).rejects.toMatchObject({
+      code: 'print/table',
+    });
+    rmSync(table);
+    rmSync(`${table}.before`);
+    house = await startPrintHouse({ port: 0, folder, speed: 2000 });
+  });
+
   it.each([
     ['GET', '/orders/unknown-key', 404],
     ['PUT', '/orders/some-key-1', 400],
@@ -193,7 +237,11 @@ describe('a print house', () => {
     ['POST', '/orders/some-key-1', 405],
     ['POST', '/hand', 400],
   ])('answers %s %s with %i', async (method, path, status) => {
-    const answer = await fetch(address() + path, { method, ...(method !== 'GET' && { body: '{"a":1}' }) });
+    const answer = await fetch(address() + path, {
+      method,
+      headers: WRITER,
+      ...(method !== 'GET' && { body: '{"a":1}' }),
+    });
     expect(answer.status).toBe(status);
   });
 });

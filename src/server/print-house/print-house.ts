@@ -1,9 +1,12 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { handSchema, PRINT_KEY, type PrintAnswer, printOrderSchema } from '../../contracts/print-house.ts';
+import { allowedHosts } from '../gate/hosts.ts';
+import { refusalOf } from '../gate/refusals.ts';
+import { problemOf, statusOf } from '../problem.ts';
 import { keptTable } from './kept-table.ts';
 import { lookAt, strikeOffOf } from './print-file.ts';
-import { refusalOf } from './refusal.ts';
+import { refusalOfOrder } from './refusal.ts';
 import { advance, callOff, find, handle, judge, type TableOrder, take } from './table.ts';
 
 /** Largest file and largest order that are taken, in bytes. */
@@ -13,6 +16,9 @@ const MOST_WORDS = 20_000;
 /** Milliseconds between two looks at the table, and that a lost line stays lost. */
 const TICK = 100;
 const LOST = 1500;
+
+/** The names under which it answers: those of this machine. */
+const HOSTS = allowedHosts('127.0.0.1');
 
 export interface PrintHouse {
   readonly port: number;
@@ -46,8 +52,8 @@ export async function startPrintHouse({
     const order = printOrderSchema.safeParse(parsed(await read(request, MOST_WORDS)));
     if (!order.success) return { status: 400 };
     write(take(table, key, order.data));
-    const refusal = refusalOf(order.data);
-    if (refusal !== undefined) write(judge(table, key, refusal));
+    const refused = refusalOfOrder(order.data);
+    if (refused !== undefined) write(judge(table, key, refused));
     return answerOf(find(table, key));
   };
 
@@ -102,9 +108,13 @@ export async function startPrintHouse({
       request.socket.destroy();
       return;
     }
+    const refusal = refusalOf(request, HOSTS);
+    if (refusal !== undefined)
+      return respond(response, { status: statusOf(refusal), json: problemOf(refusal) });
     answer(request).then(
       (said) => respond(response, said),
-      () => response.destroy(),
+      (error: unknown) =>
+        error instanceof TooMuch ? respond(response, { status: 413 }) : response.destroy(),
     );
   });
   const tick = setInterval(() => write(advance(table, (speed * TICK) / 1000)), TICK);
@@ -118,6 +128,9 @@ export async function startPrintHouse({
     },
   };
 }
+
+/** More was sent than is taken. */
+class TooMuch extends Error {}
 
 interface Answer {
   readonly status: number;
@@ -142,7 +155,7 @@ async function read(request: IncomingMessage, most: number): Promise<Uint8Array>
   let size = 0;
   for await (const piece of request as AsyncIterable<Buffer>) {
     size += piece.length;
-    if (size > most) throw new Error('more than is taken');
+    if (size > most) throw new TooMuch();
     pieces.push(piece);
   }
   return Buffer.concat(pieces);

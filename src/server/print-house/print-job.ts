@@ -22,12 +22,14 @@ export function printJob(pools: Pools): Make {
     const folder = await mkdtemp(join(tmpdir(), 'vetro-print-'));
     const tile = join(folder, 'tile.png');
     try {
-      const order = await pools.print({ design, kind, query, path: tile }, signal);
+      // An order that is to be called off is worked out again, since its key is made of it.
+      const making = signal.aborted ? new AbortController().signal : signal;
+      const order = await pools.print({ design, kind, query, path: tile }, making);
       const bytes = new Uint8Array(await readFile(tile));
       let last: Standing = { made: 0, of: Math.round(order.length), stands: '' };
       const tell = (standing: Standing) => {
-        last = standing;
-        told(standing);
+        last = signal.aborted ? { ...standing, stands: 'calling-off' } : standing;
+        told(last);
       };
       const picture = await orderPrint(
         { order, file: bytes, mark: id },

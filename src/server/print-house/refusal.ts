@@ -5,7 +5,7 @@ import { SUBSTRATES } from '../../core/print/substrate.ts';
 const LEAST_DPI = 100;
 
 /** Why an order is refused before its file is looked at; undefined where it is not. */
-export function refusalOf(order: PrintOrder): (typeof PRINT_REFUSALS)[number] | undefined {
+export function refusalOfOrder(order: PrintOrder): (typeof PRINT_REFUSALS)[number] | undefined {
   const substrate = SUBSTRATES.find(({ key }) => key === order.substrate);
   if (substrate === undefined) return 'substrate';
   if (order.dpi < LEAST_DPI) return 'resolution';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Hand, PrintOrder } from '../../contracts/print-house.ts';
-import { refusalOf } from './refusal.ts';
+import { refusalOfOrder } from './refusal.ts';
 import { advance, EMPTY_TABLE, find, handle, judge, type Table, take } from './table.ts';
 
 const ORDER: PrintOrder = {
@@ -92,6 +92,6 @@ describe('the table of a print house', () => {
     ['repeat', { repeats: false }],
     [undefined, { repeats: false, length: 100 }],
   ])('refuses for %s: %j', (refusal, change) => {
-    expect(refusalOf({ ...ORDER, ...change })).toBe(refusal);
+    expect(refusalOfOrder({ ...ORDER, ...change })).toBe(refusal);
   });
 });

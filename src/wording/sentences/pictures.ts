@@ -55,7 +55,11 @@ export const PICTURES = {
     `The print house at ${address} takes no such order, or knows it no more. Cloth is from 1 mm to 1 km long; order it again.`,
   'print/port': ({ port }) => `Port ${port} is taken. Name another with --port.`,
   'print/refused': ({ refusal }) => REFUSED[String(refusal)] ?? 'The print house refuses the order.',
+  'print/table': ({ file }) =>
+    `What the print house keeps in “${file}” is damaged, and so is the copy beside it. Move the folder away to begin anew.`,
   'print/substrate': ({ text, known }) => `“${text}” is no cloth that is printed here. There are: ${known}.`,
+  'print/too-heavy': ({ megabytes }) =>
+    `The print house takes no file as large as this (${megabytes} MB). Choose fewer dpi, or a smaller repeat.`,
   'print/too-large': ({ width, height, most }) =>
     `A strike-off of ${width} × ${height} pixels is too large; at most ${most} a side. Choose a smaller piece or a coarser resolution.`,
   'send/shrink': ({ text }) =>
