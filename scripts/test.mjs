@@ -1,6 +1,6 @@
 // npm test: installs what is missing, runs every check, and ends with the counts.
 // npm test -- --only types,lint runs a part; the parts are types, lint, unit, reference, e2e.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensurePrograms } from './programs.mjs';
@@ -22,9 +22,10 @@ const driver = lacksDriver ? compileDriver() : Promise.resolve();
 if (wanted.has('types')) await check('types', ['npm', 'run', '--silent', 'types']);
 if (wanted.has('lint')) await check('lint', ['npm', 'run', '--silent', 'lint']);
 if (wanted.has('e2e')) ensureBuilt();
+if (wanted.has('reference')) await vitest('reference', lacksDriver ? 1 : undefined);
 await driver;
-vitest(['unit', 'reference'].filter((project) => wanted.has(project)));
-if (wanted.has('e2e')) playwright();
+if (wanted.has('unit')) await vitest('unit');
+if (wanted.has('e2e')) await playwright();
 
 console.log(`\n${counts.passed} passed, ${counts.failed} failed, ${counts.skipped} skipped`);
 process.exit(counts.failed === 0 && counts.passed > 0 ? 0 : 1);
@@ -40,22 +41,17 @@ function wantedParts(args) {
 /** A check that counts as one. */
 async function check(name, [command, ...args]) {
   console.log(`\n— ${name}`);
-  const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit' });
-  const status = await new Promise((resolve) => child.on('close', resolve));
+  const status = await ended(command, args);
   counts[status === 0 ? 'passed' : 'failed'] += 1;
 }
 
-/** Unit and reference tests in one run, so that no core waits for the end of the other. */
-function vitest(projects) {
-  if (projects.length === 0) return;
-  console.log(`\n— ${projects.join(', ')}`);
-  const file = join(RESULTS, 'vitest.json');
-  const args = projects.flatMap((project) => ['--project', project]);
+/** Tests of one project, on so many cores, on all of them where nothing is said. */
+async function vitest(project, cores) {
+  console.log(`\n— ${project}`);
+  const file = join(RESULTS, `${project}.json`);
   const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`];
-  const { status } = spawnSync('npx', ['vitest', 'run', ...args, ...reporters], {
-    cwd: ROOT,
-    stdio: 'inherit',
-  });
+  const workers = cores === undefined ? [] : [`--maxWorkers=${cores}`];
+  const status = await ended('npx', ['vitest', 'run', '--project', project, ...workers, ...reporters]);
   const report = read(file);
   counts.passed += report?.numPassedTests ?? 0;
   counts.failed += report?.numFailedTests ?? 0;
@@ -63,14 +59,20 @@ function vitest(projects) {
   if (status !== 0 && (report?.numFailedTests ?? 0) === 0) counts.failed += 1;
 }
 
-function playwright() {
+async function playwright() {
   console.log('\n— end to end');
-  const { status } = spawnSync('npx', ['playwright', 'test'], { cwd: ROOT, stdio: 'inherit' });
+  const status = await ended('npx', ['playwright', 'test']);
   const stats = read(join(RESULTS, 'e2e.json'))?.stats;
   counts.passed += (stats?.expected ?? 0) + (stats?.flaky ?? 0);
   counts.failed += stats?.unexpected ?? 0;
   counts.skipped += stats?.skipped ?? 0;
   if (status !== 0 && (stats?.unexpected ?? 0) === 0) counts.failed += 1;
+}
+
+/** Runs a command and lets others go on beside it. @returns its exit code */
+function ended(command, args) {
+  const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit' });
+  return new Promise((resolve) => child.on('close', resolve));
 }
 
 function read(file) {

@@ -13,7 +13,7 @@ import { lightPainters, type PaintWindow, preparePainting } from '../painting.ts
 import { paintBySums } from '../partition-painter.ts';
 
 /** Scenes of each kind; more of them by VETRO_SCENES. */
-const SCENES = Number(process.env['VETRO_SCENES'] ?? 200);
+const SCENES = Number(process.env['VETRO_SCENES'] ?? 100);
 
 const SHIFT = fc.oneof(fc.constant(0), fc.integer({ min: -500, max: 500 }));
 
