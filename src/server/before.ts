@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { CoreError } from '../core/error.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
+import { setForeignJournalAside } from './db/journal.ts';
 import { databaseFile, openDatabase } from './db/open-database.ts';
 import { ownDatabase } from './db/own-database.ts';
 import { dropUnusedPictures } from './db/picture-table.ts';
@@ -8,6 +9,7 @@ import { readSetting } from './db/setting-table.ts';
 import { hangDemo } from './demo/hang-demo.ts';
 import { endInOrder, whenEnding } from './ending.ts';
 import { isLoopback } from './gate/hosts.ts';
+import { clearFoldersOfTheGone } from './own-folder.ts';
 
 export { endInOrder } from './ending.ts';
 export { answerBroken } from './gate/broken-request.ts';
@@ -38,16 +40,18 @@ export async function prepare({
     const isNew = !existsSync(file);
     // Held as long as this process goes on; whoever comes second has written nothing.
     whenEnding(ownDatabase(file, { what: 'a server', since: now }));
+    const setAside = setForeignJournalAside(file);
     const db = await openDatabase(file);
     const passphrase = isLoopback(host) ? undefined : await readSetting(db, 'passphrase');
     if (passphrase === undefined && !isLoopback(host)) {
       await db.destroy();
       throw new CoreError('passphrase/missing', { host });
     }
+    await clearFoldersOfTheGone();
     await dropUnusedPictures(db, now);
     const hung = demo ? await hangDemo(db, now) : 0;
     await db.destroy();
-    return { words: wordsOf({ hung, isNew, file }), passphrase };
+    return { words: wordsOf({ hung, isNew, file, setAside }), passphrase };
   } catch (error) {
     await endInOrder();
     const sentence = errorSentence(error);
@@ -57,15 +61,17 @@ export async function prepare({
   }
 }
 
-function wordsOf({
-  hung,
-  isNew,
-  file,
-}: {
+interface Found {
   readonly hung: number;
   readonly isNew: boolean;
   readonly file: string;
-}) {
+  readonly setAside: string | undefined;
+}
+
+function wordsOf({ hung, isNew, file, setAside }: Found): string {
   if (hung > 0) return `Hung ${hung} demo designs.`;
+  if (setAside !== undefined) {
+    return `The shelf is that of the copy which was put in the place of ${file}. What the journal of the earlier one held is set aside in ${setAside}.`;
+  }
   return isNew ? `A new shelf, kept in ${file}.` : 'The shelf is as you left it.';
 }

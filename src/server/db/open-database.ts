@@ -4,6 +4,7 @@ import BetterSqlite3 from 'better-sqlite3';
 import { Kysely, Migrator, SqliteDialect } from 'kysely';
 import { CoreError } from '../../core/error.ts';
 import { databaseTrouble } from './database-trouble.ts';
+import { beginGeneration, keepJournalShort } from './journal.ts';
 import { migrationProvider } from './migrations.ts';
 import type { Database } from './schema.ts';
 
@@ -34,6 +35,10 @@ export async function openDatabase(file: string, migration?: string): Promise<Ky
     if (isNewer(error)) throw new CoreError('database/newer', { file });
     throw databaseTrouble(error) ?? new CoreError('database/unusable', { file, reason: String(error) });
   }
+  if (file !== ':memory:') {
+    beginGeneration(sqlite, file);
+    keepJournalShort(sqlite, file);
+  }
   return db;
 }
 
@@ -48,6 +53,8 @@ function openFile(file: string): BetterSqlite3.Database {
     checkWhole(sqlite, file);
     sqlite.pragma('journal_mode = WAL');
     sqlite.pragma('synchronous = FULL');
+    // The journal is written into the file where its generation changes with it, and nowhere else.
+    sqlite.pragma('wal_autocheckpoint = 0');
     sqlite.pragma('foreign_keys = ON');
     if (markOf(sqlite) !== APPLICATION_ID) sqlite.pragma(`application_id = ${APPLICATION_ID}`);
     return sqlite;

@@ -1,9 +1,9 @@
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PRINT_FILES } from '../../contracts/job.ts';
 import { standingOf } from '../../contracts/print-house.ts';
 import type { Make, Standing } from '../jobs/jobs.ts';
+import { ownFolder } from '../own-folder.ts';
 import type { Pools } from '../work/pools.ts';
 import { houseAddress } from './house-address.ts';
 import { orderPrint } from './order-print.ts';
@@ -19,7 +19,7 @@ const PATIENCE = 12 * 60 * 60 * 1000;
 export function printJob(pools: Pools): Make {
   return async ({ id, design, file, query, path }, { signal, told }) => {
     const kind = file === PRINT_FILES.run ? 'run' : 'strike-off';
-    const folder = await mkdtemp(join(tmpdir(), 'vetro-print-'));
+    const folder = await ownFolder();
     const tile = join(folder, 'tile.png');
     try {
       // An order that is to be called off is worked out again, since its key is made of it.

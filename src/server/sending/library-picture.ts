@@ -1,11 +1,11 @@
-import { mkdtemp, open, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { open, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { type LibraryKind, type LibraryWish, refuseSide } from '../../core/formats/library-wish.ts';
 import type { PictureOrder } from '../../core/formats/picture-order.ts';
 import { unitToPng } from '../../core/formats/png/unit-png.ts';
 import type { PictureLook } from '../../core/formats/tile-rows.ts';
 import type { RepeatUnit } from '../../core/repeat/repeat-unit.ts';
+import { ownFolder } from '../own-folder.ts';
 import { inOwnProcess } from './in-own-process.ts';
 import { jpegWithDensity } from './jpeg-density.ts';
 import { nodeCompressor } from './node-compressor.ts';
@@ -33,7 +33,7 @@ export function libraryPicture(
   refuseSide(kind, order);
   const { width, height, pixelsPerMetre } = order;
   return (async function* () {
-    const folder = await mkdtemp(join(tmpdir(), 'vetro-'));
+    const folder = await ownFolder();
     const path = join(folder, `picture.${kind}`);
     const tile = join(folder, 'tile.png');
     const tileSize = {
