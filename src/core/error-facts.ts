@@ -116,6 +116,7 @@ export interface ErrorFacts {
   'knot/size': Of<'columns' | 'rows' | 'most'>;
   'job/broken': None;
   'job/lost': Of<'times'>;
+  'job/made-again': None;
   'job/missing': None;
   'job/not-kept': Of<'days'>;
   'job/too-many': Of<'most'>;

@@ -11,6 +11,7 @@ const STATUS: Readonly<Record<string, number>> = {
   'job/missing': 404,
   'job/not-kept': 410,
   'job/under-way': 409,
+  'job/made-again': 503,
   'job/too-many': 503,
   'request/missing': 404,
   'design/stale': 409,

@@ -149,9 +149,16 @@ export async function tellStanding(
     .execute();
 }
 
+/** What a file is as a whole. */
+export interface WholeFile {
+  readonly bytes: number;
+  /** SHA-256 in hexadecimal; empty where an older Vetro made it. */
+  readonly digest: string;
+}
+
 /** How a job ended. */
 export type JobEnd =
-  | { readonly state: 'done'; readonly bytes: number }
+  | ({ readonly state: 'done' } & WholeFile)
   | { readonly state: 'failed'; readonly problem: { readonly code: string; readonly facts: Facts } }
   | { readonly state: 'stopped' };
 
@@ -163,6 +170,7 @@ export async function endJob(db: Kysely<Database>, id: string, end: JobEnd, now:
       state: end.state,
       stands: '',
       bytes: end.state === 'done' ? end.bytes : 0,
+      digest: end.state === 'done' ? end.digest : '',
       problem: end.state === 'failed' ? JSON.stringify(end.problem) : '',
       ended_at: now,
     })
@@ -253,9 +261,39 @@ export async function findJob(
   return jobOf(await findRow(db, id), isKept);
 }
 
-/** The key of a job's file. @throws CoreError "job/missing" */
-export async function findJobKey(db: Kysely<Database>, id: string): Promise<string> {
-  return (await findRow(db, id)).key;
+/** The key of a job's file, and what that is as a whole. @throws CoreError "job/missing" */
+export async function findMade(
+  db: Kysely<Database>,
+  id: string,
+): Promise<WholeFile & { readonly key: string; readonly lane: Lane }> {
+  const row = await db
+    .selectFrom('job')
+    .select(['key', 'bytes', 'digest', 'lane'])
+    .where('id', '=', id)
+    .executeTakeFirst();
+  if (row === undefined) throw new CoreError('job/missing');
+  return row;
+}
+
+/** What the file of a key is as a whole, where a job has made it. */
+export async function findWhole(db: Kysely<Database>, key: string): Promise<WholeFile | undefined> {
+  return db
+    .selectFrom('job')
+    .select(['bytes', 'digest'])
+    .where('key', '=', key)
+    .where('state', '=', 'done')
+    .orderBy('ended_at', 'desc')
+    .executeTakeFirst();
+}
+
+/** A job that is done waits again, since its file is not what it was. */
+export async function doAgain(db: Kysely<Database>, id: string): Promise<void> {
+  await db
+    .updateTable('job')
+    .set({ state: 'waiting', tries: 0, ended_at: null, bytes: 0, digest: '' })
+    .where('id', '=', id)
+    .where('state', '=', 'done')
+    .execute();
 }
 
 /** Takes an ended job off the list. @throws CoreError "job/missing" | "job/under-way" */

@@ -193,6 +193,12 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
       );
     }
   }),
+  '008-whole-files': atomic(async (db) => {
+    await db.schema
+      .alterTable('job')
+      .addColumn('digest', 'text', (column) => column.notNull().defaultTo(''))
+      .execute();
+  }),
 };
 
 /** What the seventh migration reads and writes. */

@@ -96,7 +96,9 @@ export interface JobTable {
   state: Job['state'];
   made: Generated<number>;
   of: Generated<number>;
+  /** Of the whole file: its length, and the SHA-256 of its bytes in hexadecimal, empty for those of an older Vetro. */
   bytes: Generated<number>;
+  digest: Generated<string>;
   /** What went wrong as JSON, {code, facts}; empty where nothing did. */
   problem: Generated<string>;
   lane: Generated<Lane>;

@@ -112,6 +112,28 @@ describe('jobs', () => {
       .toEqual([]);
   });
 
+  it('are checked when they are handed out, and made again where they are not what was made', async () => {
+    const jobs = await open();
+    const job = await until(jobs, await order(jobs, 'dpi=150'), ended);
+    const [name] = readdirSync(join(folder, 'sent'));
+    const file = join(folder, 'sent', name!);
+    for (const damage of ['', 'mad', 'made dpi=151']) {
+      writeFileSync(file, damage);
+      await expect(jobs.file(job.id)).rejects.toThrow('job/made-again');
+      const again = await until(jobs, job, ended);
+      expect(again).toMatchObject({ state: 'done', kept: true });
+      const { bytes } = await jobs.file(job.id);
+      expect(await new Response(bytes).text()).toBe('made dpi=150');
+    }
+    // What is damaged is no file for the next who asks for the same, after a restart neither.
+    writeFileSync(file, 'made dpi=152');
+    const later = await open();
+    const other = await until(later, await order(later, 'dpi=150'), ended);
+    const { bytes } = await later.file(other.id);
+    expect(await new Response(bytes).text()).toBe('made dpi=150');
+    expect(made).toHaveLength(5);
+  });
+
   it('tell what went wrong in words', async () => {
     const jobs = await open();
     const refused = await until(jobs, await order(jobs, 'refuse'), ended);
@@ -225,7 +247,7 @@ describe('jobs', () => {
     at += 8 * DAY;
     const going = await until(jobs, await order(jobs, 'wait=1'), ({ made: rows }) => rows === 3);
     await expect(jobs.find(old.id)).rejects.toThrow('job/missing');
-    await expect.poll(() => readdirSync(join(folder, 'sent'))).toEqual([`${going.id}.part`]);
+    await expect.poll(() => readdirSync(join(folder, 'sent'))).toEqual([`${going.id}.${process.pid}.part`]);
     await jobs.stop(going.id);
   });
 

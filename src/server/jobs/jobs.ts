@@ -8,11 +8,13 @@ import {
   addJob,
   askToStop,
   beginNext,
+  doAgain,
   dropJobsBefore,
   endJob,
   findJob,
-  findJobKey,
   findJobOrder,
+  findMade,
+  findWhole,
   type JobToDo,
   keysSince,
   listJobs,
@@ -20,6 +22,7 @@ import {
   removeJob,
   takeUpJobs,
   tellStanding,
+  type WholeFile,
 } from '../db/job-table.ts';
 import type { Database, Lane } from '../db/schema.ts';
 import { ENDING } from '../ending.ts';
@@ -55,7 +58,10 @@ export interface Jobs {
   /** The same file of the same design once more, as another job. */
   readonly again: (id: string) => Promise<Job>;
   readonly remove: (id: string) => Promise<void>;
-  /** The file of a job that is done. @throws CoreError "job/missing" | "job/not-kept" */
+  /**
+   * The file of a job that is done; one that is not what was made is made again.
+   * @throws CoreError "job/missing" | "job/not-kept" {days} | "job/made-again"
+   */
   readonly file: (id: string) => Promise<{ readonly job: Job; readonly bytes: ReadableStream<Uint8Array> }>;
   /** Takes up what the server was in the middle of when it ended. */
   readonly takeUp: () => Promise<void>;
@@ -137,8 +143,10 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
     running.set(job.id, stop);
     if (job.isStopped) stop.abort(STOPPED);
     try {
-      if (!files.has(job.key)) await makeFile(job, make, stop.signal);
-      await endJob(db, job.id, { state: 'done', bytes: await files.size(job.key) }, time());
+      const known = await findWhole(db, job.key);
+      const isThere = known !== undefined && (await files.isWhole(job.key, known));
+      const whole = isThere ? known : await makeFile(job, make, stop.signal);
+      await endJob(db, job.id, { state: 'done', ...whole }, time());
     } catch (error) {
       await files.drop(job.id).catch(console.error);
       if (stop.signal.reason === ENDING) return;
@@ -158,7 +166,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
     { id, document, others, file, query, key }: JobToDo,
     make: Make,
     signal: AbortSignal,
-  ): Promise<void> => {
+  ): Promise<WholeFile> => {
     let written = 0;
     let last = '';
     const told = (standing: Standing) => {
@@ -170,7 +178,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
     };
     const path = files.partOf(id);
     await make({ id, design: document, others, file, query, path }, { signal, told });
-    await files.keep(id, key);
+    return files.keep(id, key);
   };
 
   const order = async ({ designId, design, others = [], file, query }: Order): Promise<Job> => {
@@ -215,8 +223,13 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
     remove: (id) => removeJob(db, id),
     file: async (id) => {
       const job = await find(id);
-      if (!job.kept) throw new CoreError('job/not-kept', { days: DAYS_KEPT });
-      return { job, bytes: files.read(await findJobKey(db, id)) };
+      const { key, lane, ...whole } = await findMade(db, id);
+      if (job.kept && (await files.isWhole(key, whole))) return { job, bytes: files.read(key) };
+      if (!job.kept || lane === 'print') throw new CoreError('job/not-kept', { days: DAYS_KEPT });
+      await files.remove(key);
+      await doAgain(db, id);
+      await begin(lane);
+      throw new CoreError('job/made-again');
     },
     putBack: async () => {
       ending = true;

@@ -25,6 +25,8 @@ export const FILES = {
     'Something went wrong in Vetro while it was made. Send it again; if that fails too, send a smaller one.',
   'job/lost': ({ times }) => `Vetro ended ${times} times while it was made. Send it again, or a smaller one.`,
   'job/missing': () => 'That file is not on the list any more.',
+  'job/made-again': () =>
+    'The file was not whole any more. It is being made again; fetch it when it is done.',
   'job/not-kept': ({ days }) => `Files are kept for ${days} days. Send it again.`,
   'job/too-many': ({ most }) => `${most} files wait already. Try again when some of them are made.`,
   'job/under-way': () => 'That file is still being made. Stop it first.',
