@@ -2,7 +2,7 @@ import { Zip, ZipPassThrough } from 'fflate';
 import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
 import { cleanLines } from '../../core/formats/clean-text.ts';
-import { fileNameOf } from '../../core/formats/file-name.ts';
+import { distinctNames, fileNameOf } from '../../core/formats/file-name.ts';
 import { formatCardCsv } from '../../core/formats/shade-card.ts';
 import { sizeText } from './query-wishes.ts';
 
@@ -76,8 +76,9 @@ function partsOf(design: Design, query: URLSearchParams, make: MakePart, words: 
     },
     part('design.json'),
   ];
-  const names = parts.map((each) => each.name);
-  return [{ name: 'Read me.txt', pieces: () => [readme(design, names, words)] }, ...parts];
+  const [first = '', ...names] = distinctNames(['Read me.txt', ...parts.map((each) => each.name)]);
+  const named = parts.map((each, at) => ({ ...each, name: names[at]! }));
+  return [{ name: first, pieces: () => [readme(design, names, words)] }, ...named];
 }
 
 function readme({ name, number, notes }: Design, names: readonly string[], words: string): string {
