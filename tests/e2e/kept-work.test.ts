@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { changeElsewhere, clothShown, cutOff, openNew, saved, take, warpField } from './helpers.ts';
+import { changeElsewhere, clothShown, cutOff, openNew, saved, take, WRITER, warpField } from './helpers.ts';
 
 const TEXT = 'warp: A20 B10\nweave: 2/2Z\n';
 
@@ -202,6 +202,21 @@ test('whoever asks for a save while one goes on waits for it, and nobody is told
   expect(file.name).toMatch(/^Twice V \d+\.png$/);
   await saved(page);
   await expect(page.getByRole('dialog', STALE)).toHaveCount(0);
+});
+
+test('what was kept of a deleted design is saved when it was restored elsewhere, without a further change', async ({
+  page,
+}) => {
+  const id = await openNew(page, TEXT);
+  await page.request.delete(`/api/designs/${id}`, { headers: WRITER });
+  await warpField(page).fill('A20 B14');
+  await expect(page.getByText(/^Not saved: .* — kept here/)).toBeVisible();
+  await page.request.post(`/api/designs/${id}/restore`, { headers: WRITER });
+  // Whoever restored it in another window comes back to this one.
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')));
+  await saved(page);
+  const stored = (await (await page.request.get(`/api/designs/${id}`)).json()) as { document: object };
+  expect(JSON.stringify(stored.document)).toContain('"count":14');
 });
 
 test('undone to what is saved, it is saved', async ({ page }) => {

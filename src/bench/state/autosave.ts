@@ -6,9 +6,13 @@ import { type RequestError, request } from '../../kit/request.ts';
 import { benchState, dispatch, useBench } from './bench-store.ts';
 import { forgetWork, keepWork, keepWorkInHaste, startKeeping } from './keep-work.ts';
 
-/** Pause after the last change before it is written, and before a failed write is tried again. */
+/**
+ * Pause after the last change before it is written, and before a failed write is tried again: soon where the line or the server
+ * failed, later where somebody has to do something first (enter the passphrase, restore the design).
+ */
 const PAUSE = 600;
 const RETRY = 5000;
+const RETRY_LATER = 60_000;
 
 let timer: ReturnType<typeof setTimeout> | undefined;
 let saving: Promise<void> | undefined;
@@ -33,6 +37,7 @@ export function startAutosave(): () => void {
     ['pageshow', comeBack],
     ['beforeunload', warn],
     ['online', () => void saveNow()],
+    ['focus', tryAgain],
   ] as const;
   for (const [event, hear] of hearers) window.addEventListener(event, hear as EventListener);
   return () => {
@@ -80,6 +85,11 @@ async function comeBack({ persisted }: PageTransitionEvent): Promise<void> {
     if (stored.success && stored.data.version !== version && !isUnsaved()) window.location.reload();
   } else if (await hasArrived()) await saveNow();
   else later(PAUSE);
+}
+
+/** Whoever comes back to the page may have done elsewhere what was in the way of a write. */
+function tryAgain(): void {
+  if (benchState().saved.kind === 'failed' && !givenUp) void saveNow();
 }
 
 function later(pause: number): void {
@@ -135,6 +145,7 @@ async function refused(error: RequestError): Promise<boolean> {
   if (!offline) unanswered = unanswered.slice(0, -1);
   dispatch({ kind: 'saving', saved: { kind: 'failed', sentence: error.message, offline } });
   if (offline || error.status >= 500) later(RETRY);
+  else if (error.status === 401 || error.status === 404) later(RETRY_LATER);
   return false;
 }
 
