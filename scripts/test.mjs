@@ -22,7 +22,7 @@ const driver = lacksDriver ? compileDriver() : Promise.resolve();
 if (wanted.has('types')) await check('types', ['npm', 'run', '--silent', 'types']);
 if (wanted.has('lint')) await check('lint', ['npm', 'run', '--silent', 'lint']);
 if (wanted.has('e2e')) ensureBuilt();
-if (wanted.has('reference')) await vitest('reference', lacksDriver ? 1 : undefined);
+if (wanted.has('reference')) await vitest('reference');
 await driver;
 if (wanted.has('unit')) await vitest('unit');
 if (wanted.has('e2e')) await playwright();
@@ -45,13 +45,11 @@ async function check(name, [command, ...args]) {
   counts[status === 0 ? 'passed' : 'failed'] += 1;
 }
 
-/** Tests of one project, on so many cores, on all of them where nothing is said. */
-async function vitest(project, cores) {
+async function vitest(project) {
   console.log(`\n— ${project}`);
   const file = join(RESULTS, `${project}.json`);
   const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`];
-  const workers = cores === undefined ? [] : [`--maxWorkers=${cores}`];
-  const status = await ended('npx', ['vitest', 'run', '--project', project, ...workers, ...reporters]);
+  const status = await ended('npx', ['vitest', 'run', '--project', project, ...reporters]);
   const report = read(file);
   counts.passed += report?.numPassedTests ?? 0;
   counts.failed += report?.numFailedTests ?? 0;

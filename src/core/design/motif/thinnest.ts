@@ -96,6 +96,8 @@ function widthWithin(sides: readonly Side[], reach: number, grid: Grid): number 
   const near = new NearSides(sides, reach);
   let width = Infinity;
   near.eachPair((one, other) => {
+    // Most pairs are no nearer than what was found, which is told without making anything.
+    if (one.after === other || one.before === other || leastSquare(one, other) > ALIKE * width ** 2) return;
     const way = shortestBetween(one, other);
     if (way === undefined || way.length <= NOISE || way.length >= width) return;
     if (!isInFirstRepeat(way, grid)) return;
@@ -209,6 +211,26 @@ function shortestBetween(one: Side, other: Side): Across | undefined {
 
 function turned({ from, to, length }: Across): Across {
   return { from: to, to: from, length };
+}
+
+/** More than two roundings of one length differ by, as a factor of its square. */
+const ALIKE = 1 + 1e-9;
+
+/** The square of the shortest way between two sides that do not meet. */
+function leastSquare(one: Side, other: Side): number {
+  return Math.min(
+    squareTo(one.from, other),
+    squareTo(one.to, other),
+    squareTo(other.from, one),
+    squareTo(other.to, one),
+  );
+}
+
+function squareTo({ x, y }: Place, { from, to, dx, dy, length }: Side): number {
+  const part = length === 0 ? 0 : ((x - from.x) * dx + (y - from.y) * dy) / length ** 2;
+  const nearX = part <= 0 ? from.x : part >= 1 ? to.x : from.x + part * dx;
+  const nearY = part <= 0 ? from.y : part >= 1 ? to.y : from.y + part * dy;
+  return (x - nearX) ** 2 + (y - nearY) ** 2;
 }
 
 /** From a place to the nearest of a side: one of its ends, or where the way stands square on it. */
