@@ -21,6 +21,18 @@ const SOURCES = [
 
 process.env['ASTRO_TELEMETRY_DISABLED'] = '1';
 
+/** The oldest Node that Vetro runs on, as package.json says. */
+const OLDEST = 20;
+
+const [MAJOR] = process.versions.node.split('.');
+if (Number(MAJOR) < OLDEST) {
+  console.error(`Vetro needs Node ${OLDEST} or later; this is Node ${process.versions.node}. Install a newer one.`);
+  process.exit(1);
+}
+
+/** What the database's driver is compiled with, each by the names that it may have. */
+const COMPILING = { 'Python 3': ['python3', 'python'], make: ['make'], 'a C++ compiler': ['c++', 'g++', 'clang++'] };
+
 /** The database's driver as it is compiled; without it the packages are not installed whole. */
 const DRIVER = join(ROOT, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node');
 
@@ -28,7 +40,7 @@ const DRIVER = join(ROOT, 'node_modules/better-sqlite3/build/Release/better_sqli
 export function ensureInstalled() {
   if (arePackagesThere() && existsSync(DRIVER)) return;
   console.log('Installing packages (about three minutes the first time: the database is compiled)…');
-  run('npm', ['ci', ...QUIETLY], 'The packages could not be installed.');
+  run('npm', ['ci', ...QUIETLY], `The packages could not be installed.${lackingWords()}`);
 }
 
 /** Installs missing packages but for the driver. @returns whether that is still to be compiled */
@@ -47,12 +59,18 @@ export function compileDriver() {
   return new Promise((resolve) => {
     child.on('close', () => {
       if (existsSync(DRIVER)) return resolve();
-      console.error(
-        'The database’s driver could not be compiled: Python, make and a C++ compiler are needed.',
-      );
+      console.error(`The database’s driver could not be compiled.${lackingWords()}`);
       process.exit(1);
     });
   });
+}
+
+/** What is missing of what the driver is compiled with, as a sentence; empty where nothing is. */
+function lackingWords() {
+  const isThere = (name) => spawnSync('sh', ['-c', `command -v ${name}`]).status === 0;
+  const lacking = Object.keys(COMPILING).filter((what) => !COMPILING[what].some(isThere));
+  if (lacking.length === 0) return '';
+  return ` It is compiled with ${lacking.join(' and ')}, which this machine lacks: install that, then start again.`;
 }
 
 const QUIETLY = ['--no-audit', '--no-fund', '--loglevel=error'];

@@ -19,8 +19,8 @@ async function otherOwner(file: string) {
     const lock = new (require(${JSON.stringify(DRIVER)}))(process.argv[1] + '-lock');
     lock.exec('begin exclusive');
     console.log('held');
-    setInterval(() => {}, 1000);`;
-  const child = spawn('node', ['-e', text, file], { stdio: ['ignore', 'pipe', 'inherit'] });
+    process.stdin.resume();`;
+  const child = spawn('node', ['-e', text, file], { stdio: ['pipe', 'pipe', 'inherit'] });
   const gone = new Promise((done) => child.once('exit', done));
   await new Promise((held) => child.stdout.once('data', held));
   return async () => {
