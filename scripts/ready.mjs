@@ -26,12 +26,18 @@ const OLDEST = 20;
 
 const [MAJOR] = process.versions.node.split('.');
 if (Number(MAJOR) < OLDEST) {
-  console.error(`Vetro needs Node ${OLDEST} or later; this is Node ${process.versions.node}. Install a newer one.`);
+  console.error(
+    `Vetro needs Node ${OLDEST} or later; this is Node ${process.versions.node}. Install a newer one.`,
+  );
   process.exit(1);
 }
 
 /** What the database's driver is compiled with, each by the names that it may have. */
-const COMPILING = { 'Python 3': ['python3', 'python'], make: ['make'], 'a C++ compiler': ['c++', 'g++', 'clang++'] };
+const COMPILING = {
+  'Python 3': ['python3', 'python'],
+  make: ['make'],
+  'a C++ compiler': ['c++', 'g++', 'clang++'],
+};
 
 /** The database's driver as it is compiled; without it the packages are not installed whole. */
 const DRIVER = join(ROOT, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node');
