@@ -101,7 +101,7 @@ async function takeBench() {
   await shot('bench-send');
   await sendSome();
   await page.goto(`${ADDRESS}sent`);
-  await page.getByText(/^Made/).nth(2).waitFor();
+  await page.getByText(/^Made/).nth(2).waitFor({ timeout: 240_000 });
   await shot('sent');
   await open('Dining-car marquetry');
   await step('Lay');
@@ -182,11 +182,16 @@ async function closer(times) {
 /** Waits until pictures, fonts and the worker have come to rest. */
 async function shot(name, clip) {
   await page.waitForLoadState('networkidle');
-  await page.waitForFunction(
-    () =>
+  await page.waitForFunction(() => {
+    const isSeen = (image) => image.getBoundingClientRect().top < innerHeight;
+    const ends = document
+      .getAnimations()
+      .filter(({ effect }) => effect.getComputedTiming().iterations !== Number.POSITIVE_INFINITY);
+    return (
       document.querySelector('[aria-busy="true"]') === null &&
-      [...document.images].every(({ complete }) => complete) &&
-      document.getAnimations().every(({ playState }) => playState !== 'running'),
-  );
+      [...document.images].every((image) => image.complete || !isSeen(image)) &&
+      ends.every(({ playState }) => playState !== 'running')
+    );
+  });
   await page.screenshot({ path: join(FOLDER, `${name}.png`), clip });
 }

@@ -18,7 +18,8 @@ const REST = 65_000;
  */
 export async function serve({ demo }) {
   const host = process.env['HOST'] ?? '127.0.0.1';
-  const { prepare, makeGate, answerBroken, endInOrder } = await import(built('tools/server/before.mjs'));
+  const before = await import(built('tools/server/before.mjs'));
+  const { prepare, makeGate, answerBroken, continueWhenRead, endInOrder } = before;
   const port = await wishedPort(host);
   const prepared = await prepare({ demo, host });
   if (prepared === undefined) process.exit(2);
@@ -39,6 +40,7 @@ export async function serve({ demo }) {
   });
   const server = createHttpServer({ keepAliveTimeout: REST }, gate);
   server.on('clientError', answerBroken);
+  server.on('checkContinue', continueWhenRead(gate));
   await new Promise((resolve) => server.listen(Number(port), host, resolve));
   for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => void end(server, endInOrder));
   // The first answer opens the database and starts the threads; whoever comes next need not wait for that.

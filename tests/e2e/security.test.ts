@@ -213,7 +213,7 @@ test('an upload that breaks off, and methods that nobody knows, leave no trace i
   for (const path of ['/api/pictures', '/api/designs']) {
     const socket = connect(Number(port), hostname);
     const type = path.endsWith('pictures') ? 'application/octet-stream' : 'application/json';
-    // The server says that it goes on before it reads the body, which then breaks off.
+    // The server says that it goes on when it begins to read the body, which then breaks off.
     const goesOn = new Promise<string>((heard) => socket.once('data', (data) => heard(String(data))));
     socket.write(
       `POST ${path} HTTP/1.1\r\nHost: ${hostname}:${port}\r\nx-vetro: test\r\nexpect: 100-continue\r\ncontent-type: ${type}\r\ncontent-length: 100000\r\n\r\n`,

@@ -84,7 +84,12 @@ export function Rail({ direction }: { direction: Direction }) {
         });
       }}
     >
-      <canvas ref={neighbours} className="absolute inset-0 h-full w-full" aria-hidden="true" />
+      <canvas
+        ref={neighbours}
+        className="absolute inset-0 h-full w-full"
+        aria-hidden="true"
+        data-overlay=""
+      />
       <div className="absolute inset-0 overflow-hidden">
         {visible.map((band) => (
           <Block

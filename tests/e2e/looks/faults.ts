@@ -13,6 +13,8 @@ export function faultsOf(page: Page): Promise<readonly string[]> {
       const { width, height } = element.getBoundingClientRect();
       return width > 0 && height > 0;
     };
+    // What is laid over something else may have nothing to show, such as repeats beside one that fills the view.
+    const mayBeEmpty = (element: Element) => element.closest('[data-overlay]') !== null;
     for (const element of document.body.querySelectorAll('*')) {
       if (element.matches('script, style')) continue;
       const own = [...element.childNodes].filter(({ nodeType }) => nodeType === Node.TEXT_NODE);
@@ -26,13 +28,11 @@ export function faultsOf(page: Page): Promise<readonly string[]> {
     const figures =
       'path[d], rect, circle, ellipse, line, polyline, polygon, text, image, use, foreignObject';
     for (const drawing of document.body.querySelectorAll('svg')) {
-      // What is laid over the cloth may have nothing to show.
-      const isOverlay = drawing.closest('[data-overlay]') !== null;
-      if (isSeen(drawing) && !isOverlay && drawing.querySelector(figures) === null)
+      if (isSeen(drawing) && !mayBeEmpty(drawing) && drawing.querySelector(figures) === null)
         told.push(`empty: ${nameOf(drawing)}`);
     }
     for (const canvas of document.body.querySelectorAll('canvas')) {
-      if (!isSeen(canvas) || canvas.width === 0 || canvas.height === 0) continue;
+      if (!isSeen(canvas) || mayBeEmpty(canvas) || canvas.width === 0 || canvas.height === 0) continue;
       const pixels = canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height).data ?? [];
       if (!pixels.some((level) => level !== 0)) told.push(`empty: ${nameOf(canvas)}`);
     }
