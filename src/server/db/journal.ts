@@ -67,9 +67,18 @@ export function beginGeneration(sqlite: BetterSqlite3.Database, file: string): v
 export function keepJournalShort(sqlite: BetterSqlite3.Database, file: string): void {
   const timer = setInterval(() => {
     if (!sqlite.open) clearInterval(timer);
-    else if (!sqlite.inTransaction && sizeOf(file + JOURNAL) > LONG) beginGeneration(sqlite, file);
+    else if (!sqlite.inTransaction && sizeOf(file + JOURNAL) > LONG) shorten(sqlite, file);
   }, EVERY);
   timer.unref();
+}
+
+/** A full disk leaves the journal as long as it is, which is no harm; it is tried again, and who saves is told. */
+function shorten(sqlite: BetterSqlite3.Database, file: string): void {
+  try {
+    beginGeneration(sqlite, file);
+  } catch (error) {
+    console.error(`The journal of ${file} could not be written into it: ${(error as Error).message}`);
+  }
 }
 
 function sizeOf(path: string): number {

@@ -35,10 +35,14 @@ export async function openDatabase(file: string, migration?: string): Promise<Ky
     if (isNewer(error)) throw new CoreError('database/newer', { file });
     throw databaseTrouble(error) ?? new CoreError('database/unusable', { file, reason: String(error) });
   }
-  if (file !== ':memory:') {
+  if (file === ':memory:') return db;
+  try {
     beginGeneration(sqlite, file);
-    keepJournalShort(sqlite, file);
+  } catch (error) {
+    await db.destroy();
+    throw databaseTrouble(error) ?? new CoreError('database/unusable', { file, reason: String(error) });
   }
+  keepJournalShort(sqlite, file);
   return db;
 }
 
