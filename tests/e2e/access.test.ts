@@ -1,8 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { clothShown, openFromShelf, openNew, step } from './helpers.ts';
-import { expectAccessible, withAxe } from './looks/axe.ts';
-
-test.beforeEach(({ page }) => withAxe(page));
+import { expectAccessible } from './looks/axe.ts';
+import { test } from './test.ts';
 
 test('axe finds nothing on the shelf, its menu and its dialogs', async ({ page }) => {
   await page.goto('/');

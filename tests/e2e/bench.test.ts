@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { band, clothPixel, openFromShelf, openNew, saved, step, take, warpField } from './helpers.ts';
+import { test } from './test.ts';
 
 const TEXT = 'shades: A=#24402f Green, B=#8c2f25 Red\nwarp: A20 B10\nweave: 2/2Z\ndensity: 25/in\n';
 

@@ -1,8 +1,9 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { PLY_BLENDS } from '../../src/core/colour/ply-blend.ts';
 import { randomNumbers } from '../../src/core/exact/random-numbers.ts';
 import { rowBlender } from '../../src/core/paint/plies/blend-rows.ts';
+import { test } from './test.ts';
 
 const SIDE = 32;
 

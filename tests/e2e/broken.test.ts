@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { newTiling } from '../../src/core/design/new-design.ts';
 import { clothShown, openDesign, openFromShelf, openNew, saved, step, warpField } from './helpers.ts';
+import { test } from './test.ts';
 
 const SHADES = [
   { key: 'A', name: 'Slate water', hex: '#2e4c63' },

@@ -2,8 +2,9 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { PNG } from 'pngjs';
+import { test } from './test.ts';
 
 const VETRO = resolve(import.meta.dirname, '../../bin/vetro.mjs');
 const FOLDER = mkdtempSync(join(tmpdir(), 'vetro-cli-'));

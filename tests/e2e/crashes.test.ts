@@ -1,7 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { designFromText } from '../../src/core/design/exchange/counts-text.ts';
 import { WRITER } from './helpers.ts';
 import { ownDatabase, startOwn } from './own-server.ts';
+import { test } from './test.ts';
 
 /** Rounds of killing the server; VETRO_KILLS asks for more. */
 const ROUNDS = Number(process.env['VETRO_KILLS'] ?? 10);

@@ -1,8 +1,9 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { LOOM_PORT } from '../../playwright.config.ts';
 import { startStandIn } from '../../src/server/loom/stand-in.ts';
 import { openNew, saved, step, take } from './helpers.ts';
+import { test } from './test.ts';
 
 const TEXT = 'shades: A=#24402f Green, C=#efe6cf Cream\nwarp: A8\nweft: C8\nweave: 2/2Z\n';
 

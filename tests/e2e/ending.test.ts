@@ -1,11 +1,12 @@
 import { existsSync, readdirSync } from 'node:fs';
 import { basename, dirname } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import BetterSqlite3 from 'better-sqlite3';
 import { PORT } from '../../playwright.config.ts';
 import { designFromText } from '../../src/core/design/exchange/counts-text.ts';
 import { WRITER } from './helpers.ts';
 import { type OwnServer, ownDatabase, startOwn } from './own-server.ts';
+import { test } from './test.ts';
 
 async function save(server: OwnServer, name: string, notes = '') {
   const document = { ...designFromText('warp: A4 B4', name), notes };

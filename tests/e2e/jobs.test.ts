@@ -1,8 +1,9 @@
-import { expect, type Locator, type Page, test } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { PNG } from 'pngjs';
 import sharp from 'sharp';
 import { clothShown, saved, step, take, WRITER } from './helpers.ts';
 import { type OwnServer, ownDatabase, startOwn } from './own-server.ts';
+import { test } from './test.ts';
 
 /**
  * Jobs of the trade, each from an empty shelf as somebody new would do them, with as few clicks and typed fields as they

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { changeElsewhere, clothShown, cutOff, openNew, saved, take, WRITER, warpField } from './helpers.ts';
+import { test, testAlone } from './test.ts';
 
 const TEXT = 'warp: A20 B10\nweave: 2/2Z\n';
 
@@ -232,27 +233,28 @@ test('undone to what is saved, it is saved', async ({ page }) => {
   await expect(keptList(page)).toHaveCount(0);
 });
 
-test('where the browser may keep nothing the bench works, and does not say that it keeps anything', async ({
-  page,
-}) => {
-  await page.addInitScript(() => {
-    for (const name of ['localStorage', 'indexedDB']) {
-      Object.defineProperty(window, name, {
-        get: () => {
-          throw new DOMException('forbidden', 'SecurityError');
-        },
-      });
-    }
-  });
-  await openNew(page, TEXT);
-  await page.route('**/api/designs/*', (route) => route.abort());
-  await warpField(page).fill('A20 B14');
-  await expect(page.getByText('Not saved: no connection — do not close this page')).toBeVisible();
-  const asked = page.waitForEvent('dialog');
-  void page.goto('/').catch(() => {});
-  const question = await asked;
-  expect(question.type()).toBe('beforeunload');
-  await question.dismiss();
-  await page.unroute('**/api/designs/*');
-  await saved(page);
-});
+testAlone(
+  'where the browser may keep nothing the bench works, and does not say that it keeps anything',
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      for (const name of ['localStorage', 'indexedDB']) {
+        Object.defineProperty(window, name, {
+          get: () => {
+            throw new DOMException('forbidden', 'SecurityError');
+          },
+        });
+      }
+    });
+    await openNew(page, TEXT);
+    await page.route('**/api/designs/*', (route) => route.abort());
+    await warpField(page).fill('A20 B14');
+    await expect(page.getByText('Not saved: no connection — do not close this page')).toBeVisible();
+    const asked = page.waitForEvent('dialog');
+    void page.goto('/').catch(() => {});
+    const question = await asked;
+    expect(question.type()).toBe('beforeunload');
+    await question.dismiss();
+    await page.unroute('**/api/designs/*');
+    await saved(page);
+  },
+);

@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { clothShown, openFromShelf, step } from './helpers.ts';
 import { expectLaidOut } from './looks/layout.ts';
+import { test, testAlone } from './test.ts';
 
 test('nothing is clipped or too small to tap, at four sizes of window', async ({ page }) => {
   await page.goto('/');
@@ -32,10 +33,10 @@ test('nothing is clipped or too small to tap, at four sizes of window', async ({
   await expectLaidOut(page, 'view');
 });
 
-test.describe('by finger', () => {
-  test.use({ hasTouch: true });
+testAlone.describe('by finger', () => {
+  testAlone.use({ hasTouch: true });
 
-  test('two fingers zoom the cloth, one pans it, and a rail is worked', async ({ page, context }) => {
+  testAlone('two fingers zoom the cloth, one pans it, and a rail is worked', async ({ page, context }) => {
     await openFromShelf(page, 'Third-class moquette');
     const zoomed = page.getByRole('region', { name: 'Measures' }).getByText(/px a thread/);
     const before = await zoomed.textContent();

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { openFromShelf, openMotif, openNew, saved, step } from './helpers.ts';
+import { test } from './test.ts';
 
 /** Chooses a lay by its picture, once it says what one repeat would be. */
 async function choose(page: Page, kind: string, name: RegExp): Promise<void> {

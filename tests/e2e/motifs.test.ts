@@ -1,6 +1,7 @@
-import { expect, type Locator, type Page, test } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { clothShown, openDesign, openFromShelf, saved, step } from './helpers.ts';
+import { test } from './test.ts';
 
 /** A motif of an empty box of 8 × 8 steps of 5 mm. */
 async function openEmpty(page: Page): Promise<void> {

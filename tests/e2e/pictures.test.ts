@@ -1,6 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { openNew, saved, step } from './helpers.ts';
+import { test } from './test.ts';
 
 const STRIPE = 'shades: A=#24402f Green, C=#efe6cf Cream\nstripe: A14 C6\n';
 const PLAID = 'shades: A=#24402f Green, C=#efe6cf Cream\nwarp: A20 C28\nweave: plain\n';

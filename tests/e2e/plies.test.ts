@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import type { Design } from '../../src/core/design/design-schema.ts';
 import { disc, line } from '../../src/core/design/motif/start-parts.ts';
@@ -6,6 +6,7 @@ import { usualPiece } from '../../src/core/design/motif/usual-piece.ts';
 import { newMotif, newPlaid, newStripe } from '../../src/core/design/new-design.ts';
 import type { PliesSpec, PlySpec } from '../../src/core/design/plies/plies-schema.ts';
 import { clothShown, keepDesign, openFromShelf, saved, step, WRITER } from './helpers.ts';
+import { test } from './test.ts';
 
 const GREEN = { key: 'G', name: 'Boiler green', hex: '#24402f' };
 const CREAM = { key: 'C', name: 'Ticket cream', hex: '#efe6cf' };

@@ -2,10 +2,11 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { HOUSE_PORT } from '../../playwright.config.ts';
 import { clothShown, step, WRITER } from './helpers.ts';
+import { test } from './test.ts';
 
 const COMMAND = resolve(import.meta.dirname, '../../bin/vetro.mjs');
 const FOLDER = mkdtempSync(join(tmpdir(), 'vetro-print-'));

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { band, clothPixel, openNew, rail, timesDrawn, warpField } from './helpers.ts';
+import { test } from './test.ts';
 
 const TEXT = 'shades: A=#24402f Green, B=#8c2f25 Red, C=#efe6cf Cream\nwarp: A20 B10 C12\nweave: plain\n';
 

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { changeElsewhere, openNew, saved, WRITER, warpField } from './helpers.ts';
+import { test } from './test.ts';
 
 const TEXT = 'warp: A20 B10\nweave: 2/2Z\n';
 

@@ -2,12 +2,13 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { Agent, get } from 'node:http';
 import { connect } from 'node:net';
 import { join, resolve } from 'node:path';
-import { chromium, expect, test } from '@playwright/test';
+import { chromium, expect } from '@playwright/test';
 import config from '../../playwright.config.ts';
 import { clothShown, openFromShelf, step, WRITER } from './helpers.ts';
 import { ownDatabase, startOwn } from './own-server.ts';
+import { test, testAlone } from './test.ts';
 
-test('no page breaks its own policy, and every answer carries the headers', async ({ page }) => {
+testAlone('no page breaks its own policy, and every answer carries the headers', async ({ page }) => {
   const broken: string[] = [];
   await page.exposeFunction('tellBroken', (text: string) => broken.push(text));
   await page.addInitScript(() => {

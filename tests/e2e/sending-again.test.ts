@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { newTiling } from '../../src/core/design/new-design.ts';
 import { clothShown, keepDesign, openNew, saved, step, take, WRITER, warpField } from './helpers.ts';
+import { test } from './test.ts';
 
 /** Every kind of file that a woven design is sent as, by its button. */
 const FILES = ['PNG', 'SVG', 'Counts', 'CSV', 'WIF', 'Design', 'Draft', 'Point paper', 'Squares', 'Texture'];

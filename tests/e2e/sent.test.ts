@@ -2,11 +2,12 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { newTiling } from '../../src/core/design/new-design.ts';
 import { clothShown, step, take, WRITER } from './helpers.ts';
 import { type OwnServer, ownDatabase, startOwn } from './own-server.ts';
+import { test } from './test.ts';
 
 let server: OwnServer;
 const data = ownDatabase();

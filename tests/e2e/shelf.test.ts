@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import BetterSqlite3 from 'better-sqlite3';
 import { SHELF_PAGE } from '../../src/contracts/shelf-wish.ts';
 import { designFromText } from '../../src/core/design/exchange/counts-text.ts';
@@ -6,6 +6,7 @@ import { nameKey } from '../../src/server/db/name-key.ts';
 import { LARKMERE } from '../../src/server/demo/demo.ts';
 import { clothShown, keepText, WRITER } from './helpers.ts';
 import { ownDatabase, startOwn } from './own-server.ts';
+import { test } from './test.ts';
 
 async function menu(page: Page, design: string, item: string): Promise<void> {
   await page.getByRole('button', { name: `What to do with ${design}`, exact: true }).click();

@@ -1,7 +1,8 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { clothPixel, clothShown, openDesign, saved, step } from './helpers.ts';
+import { test } from './test.ts';
 
 const RED = [176, 68, 47];
 

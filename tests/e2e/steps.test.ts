@@ -1,8 +1,9 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { atRest, openCopy, step } from './helpers.ts';
-import { expectAccessible, withAxe } from './looks/axe.ts';
+import { expectAccessible } from './looks/axe.ts';
 import { faultsOf } from './looks/faults.ts';
 import { expectLaidOut } from './looks/layout.ts';
+import { test } from './test.ts';
 
 /** A design of each kind, and a plaid that is printed; with windows of four sizes where panels differ most. */
 const DESIGNS = [
@@ -39,8 +40,6 @@ async function chooseFirsts(page: Page): Promise<number> {
   }
   return chosen;
 }
-
-test.beforeEach(({ page }) => withAxe(page));
 
 for (const { name, sizes } of DESIGNS) {
   test(`every step of ${name} is whole, within reach and in words`, async ({ page }) => {

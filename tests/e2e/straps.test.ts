@@ -1,7 +1,8 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { openDesign, openMotif, saved, step } from './helpers.ts';
+import { test } from './test.ts';
 
 /** The sent tile, as far as its shades: how many of its pixels are of each. */
 async function sentShades(page: Page): Promise<ReadonlyMap<string, number>> {

@@ -1,6 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { band, clothPixel, clothShown, openNew, rail, saved, step, take } from './helpers.ts';
+import { test } from './test.ts';
 
 const STRIPE = `shades: A=#24402f Green, C=#efe6cf Cream, R=#8c2f25 Red
 stripe: A14 C6 R2 C6

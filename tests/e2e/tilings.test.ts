@@ -1,7 +1,8 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { clothShown, openDesign, saved, step, take, timesDrawn } from './helpers.ts';
+import { test } from './test.ts';
 
 /** Begins a tiling as somebody does who is new. */
 async function beginTiling(page: Page, start: string, side: string): Promise<void> {

@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import type { Design } from '../../src/core/design/design-schema.ts';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import type { TryOn } from '../../src/core/design/try-on/try-on-schema.ts';
 import { clothShown, keepDesign, openDesign, openFromShelf, saved, step, WRITER } from './helpers.ts';
+import { test, testAlone } from './test.ts';
 
 /** Opens a design from the shelf at its scene. */
 async function tryOn(page: Page, name: string): Promise<void> {
@@ -267,10 +268,10 @@ test('a path of one’s own is taken, and one that crosses itself is refused in 
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
-test.describe('by finger', () => {
-  test.use({ hasTouch: true });
+testAlone.describe('by finger', () => {
+  testAlone.use({ hasTouch: true });
 
-  test('two fingers zoom a scene and move no cloth, one moves it', async ({ page, context }) => {
+  testAlone('two fingers zoom a scene and move no cloth, one moves it', async ({ page, context }) => {
     const id = await tryOnNew(page, designFromStart('plaid', 'gingham'));
     await choose(page, 'Rectangle');
     await painted(page);

@@ -1,7 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { Resvg } from '@resvg/resvg-js';
 import { PNG } from 'pngjs';
 import { clothShown, saved, step, take } from './helpers.ts';
+import { test } from './test.ts';
 
 /** The woven cloth by its definition: A/12 B6 C/4 turning on its pivots, 2/2 twill Z, on both axes. */
 const SETT = ['A'.repeat(12), 'B'.repeat(6), 'C'.repeat(4), 'B'.repeat(6)].join('');

@@ -6,15 +6,11 @@ import { atRest } from '../helpers.ts';
 /** axe-core's rules, those of best practice included. Source: Deque axe-core, WCAG 2.2 levels A and AA. */
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** Makes the rules known to a page, before it is opened. */
-export function withAxe(page: Page): Promise<unknown> {
-  return page.addInitScript(AXE);
-}
-
 /** Expects that nothing on the page is in the way of those who do not see it or use no mouse. */
 export async function expectAccessible(page: Page, where: string): Promise<void> {
   // Overlays fade in; what is half seen has no contrast yet.
   await atRest(page);
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);
   const found = await page.evaluate(async () => {
     const { axe } = window as unknown as {
       axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> };
