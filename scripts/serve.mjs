@@ -1,4 +1,5 @@
 // Starts the built application on this machine and prints its address.
+import { randomUUID } from 'node:crypto';
 import { readdirSync } from 'node:fs';
 import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
@@ -19,7 +20,7 @@ const REST = 65_000;
 export async function serve({ demo }) {
   const host = process.env['HOST'] ?? '127.0.0.1';
   const before = await import(built('tools/server/before.mjs'));
-  const { prepare, makeGate, answerBroken, continueWhenRead, endInOrder } = before;
+  const { prepare, makeGate, OWN, answerBroken, continueWhenRead, endInOrder } = before;
   const port = await wishedPort(host);
   const prepared = await prepare({ demo, host });
   if (prepared === undefined) process.exit(2);
@@ -30,7 +31,9 @@ export async function serve({ demo }) {
     VETRO_WORKER: join(ROOT, 'dist/tools/server/worker.mjs'),
   });
   const { handler } = await import(built('server/entry.mjs'));
+  const own = randomUUID();
   const gate = makeGate({
+    own,
     host,
     moreHosts: process.env['VETRO_HOSTS'],
     passphrase: prepared.passphrase,
@@ -43,8 +46,9 @@ export async function serve({ demo }) {
   server.on('checkContinue', continueWhenRead(gate));
   await new Promise((resolve) => server.listen(Number(port), host, resolve));
   for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => void end(server, endInOrder));
-  // The first answer opens the database and starts the threads; whoever comes next need not wait for that.
-  await fetch(`${addressOf(host, port)}api/shelf`).catch(() => undefined);
+  // The first answer opens the database, starts the threads, takes up what was left and makes a backup; whoever comes next
+  // need not wait for that.
+  await fetch(`${addressOf(host, port)}api/backups`, { headers: { [OWN]: own } }).catch(() => undefined);
   console.log(`\n  Vetro is ready: ${addressOf(host, port)}\n  Ctrl C stops it.\n`);
 }
 

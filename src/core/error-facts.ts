@@ -57,6 +57,23 @@ export interface ErrorFacts {
   'csv/too-long': Of<'length' | 'most'>;
   'csv/width': Of<'line'>;
 
+  'archive/broken': None;
+  'archive/contents': Of<'path'>;
+  'archive/design': Of<'name' | 'problem'>;
+  'archive/id-twice': Of<'name'>;
+  'archive/missing': Of<'name'>;
+  'archive/newer': None;
+  'archive/not-one': None;
+  'archive/path': Of<'name'>;
+  'archive/picture': Of<'name'>;
+  'archive/too-large': Of<'most'>;
+  'archive/twice': Of<'name'>;
+
+  'backup/damaged': Of<'name'>;
+  'backup/failed': Of<'folder' | 'reason'>;
+  'backup/missing': Of<'name'>;
+  'backup/place': Of<'folder' | 'reason'>;
+
   'database/broken': Of<'file' | 'reason'>;
   'database/foreign': Of<'file'>;
   'database/full': None;
@@ -220,6 +237,9 @@ export interface ErrorFacts {
   'pdf/pages': Of<'pages' | 'most'>;
   'pdf/paper': Of<'text' | 'known'>;
   'pdf/small': Of<'least'>;
+
+  'opened/missing': None;
+  'opened/taking': None;
 
   'picture/bands': Of<'bands' | 'most'>;
   'picture/broken': Of<'reason'>;

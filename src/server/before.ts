@@ -14,7 +14,7 @@ import { clearFoldersOfTheGone } from './own-folder.ts';
 export { endInOrder } from './ending.ts';
 export { answerBroken } from './gate/broken-request.ts';
 export { continueWhenRead } from './gate/continue-when-read.ts';
-export { makeGate } from './gate/gate.ts';
+export { makeGate, OWN } from './gate/gate.ts';
 
 /** What is known before the server starts. */
 export interface Prepared {

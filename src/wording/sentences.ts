@@ -13,6 +13,7 @@ import { PICTURES } from './sentences/pictures.ts';
 import { PLIES } from './sentences/plies.ts';
 import { SCHEMA_SENTENCES } from './sentences/schema.ts';
 import { SERVER_SENTENCES } from './sentences/server.ts';
+import { SHELF_SENTENCES } from './sentences/shelves.ts';
 import { STRAPS } from './sentences/straps.ts';
 import { THREADS } from './sentences/threads.ts';
 import { TILINGS } from './sentences/tilings.ts';
@@ -53,6 +54,7 @@ const SENTENCES: Sentences = {
     return `${where}. ${problemSentence(facts)}`.trim();
   },
   ...SERVER_SENTENCES,
+  ...SHELF_SENTENCES,
   'request/field': (facts) => `“${facts['path']}” is not right. ${problemSentence(facts)}`.trim(),
 };
 

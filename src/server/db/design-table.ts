@@ -43,7 +43,7 @@ interface Written {
 }
 
 /** The columns that are found from a document whenever it is written. */
-function columnsOf({ design, proven }: Pick<Written, 'design' | 'proven'>) {
+export function columnsOf({ design, proven }: Pick<Written, 'design' | 'proven'>) {
   return {
     name: design.name,
     name_key: nameKey(design.name),
@@ -80,6 +80,13 @@ export async function findBinned(db: Kysely<Database>, id: string): Promise<Desi
     .where('id', '=', id)
     .where('deleted_at', 'is not', null)
     .executeTakeFirst();
+  if (row === undefined) throw new CoreError('design/missing', { id: id.slice(0, 60) });
+  return readDesignText(row.document);
+}
+
+/** The document of a design, in the bin or not. @throws CoreError "design/missing", or of `readDesignText` */
+export async function findHeld(db: Kysely<Database>, id: string): Promise<Design> {
+  const row = await db.selectFrom('design').select('document').where('id', '=', id).executeTakeFirst();
   if (row === undefined) throw new CoreError('design/missing', { id: id.slice(0, 60) });
   return readDesignText(row.document);
 }

@@ -14,7 +14,7 @@ export function databaseFile(): string {
 }
 
 /** Marks a database as Vetro's: "Vetr". Source: SQLite Database File Format, §1.3.17, "Application ID". */
-const APPLICATION_ID = 0x56657472;
+export const APPLICATION_ID = 0x56657472;
 
 /**
  * Opens a database file, made if it is missing, and brings it up to date, or to an older migration. Nothing is written

@@ -19,5 +19,9 @@ export const workHere: Pools = {
   keep: (bytes) => TASKS.keep(bytes),
   pixels: (file) => TASKS.pixels(file),
   prove: (design) => TASKS.prove(design),
+  backUp: (order) => TASKS.backUp(order),
+  openBackup: (order) => TASKS.openBackup(order),
+  writeArchive: (order) => TASKS.writeArchive(order),
+  readArchive: (order) => TASKS.readArchive(order),
   close: () => Promise.resolve(),
 };

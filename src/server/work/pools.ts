@@ -48,6 +48,7 @@ export const LIMITS = {
   },
   small: { threads: 2, queue: 400, seconds: 60, megabytes: 512, ready: 1 },
   pictures: { threads: 1, queue: 6, seconds: 120, megabytes: 512, nice: NICE },
+  shelves: { threads: 1, queue: 8, seconds: 900, megabytes: 1024, nice: NICE },
   proofs: { threads: 1, queue: 1000, seconds: 120, megabytes: 1536, nice: NICE },
 } as const satisfies Readonly<Record<string, Limits>>;
 
@@ -79,8 +80,14 @@ export interface Pools {
   readonly keep: (bytes: Uint8Array<ArrayBuffer>) => Promise<ReadyPicture>;
   readonly pixels: (file: Uint8Array<ArrayBuffer>) => Promise<Omit<Picture, 'file'>>;
   readonly prove: (design: Design, signal: AbortSignal) => Promise<Proven>;
+  readonly backUp: Task<'backUp'>;
+  readonly openBackup: Task<'openBackup'>;
+  readonly writeArchive: Task<'writeArchive'>;
+  readonly readArchive: Task<'readArchive'>;
   readonly close: () => Promise<void>;
 }
+
+type Task<Name extends TaskName> = (order: Order<Name>) => Promise<Result<Name>>;
 
 /** Threads, and who may use them. */
 interface Pool {
@@ -159,6 +166,10 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
     keep: (bytes) => run('pictures', 'keep', bytes, { transferList: [bytes.buffer] }),
     pixels: (file) => run('pictures', 'pixels', file, { transferList: [file.buffer] }),
     prove: (design, signal) => run('proofs', 'prove', design, { signal }).catch(unchecked),
+    backUp: (order) => run('shelves', 'backUp', order),
+    openBackup: (order) => run('shelves', 'openBackup', order),
+    writeArchive: (order) => run('shelves', 'writeArchive', order),
+    readArchive: (order) => run('shelves', 'readArchive', order),
     close: async () => {
       await Promise.all([...made.values()].map(({ threadPool }) => threadPool.destroy()));
     },

@@ -2,6 +2,8 @@ import type { MessagePort } from 'node:worker_threads';
 import type { PrintOrder } from '../../contracts/print-house.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { NO_PICTURES, type Picture, type Pictures } from '../../core/shape/picture.ts';
+import type { MadeBackup, WholeBackupOrder } from '../backups/backup-task.ts';
+import type { OpenBackupOrder } from '../backups/open-backup.ts';
 import type { ReadyPicture } from '../pictures/keep-picture.ts';
 import type { PackedPicture } from '../pictures/pack-picture.ts';
 import { printOrderOf, tileQuery } from '../print-house/print-wish.ts';
@@ -9,6 +11,8 @@ import { type Proven, provenOf } from '../proving/proven.ts';
 import { makeFile } from '../sending/make-file.ts';
 import { sendFile } from '../sending/send-file.ts';
 import { writeStream } from '../sending/write-stream.ts';
+import type { ArchiveFacts, ReadArchiveOrder } from '../shelves/read-archive.ts';
+import type { ArchiveOrder } from '../shelves/write-archive.ts';
 import { pourInto } from './pour.ts';
 
 /** A file that is asked for, and the port that its bytes go to. */
@@ -85,6 +89,15 @@ export const TASKS = {
     (await import('../pictures/keep-picture.ts')).readyPicture(bytes),
   pixels: async (file: Uint8Array): Promise<Omit<Picture, 'file'>> =>
     (await import('../pictures/decoded-pictures.ts')).decodePicture(file),
+  // So with what copies and moves shelves.
+  backUp: async (order: WholeBackupOrder): Promise<MadeBackup> =>
+    (await import('../backups/backup-task.ts')).backUp(order),
+  openBackup: async (order: OpenBackupOrder): Promise<string> =>
+    (await import('../backups/open-backup.ts')).openBackup(order),
+  writeArchive: async (order: ArchiveOrder): Promise<number> =>
+    (await import('../shelves/write-archive.ts')).writeArchive(order),
+  readArchive: async (order: ReadArchiveOrder): Promise<ArchiveFacts> =>
+    (await import('../shelves/read-archive.ts')).readArchive(order),
 } as const;
 
 /** The pictures that a design shows and carries. */
