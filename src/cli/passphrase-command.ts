@@ -1,8 +1,6 @@
 import { createInterface } from 'node:readline/promises';
-import { CoreError } from '../core/error.ts';
-import { setForeignJournalAside } from '../server/db/journal.ts';
 import { databaseFile, openDatabase } from '../server/db/open-database.ts';
-import { type GiveBack, ownDatabase } from '../server/db/own-database.ts';
+import { ownIfFree } from '../server/db/own-database.ts';
 import { writeSetting } from '../server/db/setting-table.ts';
 import { storedPassphrase } from '../server/gate/passphrase.ts';
 import { EXIT } from './run.ts';
@@ -11,25 +9,13 @@ import { EXIT } from './run.ts';
 export async function passphraseCommand(): Promise<number> {
   const stored = await storedPassphrase(await readPassphrase());
   const file = databaseFile();
-  const giveBack = ownIfFree(file);
+  const giveBack = ownIfFree(file, 'vetro passphrase', new Date().toISOString());
   const db = await openDatabase(file);
   await writeSetting(db, 'passphrase', stored);
   await db.destroy();
   giveBack();
   process.stdout.write('The passphrase is set. It is asked for from the next start on.\n');
   return EXIT.fine;
-}
-
-/** Takes the database where no server has it; beside one it may be written too. */
-function ownIfFree(file: string): GiveBack {
-  try {
-    const giveBack = ownDatabase(file, { what: 'vetro passphrase', since: new Date().toISOString() });
-    setForeignJournalAside(file);
-    return giveBack;
-  } catch (error) {
-    if (error instanceof CoreError && error.code === 'database/owned') return () => {};
-    throw error;
-  }
 }
 
 async function readPassphrase(): Promise<string> {

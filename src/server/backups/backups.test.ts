@@ -23,7 +23,7 @@ import { backUp } from './backup-task.ts';
 import { type BackupKeeper, keepBackups } from './keep-backups.ts';
 import { openBackup } from './open-backup.ts';
 import { folderIn } from './second-place.ts';
-import { kept } from './thin-backups.ts';
+import { kept, thinBackups } from './thin-backups.ts';
 
 const START = Date.parse('2026-03-02T10:00:00.000Z');
 const HOUR = 3_600_000;
@@ -105,7 +105,7 @@ describe('a backup', () => {
     const second = join(root, 'disk');
     mkdirSync(second);
     await keeper.setSecond(second);
-    const [{ name }] = (await keeper.state()).backups as [{ name: string }];
+    const { name } = (await keeper.state()).backups[0]!;
     const bytes = readFileSync(databaseOf(folder(), name));
     bytes[5000]! ^= 1;
     writeFileSync(databaseOf(folder(), name), bytes);
@@ -171,7 +171,7 @@ describe('a second place', () => {
 });
 
 describe('what stays of earlier backups', () => {
-  const KEEPING = { hours: 24, days: 14, weeks: 8, bytes: Number.POSITIVE_INFINITY };
+  const KEEPING = { newest: 10, hours: 24, days: 14, weeks: 8, bytes: Number.POSITIVE_INFINITY };
   const backupAt = (at: number, bytes = 1): Backup => ({
     format: 'vetro-backup',
     version: 1,
@@ -209,7 +209,7 @@ describe('what stays of earlier backups', () => {
         const all = newestFirst(some);
         const stay = kept(all, KEEPING);
         expect(stay[0]).toBe(all[0]);
-        expect(stay.length).toBeLessThanOrEqual(24 + 14 + 8);
+        expect(stay.length).toBeLessThanOrEqual(10 + 24 + 14 + 8);
         expect(kept(stay, KEEPING)).toEqual(stay);
       }),
     );
@@ -228,13 +228,13 @@ describe('what stays of earlier backups', () => {
   });
 
   it('is removed with pictures that none shows any more, but for other shelves’', async () => {
-    const { pictures } = await keeper.make();
-    const other = join(folder(), 'pictures', 'f'.repeat(64));
-    writeFileSync(other, 'of no backup');
+    const { pictures, shelf } = await keeper.make();
+    writeFileSync(join(folder(), 'pictures', 'f'.repeat(64)), 'of no backup');
     await db.deleteFrom('design').where('id', '=', hung.ids.picture).execute();
     await db.deleteFrom('picture').execute();
     time += 60_000;
     await keeper.make();
+    thinBackups(folder(), shelf, { ...KEEPING, newest: 1 });
     // Both are of one hour, so the later one stays.
     expect(listBackups(folder())).toHaveLength(1);
     expect(readdirSync(join(folder(), 'pictures'))).toEqual([]);

@@ -4,6 +4,8 @@ import { type Backup, databaseOf, factsOf, listBackups, pictureOf } from './back
 
 /** What stays of earlier backups. */
 export interface Keeping {
+  /** The newest ones, whenever they were made: one that was made before a restore does not drive out what was restored. */
+  readonly newest: number;
   readonly hours: number;
   readonly days: number;
   readonly weeks: number;
@@ -11,7 +13,7 @@ export interface Keeping {
   readonly bytes: number;
 }
 
-export const KEEPING: Keeping = { hours: 24, days: 14, weeks: 8, bytes: 4_000_000_000 };
+export const KEEPING: Keeping = { newest: 10, hours: 24, days: 14, weeks: 8, bytes: 4_000_000_000 };
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
@@ -19,11 +21,14 @@ const DAY = 24 * HOUR;
 const MONDAY = 3 * DAY;
 
 /**
- * Which backups stay: the last of each hour, day and week, as many as are kept. Hours, days and weeks in which there was none
+ * Which backups stay: the newest ones, and the last of each hour, day and week, as many as are kept. Hours, days and weeks in which there was none
  * count for nothing, so that no clock that goes wrong, and no long rest, throws anything away.
  * @param backups  newest first
  */
-export function kept(backups: readonly Backup[], { hours, days, weeks, bytes }: Keeping): readonly Backup[] {
+export function kept(
+  backups: readonly Backup[],
+  { newest, hours, days, weeks, bytes }: Keeping,
+): readonly Backup[] {
   const wanted = new Set<Backup>();
   const lastOf = (most: number, bucket: (time: number) => number) => {
     const seen = new Set<number>();
@@ -37,7 +42,7 @@ export function kept(backups: readonly Backup[], { hours, days, weeks, bytes }: 
   lastOf(days, (time) => Math.floor(time / DAY));
   lastOf(weeks, (time) => Math.floor((time + MONDAY) / (7 * DAY)));
   return withinBytes(
-    backups.filter((each, place) => place === 0 || wanted.has(each)),
+    backups.filter((each, place) => place < newest || wanted.has(each)),
     bytes,
   );
 }

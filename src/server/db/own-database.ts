@@ -3,6 +3,7 @@ import { hostname } from 'node:os';
 import { dirname } from 'node:path';
 import BetterSqlite3 from 'better-sqlite3';
 import { CoreError } from '../../core/error.ts';
+import { setForeignJournalAside } from './journal.ts';
 
 /** Who has a database, as it is written beside it for whoever comes second. */
 export interface Owner {
@@ -43,6 +44,18 @@ export function ownDatabase(file: string, owner: Pick<Owner, 'what' | 'since'>):
     lock.exec('rollback');
     lock.close();
   };
+}
+
+/** Takes a database where nobody has it; beside a server it may be used too. */
+export function ownIfFree(file: string, what: string, since: string): GiveBack {
+  try {
+    const giveBack = ownDatabase(file, { what, since });
+    setForeignJournalAside(file);
+    return giveBack;
+  } catch (error) {
+    if (error instanceof CoreError && error.code === 'database/owned') return () => {};
+    throw error;
+  }
 }
 
 function lockOf(file: string): BetterSqlite3.Database {

@@ -286,7 +286,7 @@ describe('another shelf', () => {
     await save(db, plaid, 'Spoilt');
     expect(await take(there, { choices: { [plaid]: 'replace' } })).toMatchObject({ replaced: 1 });
     expect((await findDesign(db, plaid)).document.name).toBe('Rug');
-    const [{ id }] = (await listRevisions(db, plaid)) as [{ id: string }];
+    const { id } = (await listRevisions(db, plaid))[0]!;
     const row = await db
       .selectFrom('design_revision')
       .select('document')
