@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { zipSync } from 'fflate';
 import type { Kysely } from 'kysely';
 import type { OpenedShelf, OtherDesign, TakeRequest } from '../contracts/backups.ts';
-import { type TakingRule, takingBy } from '../contracts/taking-rule.ts';
+import { type TakingRule, takingBy, wishOf } from '../contracts/taking-rule.ts';
 import { CoreError } from '../core/error.ts';
 import { listBackups } from '../server/backups/backup-files.ts';
 import { backUp } from '../server/backups/backup-task.ts';
@@ -70,7 +70,7 @@ export async function restoreCommand(backup: string | undefined, options: Restor
     const folders = await keeper.folders();
     const name = backup === 'last' ? (listBackups(folders[0]!)[0]?.name ?? backup) : backup;
     await openBackup({ folders, name, file: join(folder, 'shelf.db') });
-    const wish = ({ designs }: Pick<OpenedShelf, 'designs'>): Wish | undefined => {
+    const wish = ({ designs }: Compared): Wish | undefined => {
       if (options.all === true) return { choices: {}, whole: true };
       const { design: wanted, range } = options;
       if (wanted.length === 0 && range === undefined) return undefined;
@@ -135,13 +135,10 @@ export function importShelfCommand(
       .where('deleted_at', 'is', null)
       .execute();
     await readArchive({ path: archive, file, now: now(), known });
-    const wish = ({ designs }: Pick<OpenedShelf, 'designs'>): Wish | undefined => {
+    const wish = (compared: Compared): Wish | undefined => {
       if (preview) return undefined;
-      const meant = designs.filter((each) => range === undefined || each.range === range);
-      return {
-        choices: Object.fromEntries(meant.map((each) => [each.id, takingBy(rule, each)])),
-        whole: false,
-      };
+      const isMeant = (each: OtherDesign) => range === undefined || each.range === range;
+      return wishOf(compared, (each) => (isMeant(each) ? takingBy(rule, each) : 'skip'));
     };
     return takeOrList({ here, file, kind: 'archive', wish, before: () => Promise.resolve() });
   });
@@ -164,6 +161,7 @@ function archiveAt(path: string): Uint8Array {
   }
 }
 
+type Compared = Pick<OpenedShelf, 'designs' | 'onlyHere'>;
 type Wish = Pick<TakeRequest, 'choices' | 'whole'>;
 
 interface Take {
@@ -172,7 +170,7 @@ interface Take {
   readonly file: string;
   readonly kind: OpenedShelf['kind'];
   /** What is taken of it; undefined lists it. */
-  readonly wish: (compared: Pick<OpenedShelf, 'designs'>) => Wish | undefined;
+  readonly wish: (compared: Compared) => Wish | undefined;
   readonly before: () => Promise<unknown>;
 }
 

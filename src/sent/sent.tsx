@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { DAYS_KEPT, isUnderWay, type Job } from '../contracts/job.ts';
 import { BrokenPage } from '../kit/broken-part.tsx';
 import { ASK_AGAIN, listJobs, removeJob, repeatJob, stopJob } from '../kit/jobs/job-requests.ts';
-import { Mark } from '../kit/mark.tsx';
+import { PageHeader } from '../kit/page-header.tsx';
 import { Safely } from '../kit/safely.tsx';
 import { Toasts } from '../kit/toasts.tsx';
 import { byDays } from './days.ts';
@@ -40,25 +40,7 @@ function OpenSent({ initial }: { initial: readonly Job[] }) {
       .finally(() => queries.invalidateQueries({ queryKey: JOBS }));
   return (
     <>
-      <header className="flex h-12 items-center gap-3.5 border-rule border-b bg-paper px-[18px]">
-        <a
-          href="/"
-          className="flex items-center gap-3 text-ink no-underline"
-          aria-label="Vetro: to the shelf"
-        >
-          <Mark />
-          <span className="font-[650] font-heading text-[20px]">Vetro</span>
-        </a>
-        <nav aria-label="Where you are" className="flex items-center gap-1.5">
-          <a href="/" className="text-ash no-underline hover:text-ink">
-            Shelf
-          </a>
-          <span aria-hidden="true" className="text-ash">
-            ›
-          </span>
-          <b className="font-semibold">Sent</b>
-        </nav>
-      </header>
+      <PageHeader here="Sent" />
       <main className="mx-auto max-w-[1040px] px-6 py-8">
         <h1 className="text-[27px]">Sent</h1>
         <p className="mt-1 mb-5 text-ash">

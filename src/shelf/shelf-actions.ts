@@ -66,6 +66,18 @@ export function shelfActions(client: QueryClient) {
     emptyBin: () => attempt(() => request('DELETE', '/api/bin')),
     favourite: ({ id, favourite }: Summary) =>
       attempt(() => request('POST', `/api/designs/${id}/favourite`, { favourite: !favourite })),
+    /** Reads an archive; what it holds is looked at and chosen from on the page of backups. */
+    bringArchive: (file: File) =>
+      attempt(async () => {
+        const waiting = toast.loading('Reading the archive…');
+        try {
+          const { bringArchive } = await import('../kit/bring-archive.ts');
+          const { id } = await bringArchive(file);
+          window.location.assign(`/backups?opened=${id}`);
+        } finally {
+          toast.dismiss(waiting);
+        }
+      }),
     importFiles: async (files: readonly File[]) => {
       const brought = await Promise.all(files.map(importFiles));
       const ids = brought.filter((id) => id !== undefined);

@@ -1,4 +1,4 @@
-import { Search, Send, Trash2 } from 'lucide-react';
+import { Archive, Search, Send, Trash2 } from 'lucide-react';
 import type { RefObject } from 'react';
 import { FileButton } from '../kit/fields/file-button.tsx';
 import { IconButton } from '../kit/icon-button.tsx';
@@ -22,6 +22,9 @@ export function ShelfHeader({ binned, picker, onSearch, onBin, onImport, onNew }
       <span className="font-[650] font-heading text-[20px]">Vetro</span>
       <b className="font-semibold">Shelf</b>
       <span className="flex-1" />
+      <a href="/backups" className="button button-plain no-underline">
+        <Archive size={15} aria-hidden="true" /> Backups
+      </a>
       <a href="/sent" className="button button-plain no-underline">
         <Send size={15} aria-hidden="true" /> Sent
       </a>
@@ -34,7 +37,7 @@ export function ShelfHeader({ binned, picker, onSearch, onBin, onImport, onNew }
       <FileButton
         text="Import"
         label="Files to import"
-        accept=".json,.csv,.txt,.wif,image/jpeg,image/png,image/webp"
+        accept=".json,.csv,.txt,.wif,.zip,image/jpeg,image/png,image/webp"
         several
         picker={picker}
         onFiles={onImport}

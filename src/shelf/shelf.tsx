@@ -81,6 +81,8 @@ function OpenShelf({ initial }: { initial: ShelfContents }) {
   ];
   /** A picture goes to its bands; other files are designs. */
   const importFiles = (files: readonly File[]) => {
+    const archive = files.find(({ name }) => /\.zip$/i.test(name));
+    if (archive !== undefined) return void actions.bringArchive(archive);
     const pictures = files.filter(({ type }) => type.startsWith('image/'));
     const others = files.filter((file) => !pictures.includes(file));
     if (pictures.length > 0) setPicture(pictures[0]);

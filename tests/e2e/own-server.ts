@@ -22,6 +22,12 @@ export function ownDatabase(): string {
   return join(mkdtempSync(join(tmpdir(), 'vetro-own-')), 'vetro.db');
 }
 
+/** Those that were started last, by their ports: where its test failed, nobody ended one. */
+const running = new Map<string, { readonly child: ChildProcess; readonly gone: Promise<void> }>();
+process.once('exit', () => {
+  for (const { child } of running.values()) child.kill('SIGKILL');
+});
+
 /**
  * Starts the built application for one test, on an empty shelf; its own words tell when it is ready. It takes the port
  * beside that of the worker's server, so a worker has one at a time.
@@ -32,13 +38,16 @@ export async function startOwn(
   /** Files that it writes can be so many kibibytes long: beyond, the disk is full for it. */
   longest?: number,
 ): Promise<OwnServer> {
+  const port = env['PORT'] ?? String(PORT + 1);
+  running.get(port)?.child.kill('SIGKILL');
+  await running.get(port)?.gone;
   const [command, args] =
     longest === undefined
       ? ['node', ['scripts/serve-built.mjs']]
       : ['bash', ['-c', `trap '' XFSZ; ulimit -f ${longest}; exec node scripts/serve-built.mjs`]];
   const child = spawn(command, args, {
     cwd: ROOT,
-    env: { ...process.env, PORT: String(PORT + 1), VETRO_DATA: data, ...env },
+    env: { ...process.env, VETRO_DATA: data, ...env, PORT: port },
   });
   let text = '';
   const hear = (piece: Buffer) => {
@@ -47,6 +56,7 @@ export async function startOwn(
   child.stdout.on('data', hear);
   child.stderr.on('data', hear);
   const gone = new Promise<void>((done) => child.once('exit', () => done()));
+  running.set(port, { child, gone });
   while (!/Vetro is ready: (\S+)/.test(text)) {
     if (child.exitCode !== null) throw new Error(`the server ended with ${child.exitCode}: ${text}`);
     await new Promise((again) => setTimeout(again, 50));

@@ -49,12 +49,14 @@ testAlone('no page breaks its own policy, and every answer carries the headers',
 
 /** Every address that the application answers. What comes to it is put here on purpose. */
 const ROUTES: readonly string[] = [
-  ...['/', '/bench/[id]', '/enter', '/sent', '/404', '/500'],
+  ...['/', '/backups', '/bench/[id]', '/enter', '/sent', '/404', '/500'],
   ...['/api/bin', '/api/bin/[id]', '/api/bin/[id]/swatch.png'],
   ...['/api/designs', '/api/designs/[id]', '/api/designs/[id]/copy', '/api/designs/[id]/favourite'],
   ...['/api/designs/[id]/files/[file]', '/api/designs/[id]/move', '/api/designs/[id]/rename'],
   ...['/api/designs/[id]/restore', '/api/designs/[id]/revisions', '/api/designs/[id]/revisions/[revision]'],
   '/api/designs/[id]/revisions/[revision]/swatch.png',
+  ...['/api/archive', '/api/backups', '/api/backups/second', '/api/backups/[name]/open'],
+  ...['/api/opened/[id]', '/api/opened/[id]/take', '/api/opened/[id]/designs/[design]/swatch.png'],
   ...['/api/jobs', '/api/jobs/[id]', '/api/jobs/[id]/again', '/api/jobs/[id]/file', '/api/jobs/[id]/stop'],
   ...['/api/loom/[id]', '/api/print-house', '/api/shelf', '/api/[...rest]'],
   ...['/api/pictures', '/api/pictures/kept', '/api/pictures/kept/[hash]', '/api/pictures/kept/[hash]/pixels'],

@@ -12,6 +12,11 @@ export const MOST_ARCHIVE = 300_000_000;
 export const MOST_UNPACKED = 1_500_000_000;
 export const MOST_FILES = 200_000;
 
+/** Settings that go with a shelf. What belongs to this machine or guards it stays. */
+export function isMoved(setting: string): setting is 'shelf-title' {
+  return /^(shelf-title|loom:.*)$/.test(setting);
+}
+
 const time = z.iso.datetime();
 const path = z.string().max(400);
 

@@ -19,6 +19,7 @@ import {
   CONTENTS,
   type Contents,
   contentsSchema,
+  isMoved,
   MOST_ARCHIVE,
   MOST_FILES,
   MOST_UNPACKED,
@@ -67,7 +68,7 @@ export async function readArchive({ path, file, now, known }: ReadArchiveOrder):
       await keepPicture(db, { hash, name, bytes: picture, now: contents.date });
     }
     for (const [key, value] of Object.entries(contents.settings)) {
-      if (/^(shelf-title|loom:.*)$/.test(key)) await writeSetting(db, key as 'shelf-title', value);
+      if (isMoved(key)) await writeSetting(db, key, value);
     }
     return { title: contents.title, date: contents.date };
   } finally {

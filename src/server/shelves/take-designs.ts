@@ -7,7 +7,8 @@ import { inTransaction } from '../db/in-transaction.ts';
 import { ensureRange, listRanges, placeInRange } from '../db/range-table.ts';
 import { keepStored } from '../db/revision-table.ts';
 import type { Database, DesignTable } from '../db/schema.ts';
-import { readSetting, writeSetting } from '../db/setting-table.ts';
+import { writeSetting } from '../db/setting-table.ts';
+import { isMoved } from './archive-format.ts';
 import { isAlike } from './compare-shelves.ts';
 
 type Row = Selectable<DesignTable>;
@@ -184,7 +185,7 @@ async function bringPictures(
   }
 }
 
-/** Ranges, their order, favourites and the title become as they are there; what is not there goes into the bin. */
+/** Ranges, their order, favourites, the title and settings become as they are there; what is not there goes into the bin. */
 async function makeAsThere(taking: Taking, rows: readonly Row[]): Promise<number> {
   const { within, there, now, rangesThere } = taking;
   let position = 0;
@@ -205,8 +206,9 @@ async function makeAsThere(taking: Taking, rows: readonly Row[]): Promise<number
       .where('id', '=', id)
       .execute();
   }
-  const title = await readSetting(there, 'shelf-title');
-  if (title !== undefined) await writeSetting(within, 'shelf-title', title);
+  for (const { key, value } of await there.selectFrom('setting').selectAll().execute()) {
+    if (isMoved(key)) await writeSetting(within, key, value);
+  }
   const known = new Set(rows.map(({ id }) => id));
   const hanging = await within.selectFrom('design').select('id').where('deleted_at', 'is', null).execute();
   const further = hanging.filter(({ id }) => !known.has(id));

@@ -7,7 +7,7 @@ import { CoreError } from '../../core/error.ts';
 import { distinctNames, fileNameOf } from '../../core/formats/file-name.ts';
 import { listRanges } from '../db/range-table.ts';
 import type { Database } from '../db/schema.ts';
-import { ARCHIVE_FORMAT, ARCHIVE_VERSION, CONTENTS, type Contents } from './archive-format.ts';
+import { ARCHIVE_FORMAT, ARCHIVE_VERSION, CONTENTS, type Contents, isMoved } from './archive-format.ts';
 
 export interface ArchiveOrder {
   /** The database, which may be in use. */
@@ -24,9 +24,6 @@ export interface ArchiveOrder {
 
 /** The zip's own times: the same for all files, so that two archives of one shelf differ in nothing but their date. */
 const NO_TIME = new Date(1980, 0, 1);
-
-/** Settings that go with a shelf. What belongs to this machine or guards it stays. */
-const MOVED_SETTINGS = /^(shelf-title|loom:.*)$/;
 
 /**
  * Writes a shelf as an archive of JSON documents and pictures; two of the same shelf are the same but for their date.
@@ -110,9 +107,7 @@ async function contentsOf(
       .filter(({ hash }) => shown.has(hash))
       .map(({ hash, type }) => ({ hash, type, file: `pictures/${hash}.${type.slice('image/'.length)}` })),
     settings: Object.fromEntries(
-      settings
-        .filter(({ key }) => range === undefined && MOVED_SETTINGS.test(key))
-        .map(({ key, value }) => [key, value]),
+      settings.filter(({ key }) => range === undefined && isMoved(key)).map(({ key, value }) => [key, value]),
     ),
   };
 }
