@@ -5,6 +5,7 @@ import { setForeignJournalAside } from './db/journal.ts';
 import { databaseFile, openDatabase } from './db/open-database.ts';
 import { ownDatabase } from './db/own-database.ts';
 import { dropUnusedPictures } from './db/picture-table.ts';
+import { readRunningTime } from './db/running-time.ts';
 import { readSetting } from './db/setting-table.ts';
 import { hangDemo } from './demo/hang-demo.ts';
 import { endInOrder, whenEnding } from './ending.ts';
@@ -49,7 +50,7 @@ export async function prepare({
       throw new CoreError('passphrase/missing', { host });
     }
     await clearFoldersOfTheGone();
-    await dropUnusedPictures(db, now);
+    await dropUnusedPictures(db, await readRunningTime(db));
     const hung = demo ? await hangDemo(db, now) : 0;
     await db.destroy();
     return { words: wordsOf({ hung, isNew, file, setAside }), passphrase };

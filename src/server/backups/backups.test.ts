@@ -16,6 +16,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { type Hung, hangSome, pictureDesign } from '../../../tests/shelf-with-pictures.ts';
 import { storeOf } from '../../../tests/store-of.ts';
 import { openDatabase } from '../db/open-database.ts';
+import { runningTime } from '../db/running-time.ts';
 import type { Database } from '../db/schema.ts';
 import { addDesign, readShelf } from '../shelf.ts';
 import { type Backup, databaseOf, listBackups, pictureOf } from './backup-files.ts';
@@ -93,6 +94,7 @@ describe('a backup', () => {
   it('is made again only when something changed', async () => {
     await keeper.makeIfChanged();
     time += HOUR;
+    await (await runningTime(db, () => time)).write();
     await keeper.makeIfChanged();
     expect(listBackups(folder())).toHaveLength(1);
     await addDesign(storeOf(db), { design: await pictureDesign('Later', 90), now: now() });

@@ -1,4 +1,4 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { dirname, join, resolve } from 'node:path';
 import { type Kysely, sql } from 'kysely';
 import type { BackupsState } from '../../contracts/backups.ts';
@@ -47,18 +47,18 @@ export function keepBackups({ db, file, folder, backUp, now }: Means): BackupKee
     first: undefined,
     second: undefined,
   };
-  let changesThen: number | undefined;
+  let contentsThen: string | undefined;
   let last: Promise<unknown> = Promise.resolve();
 
   const second = () => readSetting(db, 'backups-second');
   const makeNow = async (): Promise<Backup> => {
     await shelfId(db, randomUUID);
-    const changes = await changesOf(db);
+    const contents = await contentsOf(db);
     try {
       const made = await backUp({ file, folder, at: now(), second: await second() });
       trouble.first = undefined;
       trouble.second = made.second && errorSentence(new CoreError('backup/failed', made.second));
-      changesThen = changes;
+      contentsThen = contents;
       return made.backup;
     } catch (error) {
       trouble.first = errorSentence(error) ?? String(error);
@@ -75,7 +75,7 @@ export function keepBackups({ db, file, folder, backUp, now }: Means): BackupKee
     makeIfChanged: async () => {
       // One that failed is tried again, whether anything changed or not.
       const due = trouble.first !== undefined || trouble.second !== undefined;
-      if (due || (await changesOf(db)) !== changesThen) await make();
+      if (due || (await contentsOf(db)) !== contentsThen) await make();
     },
     setSecond: async (wished) => {
       if (wished === '') {
@@ -106,10 +106,25 @@ export function keepBackups({ db, file, folder, backUp, now }: Means): BackupKee
   };
 }
 
-/** Rows that were changed through this connection so far. */
-async function changesOf(db: Kysely<Database>): Promise<number> {
-  const { rows } = await sql<{ changes: number }>`select total_changes() as changes`.execute(db);
-  return rows[0]!.changes;
+/** What a shelf holds, so that two of it can be compared: what only says that time goes on is no part of it. */
+async function contentsOf(db: Kysely<Database>): Promise<string> {
+  const hash = createHash('sha256');
+  const add = (rows: unknown) => hash.update(JSON.stringify(rows));
+  const place = ['range_id', 'position', 'favourite', 'deleted_at'] as const;
+  add(
+    await db
+      .selectFrom('design')
+      .select(['id', 'version', ...place])
+      .orderBy('id')
+      .execute(),
+  );
+  add(await db.selectFrom('range').selectAll().orderBy('id').execute());
+  add(await db.selectFrom('picture').select('hash').orderBy('hash').execute());
+  add(await db.selectFrom('setting').selectAll().where('key', '!=', 'running-time').orderBy('key').execute());
+  const { rows } = await sql`select count(*) as states, max(kept_at) as last, total(length(name)) as names
+    from design_revision`.execute(db);
+  add(rows);
+  return hash.digest('hex');
 }
 
 function listedOf(here: readonly Backup[], there: readonly Backup[]): BackupsState['backups'] {

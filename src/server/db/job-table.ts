@@ -35,6 +35,12 @@ const LISTED = [
 ] as const satisfies readonly (keyof JobTable)[];
 type ListedRow = Pick<Row, (typeof LISTED)[number]>;
 
+/** When something became of a job: by the clock, ISO 8601, and in milliseconds that Vetro has run. */
+export interface JobTime {
+  readonly now: string;
+  readonly running: number;
+}
+
 /** What a job begins as. */
 export interface JobStart {
   readonly id: string;
@@ -163,7 +169,12 @@ export type JobEnd =
   | { readonly state: 'stopped' };
 
 /** Ends a job that goes on; one that has ended stays as it is. @returns whether it went on */
-export async function endJob(db: Kysely<Database>, id: string, end: JobEnd, now: string): Promise<boolean> {
+export async function endJob(
+  db: Kysely<Database>,
+  id: string,
+  end: JobEnd,
+  { now, running }: JobTime,
+): Promise<boolean> {
   const result = await db
     .updateTable('job')
     .set({
@@ -173,6 +184,7 @@ export async function endJob(db: Kysely<Database>, id: string, end: JobEnd, now:
       digest: end.state === 'done' ? end.digest : '',
       problem: end.state === 'failed' ? JSON.stringify(end.problem) : '',
       ended_at: now,
+      ended_running: running,
     })
     .where('id', '=', id)
     .where('state', 'in', ['waiting', 'working'])
@@ -187,11 +199,11 @@ const MOST_TRIES = 3;
  * After the server ended in the middle of jobs: they wait again, or have failed when that came too often. What is being
  * printed goes on at the print house meanwhile, so it is asked about however often that comes.
  */
-export async function takeUpJobs(db: Kysely<Database>, now: string): Promise<void> {
+export async function takeUpJobs(db: Kysely<Database>, { now, running }: JobTime): Promise<void> {
   const problem = JSON.stringify({ code: 'job/lost', facts: { times: MOST_TRIES } });
   await db
     .updateTable('job')
-    .set({ state: 'failed', problem, ended_at: now })
+    .set({ state: 'failed', problem, ended_at: now, ended_running: running })
     .where('state', '=', 'working')
     .where('lane', '=', 'here')
     .where('tries', '>=', MOST_TRIES)
@@ -303,15 +315,15 @@ export async function removeJob(db: Kysely<Database>, id: string): Promise<void>
   await db.deleteFrom('job').where('id', '=', id).execute();
 }
 
-/** Keys of the files that some job of those days still names. */
-export async function keysSince(db: Kysely<Database>, since: string): Promise<ReadonlySet<string>> {
-  const rows = await db.selectFrom('job').select('key').distinct().where('made_at', '>=', since).execute();
+/** Keys of the files that some job still names. */
+export async function keysOfJobs(db: Kysely<Database>): Promise<ReadonlySet<string>> {
+  const rows = await db.selectFrom('job').select('key').distinct().execute();
   return new Set(rows.map(({ key }) => key));
 }
 
-/** Takes off the list what ended before that time. */
-export async function dropJobsBefore(db: Kysely<Database>, before: string): Promise<void> {
-  await db.deleteFrom('job').where('ended_at', '<', before).execute();
+/** Takes off the list what ended before that running time. */
+export async function dropJobsBefore(db: Kysely<Database>, running: number): Promise<void> {
+  await db.deleteFrom('job').where('ended_at', 'is not', null).where('ended_running', '<', running).execute();
 }
 
 function jobOf(row: ListedRow, isKept: (key: string) => boolean): Job {

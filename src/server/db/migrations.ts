@@ -199,6 +199,13 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
       .addColumn('digest', 'text', (column) => column.notNull().defaultTo(''))
       .execute();
   }),
+  '009-running-time': atomic(async (db) => {
+    await db.schema
+      .alterTable('job')
+      .addColumn('ended_running', 'integer', (column) => column.notNull().defaultTo(0))
+      .execute();
+    await db.schema.alterTable('picture').addColumn('unused_running', 'integer').execute();
+  }),
 };
 
 /** What the seventh migration reads and writes. */

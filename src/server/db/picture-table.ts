@@ -4,6 +4,7 @@ import type { Design } from '../../core/design/design-schema.ts';
 import type { CarriedPictures } from '../../core/design/picture-schema.ts';
 import { CoreError } from '../../core/error.ts';
 import type { PictureFile } from '../../core/shape/picture.ts';
+import { RUNNING_DAY } from './running-time.ts';
 import type { Database } from './schema.ts';
 
 /** A picture's file, by the SHA-256 of its bytes. */
@@ -52,26 +53,45 @@ export async function carrying(db: Kysely<Database>, design: Design): Promise<De
   return { ...design, pictures: { ...design.pictures, ...kept } };
 }
 
-/** Days that a picture is kept which no design shows: work that is kept in a browser alone may still show it. */
+/** Days that a picture is kept which nothing shows, while Vetro runs: work that is kept in a browser alone may still show it. */
 const DAYS_UNUSED = 60;
 
 /**
- * Deletes pictures that nothing shows any more, no earlier state and nothing in the bin either.
+ * Deletes pictures that nothing has shown for a long time: no design, none in the bin, no earlier state, and nothing that was
+ * sent.
+ * @param running  milliseconds that Vetro has run on this shelf
  * @returns how many
  */
-export async function dropUnusedPictures(db: Kysely<Database>, now: string): Promise<number> {
-  const before = new Date(Date.parse(now) - DAYS_UNUSED * 86_400_000).toISOString();
-  const old = await db.selectFrom('picture').select('hash').where('created_at', '<', before).execute();
-  if (old.length === 0) return 0;
-  const shown = new Set<string>();
-  for (const table of ['design', 'design_revision'] as const) {
-    // Documents name a picture by its hash.
-    const naming = db.selectFrom(table).select('document').where('document', 'like', '%"hash":"%');
-    for await (const { document } of naming.stream()) {
-      for (const [, hash] of document.matchAll(/"hash":"([0-9a-f]{64})"/g)) shown.add(hash!);
+export async function dropUnusedPictures(db: Kysely<Database>, running: number): Promise<number> {
+  const pictures = await db.selectFrom('picture').select(['hash', 'unused_running as since']).execute();
+  if (pictures.length === 0) return 0;
+  const shown = await shownPictures(db);
+  let dropped = 0;
+  for (const { hash, since } of pictures) {
+    if (!shown.has(hash) && since !== null && running - since > DAYS_UNUSED * RUNNING_DAY) {
+      await db.deleteFrom('picture').where('hash', '=', hash).execute();
+      dropped += 1;
+    } else if (shown.has(hash) === (since !== null)) {
+      const unused_running = shown.has(hash) ? null : running;
+      await db.updateTable('picture').set({ unused_running }).where('hash', '=', hash).execute();
     }
   }
-  const unused = old.map(({ hash }) => hash).filter((hash) => !shown.has(hash));
-  for (const hash of unused) await db.deleteFrom('picture').where('hash', '=', hash).execute();
-  return unused.length;
+  return dropped;
+}
+
+/** Hashes of all pictures that documents name. */
+async function shownPictures(db: Kysely<Database>): Promise<ReadonlySet<string>> {
+  const shown = new Set<string>();
+  const documents = [
+    db.selectFrom('design').select('document as text'),
+    db.selectFrom('design_revision').select('document as text'),
+    db.selectFrom('job').select('document as text'),
+    db.selectFrom('job').select('others as text'),
+  ];
+  for (const query of documents) {
+    for await (const { text } of query.stream()) {
+      for (const [, hash] of text.matchAll(/"hash":\s*"([0-9a-f]{64})"/g)) shown.add(hash!);
+    }
+  }
+  return shown;
 }

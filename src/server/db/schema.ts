@@ -74,6 +74,8 @@ export interface PictureTable {
   type: PictureFile['type'];
   bytes: Buffer;
   created_at: string;
+  /** The running time at which it was first found that nothing shows it, in milliseconds; null while something does. */
+  unused_running: Generated<number | null>;
 }
 
 /** Where jobs are done: on this machine, or at a print house. */
@@ -109,4 +111,6 @@ export interface JobTable {
   made_at: string;
   began_at: string | null;
   ended_at: string | null;
+  /** The running time then, in milliseconds. */
+  ended_running: Generated<number>;
 }

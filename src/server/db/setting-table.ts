@@ -10,6 +10,8 @@ export type SettingKey =
   | 'shelf-id'
   /** A folder that backups are copied to. */
   | 'backups-second'
+  /** Milliseconds that Vetro has run on it. */
+  | 'running-time'
   | `loom:${string}`;
 
 export async function readSetting(db: Kysely<Database>, key: SettingKey): Promise<string | undefined> {

@@ -39,11 +39,11 @@ const make: Make = async ({ query, path }, { signal, told }) => {
 async function open({
   with: maker = make,
   ...more
-}: Partial<Pick<JobsRoom, 'now' | 'mostKept'>> & { readonly with?: Make } = {}): Promise<Jobs> {
+}: Partial<Pick<JobsRoom, 'now' | 'running' | 'mostKept'>> & { readonly with?: Make } = {}): Promise<Jobs> {
   const db = await openDatabase(join(folder, 'vetro.db'));
   const lane = { make: maker, atOnce: 1 };
   const files = keptFiles(join(folder, 'sent'));
-  return makeJobs({ db, files, lanes: { here: lane, print: lane }, ...more });
+  return makeJobs({ db, files, lanes: { here: lane, print: lane }, running: () => 0, ...more });
 }
 
 async function until(jobs: Jobs, { id }: Job, holds: (job: Job) => boolean): Promise<Job> {
@@ -220,11 +220,14 @@ describe('jobs', () => {
 
   it('are kept for seven days', async () => {
     const start = Date.UTC(2026, 0, 10);
-    const jobs = await open({ now: () => new Date(start) });
+    const jobs = await open({ now: () => new Date(start), running: () => 3 * DAY });
     const job = await until(jobs, await order(jobs, 'dpi=150'), ended);
-    await (await open({ now: () => new Date(start + 6 * DAY) })).takeUp();
+    await (await open({ running: () => 9 * DAY })).takeUp();
     expect(await jobs.find(job.id)).toMatchObject({ kept: true });
-    await (await open({ now: () => new Date(start + 8 * DAY) })).takeUp();
+    // A clock alone throws nothing away.
+    await (await open({ now: () => new Date(start + 900 * DAY), running: () => 3 * DAY })).takeUp();
+    expect(await jobs.find(job.id)).toMatchObject({ kept: true });
+    await (await open({ now: () => new Date(start), running: () => 11 * DAY })).takeUp();
     expect(await jobs.list()).toEqual([]);
     expect(readdirSync(join(folder, 'sent'))).toEqual([]);
   });
@@ -241,8 +244,8 @@ describe('jobs', () => {
   });
 
   it('are dropped while the server goes on, but not what is being made', async () => {
-    let at = Date.UTC(2026, 0, 10);
-    const jobs = await open({ now: () => new Date(at) });
+    let at = 0;
+    const jobs = await open({ running: () => at });
     const old = await until(jobs, await order(jobs, 'dpi=150'), ended);
     at += 8 * DAY;
     const going = await until(jobs, await order(jobs, 'wait=1'), ({ made: rows }) => rows === 3);

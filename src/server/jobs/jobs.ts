@@ -16,7 +16,7 @@ import {
   findMade,
   findWhole,
   type JobToDo,
-  keysSince,
+  keysOfJobs,
   listJobs,
   putJobsBack,
   removeJob,
@@ -24,6 +24,7 @@ import {
   tellStanding,
   type WholeFile,
 } from '../db/job-table.ts';
+import { RUNNING_DAY } from '../db/running-time.ts';
 import type { Database, Lane } from '../db/schema.ts';
 import { ENDING } from '../ending.ts';
 import { nameOf } from '../sending/send-file.ts';
@@ -74,6 +75,8 @@ export interface JobsRoom {
   readonly files: KeptFiles;
   readonly lanes: Readonly<Record<Lane, LaneRoom>>;
   readonly now?: () => Date;
+  /** Milliseconds that Vetro has run on this shelf. */
+  readonly running: () => number;
   /** Bytes of all files that are kept. */
   readonly mostKept?: number;
 }
@@ -90,8 +93,6 @@ const STOPPED = new Error('stopped');
 /** Bytes of all files that are kept, when nothing else is said. */
 const MOST_KEPT = 20e9;
 
-const DAY = 24 * 60 * 60 * 1000;
-
 /** Milliseconds after which what is kept too long is looked for again. */
 const TIDY = 60 * 60 * 1000;
 
@@ -99,22 +100,30 @@ const TIDY = 60 * 60 * 1000;
 const EVERY = 400;
 
 /** Files that are made one after another in each lane, whoever asked, and kept for some days. */
-export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = MOST_KEPT }: JobsRoom): Jobs {
+export function makeJobs({
+  db,
+  files,
+  lanes,
+  now = () => new Date(),
+  running: runningTime,
+  mostKept = MOST_KEPT,
+}: JobsRoom): Jobs {
   const running = new Map<string, AbortController>();
   const begun: Record<Lane, number> = { here: 0, print: 0 };
   const time = () => now().toISOString();
 
-  let tidied = 0;
+  const both = () => ({ now: time(), running: runningTime() });
+
+  let tidied = Number.NEGATIVE_INFINITY;
   let ending = false;
 
   /** Drops jobs and files that were kept long enough. */
   const tidy = async (): Promise<void> => {
-    const at = now().getTime();
+    const at = runningTime();
     if (at - tidied < TIDY) return;
     tidied = at;
-    const since = new Date(at - DAYS_KEPT * DAY).toISOString();
-    await dropJobsBefore(db, since);
-    await files.dropOthers(await keysSince(db, since), [...running.keys()]);
+    await dropJobsBefore(db, at - DAYS_KEPT * RUNNING_DAY);
+    await files.dropOthers(await keysOfJobs(db), [...running.keys()]);
     await files.dropBeyond(mostKept);
   };
 
@@ -146,7 +155,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
       const known = await findWhole(db, job.key);
       const isThere = known !== undefined && (await files.isWhole(job.key, known));
       const whole = isThere ? known : await makeFile(job, make, stop.signal);
-      await endJob(db, job.id, { state: 'done', ...whole }, time());
+      await endJob(db, job.id, { state: 'done', ...whole }, both());
     } catch (error) {
       await files.drop(job.id).catch(console.error);
       if (stop.signal.reason === ENDING) return;
@@ -156,7 +165,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
       const end = isStopped
         ? ({ state: 'stopped' } as const)
         : ({ state: 'failed', problem: problemOf(error) } as const);
-      await endJob(db, job.id, end, time());
+      await endJob(db, job.id, end, both());
     } finally {
       running.delete(job.id);
     }
@@ -215,7 +224,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
     stop: async (id) => {
       // What a print house has is stopped when the house has said so, and told as being called off until then.
       const isAtHouse = await askToStop(db, id);
-      if (!isAtHouse) await endJob(db, id, { state: 'stopped' }, time());
+      if (!isAtHouse) await endJob(db, id, { state: 'stopped' }, both());
       running.get(id)?.abort(STOPPED);
       return find(id);
     },
@@ -238,7 +247,7 @@ export function makeJobs({ db, files, lanes, now = () => new Date(), mostKept = 
     },
     takeUp: async () => {
       await tidy();
-      await takeUpJobs(db, time());
+      await takeUpJobs(db, both());
       await begin('here');
       await begin('print');
     },

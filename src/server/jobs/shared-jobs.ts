@@ -1,5 +1,6 @@
 import { databaseFile } from '../db/open-database.ts';
 import { carrying } from '../db/picture-table.ts';
+import { runningTime, writeRunningTime } from '../db/running-time.ts';
 import { sharedDatabase } from '../db/shared-database.ts';
 import { whenEnding } from '../ending.ts';
 import { printJob } from '../print-house/print-job.ts';
@@ -25,6 +26,9 @@ export function sharedJobs(): Promise<Jobs> {
 async function makeShared(): Promise<Jobs> {
   const db = await sharedDatabase();
   const pools = sharedPools();
+  const running = await runningTime(db);
+  writeRunningTime(running);
+  whenEnding(() => running.write());
   const print = printJob(pools);
   const whole: (order: Parameters<Make>[0]) => Promise<Parameters<Make>[0]> = async (order) => ({
     ...order,
@@ -33,6 +37,7 @@ async function makeShared(): Promise<Jobs> {
   });
   const jobs = makeJobs({
     db,
+    running: running.now,
     files: keptFiles(`${databaseFile()}-sent`),
     lanes: {
       here: {

@@ -179,7 +179,7 @@ async function bringPictures(
     if (picture === undefined || picture.bytes.length === 0) continue;
     await within
       .insertInto('picture')
-      .values(picture)
+      .values({ ...picture, unused_running: null })
       .onConflict((conflict) => conflict.column('hash').doNothing())
       .execute();
   }
