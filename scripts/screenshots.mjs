@@ -81,6 +81,33 @@ async function takeFirstVisit() {
   await shot('first-visit');
 }
 
+/** A backup is looked into after some designs went into the bin and one was renamed; both are taken back. */
+async function takeBackups() {
+  const api = (method, path, data) =>
+    page.request.fetch(`${ADDRESS}api/${path}`, { method, data, headers: { 'x-vetro': 'pictures' } });
+  await api('POST', 'backups');
+  const { ranges } = await (await api('GET', 'shelf')).json();
+  const [first, second, third] = ranges.flatMap(({ designs }) => designs).slice(3);
+  for (const { id } of [first, second]) await api('DELETE', `designs/${id}`);
+  await api('POST', `designs/${third.id}/rename`, { name: `${third.name}, tried` });
+  await page.goto(`${ADDRESS}backups`);
+  await page
+    .getByRole('region', { name: 'Backups' })
+    .getByRole('listitem')
+    .first()
+    .getByRole('button')
+    .click();
+  await page.getByText('3 not the same here').waitFor();
+  await page.locator('img').evaluateAll((all) => Promise.all(all.map((image) => image.decode())));
+  // The folder of this run is no folder of anybody's.
+  await page.getByText(/^In .*backups$/).evaluate((line) => {
+    line.textContent = 'In data/backups';
+  });
+  await shot('backups');
+  for (const { id } of [first, second]) await api('POST', `designs/${id}/restore`);
+  await api('POST', `designs/${third.id}/rename`, { name: third.name });
+}
+
 async function takeBench() {
   await open('Third-class moquette');
   await page
@@ -103,6 +130,7 @@ async function takeBench() {
   await page.goto(`${ADDRESS}sent`);
   await page.getByText(/^Made/).nth(2).waitFor({ timeout: 240_000 });
   await shot('sent');
+  await takeBackups();
   await open('Dining-car marquetry');
   await step('Lay');
   await page.getByRole('button', { name: /^Mirrored both ways.*px$/ }).waitFor();
@@ -125,7 +153,6 @@ async function takeBench() {
   await page.getByRole('region', { name: 'Pieces' }).getByRole('button').nth(1).click();
   await page.getByRole('button', { name: 'Unpin the ticket' }).click();
   await closer(3);
-  await shot('motif-numbers', { x: 36, y: 103, width: 904, height: 660 });
   await open('Waiting-room diamonds');
   await page
     .getByRole('region', { name: 'Plies', exact: true })

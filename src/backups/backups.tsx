@@ -4,11 +4,11 @@ import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tan
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import type { BackupsState, OpenedShelf, TakeRequest } from '../contracts/backups.ts';
-import { bringArchive } from '../kit/bring-archive.ts';
 import { BrokenPage } from '../kit/broken-part.tsx';
 import { PageHeader } from '../kit/page-header.tsx';
 import { Safely } from '../kit/safely.tsx';
 import { Toasts } from '../kit/toasts.tsx';
+import { bringArchive } from '../kit/uploads/bring-archive.ts';
 import { clockText } from '../wording/measures.ts';
 import { takenWords } from '../wording/shelf-words.ts';
 import { BackupList } from './backup-list.tsx';

@@ -153,7 +153,7 @@ export async function vetro(args: readonly string[]): Promise<void> {
     .option('--folder <folder>', 'where it keeps its orders', 'data/print-house')
     .option('--speed <mm>', 'millimetres of cloth that it prints in a second', '50')
     .action((options) =>
-      run(async () => (await import('./print-house-command.ts')).printHouseCommand(options)),
+      run(async () => (await import('./print/print-house-command.ts')).printHouseCommand(options)),
     );
 
   program
@@ -168,7 +168,7 @@ export async function vetro(args: readonly string[]): Promise<void> {
     .option('--house <address>', 'of the print house', `http://127.0.0.1:${PRINT_HOUSE_PORT}`)
     .option('--patience <seconds>', 'how long to wait for a house that does not answer', '60')
     .action((path, options) =>
-      run(async () => (await import('./order-command.ts')).orderCommand(path, options)),
+      run(async () => (await import('./print/order-command.ts')).orderCommand(path, options)),
     );
 
   program
@@ -181,7 +181,7 @@ export async function vetro(args: readonly string[]): Promise<void> {
     .option('--dpi <dpi>', 'pixels per inch', '200')
     .option('--washed', 'as it is when the cloth has shrunk')
     .action((path, options) =>
-      run(async () => (await import('./strike-off-command.ts')).strikeOffCommand(path, options)),
+      run(async () => (await import('./print/strike-off-command.ts')).strikeOffCommand(path, options)),
     );
 
   program

@@ -1,6 +1,6 @@
 import { PICTURE_HEADER, type PictureHeader, pictureHeader } from '../contracts/picture.ts';
 import type { BlockGrid } from '../core/picture/block-grid.ts';
-import { upload } from '../kit/upload.ts';
+import { upload } from '../kit/uploads/upload.ts';
 
 /** A picture that was read, and what it is called. */
 export interface OpenPicture {

@@ -1,6 +1,8 @@
 import { existsSync } from 'node:fs';
 import { CoreError } from '../core/error.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
+import { fillPictures } from './backups/fill-pictures.ts';
+import { backupsFolder } from './backups/keep-backups.ts';
 import { setForeignJournalAside } from './db/journal.ts';
 import { databaseFile, openDatabase } from './db/open-database.ts';
 import { ownDatabase } from './db/own-database.ts';
@@ -49,6 +51,8 @@ export async function prepare({
       await db.destroy();
       throw new CoreError('passphrase/missing', { host });
     }
+    // A backup that was put in the place of the database has its pictures beside the others.
+    await fillPictures(db, [backupsFolder(file)]);
     await clearFoldersOfTheGone();
     await dropUnusedPictures(db, await readRunningTime(db));
     const hung = demo ? await hangDemo(db, now) : 0;

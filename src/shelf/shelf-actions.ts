@@ -71,7 +71,7 @@ export function shelfActions(client: QueryClient) {
       attempt(async () => {
         const waiting = toast.loading('Reading the archive…');
         try {
-          const { bringArchive } = await import('../kit/bring-archive.ts');
+          const { bringArchive } = await import('../kit/uploads/bring-archive.ts');
           const { id } = await bringArchive(file);
           window.location.assign(`/backups?opened=${id}`);
         } finally {

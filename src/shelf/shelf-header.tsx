@@ -1,8 +1,9 @@
-import { Archive, Search, Send, Trash2 } from 'lucide-react';
+import { Search, Send, Trash2 } from 'lucide-react';
 import type { RefObject } from 'react';
 import { FileButton } from '../kit/fields/file-button.tsx';
 import { IconButton } from '../kit/icon-button.tsx';
 import { Mark } from '../kit/mark.tsx';
+import { BackupsLink } from './backups-link.tsx';
 
 interface ShelfHeaderProps {
   /** Designs in the bin. */
@@ -22,9 +23,7 @@ export function ShelfHeader({ binned, picker, onSearch, onBin, onImport, onNew }
       <span className="font-[650] font-heading text-[20px]">Vetro</span>
       <b className="font-semibold">Shelf</b>
       <span className="flex-1" />
-      <a href="/backups" className="button button-plain no-underline">
-        <Archive size={15} aria-hidden="true" /> Backups
-      </a>
+      <BackupsLink />
       <a href="/sent" className="button button-plain no-underline">
         <Send size={15} aria-hidden="true" /> Sent
       </a>

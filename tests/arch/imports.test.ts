@@ -28,9 +28,10 @@ const OUTSIDE: Readonly<Record<string, readonly string[]>> = {
   picture: ['core', 'contracts', 'wording', 'kit'],
   bench: ['core', 'contracts', 'wording', 'kit', 'workers', 'picture'],
   sent: ['core', 'contracts', 'wording', 'kit', 'workers'],
+  backups: ['core', 'contracts', 'wording', 'kit', 'workers'],
   shelf: ['core', 'contracts', 'wording', 'kit', 'workers', 'picture'],
   cli: ['core', 'contracts', 'wording', 'server', 'kit'],
-  pages: ['core', 'contracts', 'wording', 'kit', 'layouts', 'server', 'bench', 'shelf', 'sent'],
+  pages: ['core', 'contracts', 'wording', 'kit', 'layouts', 'server', 'bench', 'shelf', 'sent', 'backups'],
 };
 
 /** What a construction's room may look into; it never sees another construction's. */

@@ -48,7 +48,7 @@ test('a design is brought back from yesterday’s backup, beside what is here an
   }
 
   await page.goto(`${server.address}/`);
-  await page.getByRole('link', { name: 'Backups' }).click();
+  await page.getByRole('link', { name: 'Backups in one place' }).click();
   await expect(page.getByText('Backups lie in one place only.')).toBeVisible();
   await expectAccessible(page, 'backups');
   // One of today was made at the start; the one of yesterday says its day.

@@ -1,8 +1,8 @@
-import { copyFileSync, existsSync, readFileSync } from 'node:fs';
-import BetterSqlite3 from 'better-sqlite3';
+import { copyFileSync, existsSync } from 'node:fs';
 import { CoreError } from '../../core/error.ts';
 import { openDatabase } from '../db/open-database.ts';
-import { databaseOf, findBackup, pictureOf } from './backup-files.ts';
+import { databaseOf, findBackup } from './backup-files.ts';
+import { fillPictures } from './fill-pictures.ts';
 import { digestOf } from './make-backup.ts';
 
 export interface OpenBackupOrder {
@@ -24,17 +24,10 @@ export async function openBackup({ folders, name, file }: OpenBackupOrder): Prom
   const folder = holding.find((each) => isWhole(each, name));
   if (folder === undefined) throw new CoreError('backup/damaged', { name });
   copyFileSync(databaseOf(folder, name), file);
-  const sqlite = new BetterSqlite3(file);
-  const { at, pictures } = findBackup(folder, name);
-  const bring = sqlite.prepare('update picture set bytes = ? where hash = ?');
-  for (const { hash } of pictures) {
-    const path = [folder, ...folders]
-      .map((each) => pictureOf(each, hash))
-      .find((each) => existsSync(each) && digestOf(each) === hash);
-    if (path !== undefined) bring.run(readFileSync(path), hash);
-  }
-  sqlite.close();
-  await (await openDatabase(file)).destroy();
+  const { at } = findBackup(folder, name);
+  const db = await openDatabase(file);
+  await fillPictures(db, [folder, ...folders]);
+  await db.destroy();
   return at;
 }
 

@@ -1,16 +1,16 @@
-import { compile } from '../core/design/compile-design.ts';
-import { pitchOf } from '../core/design/lay/lay-schema.ts';
-import { orderPicture, pixelSize } from '../core/formats/picture-order.ts';
-import { strikeOffPng } from '../core/formats/png/strike-off-png.ts';
-import { parseSheet } from '../core/formats/sheet.ts';
-import { type ShadePrint, shadePrints } from '../core/print/shade-prints.ts';
-import { leftOf, substrateOf } from '../core/print/substrate.ts';
-import { parseResolution } from '../core/units/resolution.ts';
-import { nodeCompressor } from '../server/sending/node-compressor.ts';
-import { writeStream } from '../server/sending/write-stream.ts';
-import { picturesOf } from './pictures-of.ts';
-import { readDesignFile } from './read-design-file.ts';
-import { EXIT } from './run.ts';
+import { compile } from '../../core/design/compile-design.ts';
+import { pitchOf } from '../../core/design/lay/lay-schema.ts';
+import { orderPicture, pixelSize } from '../../core/formats/picture-order.ts';
+import { strikeOffPng } from '../../core/formats/png/strike-off-png.ts';
+import { parseSheet } from '../../core/formats/sheet.ts';
+import { type ShadePrint, shadePrints } from '../../core/print/shade-prints.ts';
+import { leftOf, substrateOf } from '../../core/print/substrate.ts';
+import { parseResolution } from '../../core/units/resolution.ts';
+import { nodeCompressor } from '../../server/sending/node-compressor.ts';
+import { writeStream } from '../../server/sending/write-stream.ts';
+import { picturesOf } from '../pictures-of.ts';
+import { readDesignFile } from '../read-design-file.ts';
+import { EXIT } from '../run.ts';
 
 export interface StrikeOffOptions {
   readonly output: string;

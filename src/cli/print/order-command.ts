@@ -1,15 +1,15 @@
 import { writeFileSync } from 'node:fs';
-import { type PrintAnswer, standingOf } from '../contracts/print-house.ts';
-import { CoreError } from '../core/error.ts';
-import { parseExact } from '../core/exact/parse-exact.ts';
-import { toNumber } from '../core/exact/rational.ts';
-import { type House, orderPrint } from '../server/print-house/order-print.ts';
-import { printOrderOf, tileQuery } from '../server/print-house/print-wish.ts';
-import { makeFile } from '../server/sending/make-file.ts';
-import { standsWords } from '../wording/print-words.ts';
-import { picturesOf } from './pictures-of.ts';
-import { readDesignFile } from './read-design-file.ts';
-import { EXIT, tell } from './run.ts';
+import { type PrintAnswer, standingOf } from '../../contracts/print-house.ts';
+import { CoreError } from '../../core/error.ts';
+import { parseExact } from '../../core/exact/parse-exact.ts';
+import { toNumber } from '../../core/exact/rational.ts';
+import { type House, orderPrint } from '../../server/print-house/order-print.ts';
+import { printOrderOf, tileQuery } from '../../server/print-house/print-wish.ts';
+import { makeFile } from '../../server/sending/make-file.ts';
+import { standsWords } from '../../wording/print-words.ts';
+import { picturesOf } from '../pictures-of.ts';
+import { readDesignFile } from '../read-design-file.ts';
+import { EXIT, tell } from '../run.ts';
 
 export interface OrderOptions {
   readonly output?: string;

@@ -1,4 +1,4 @@
-import { type OpenedShelf, openedSchema } from '../contracts/backups.ts';
+import { type OpenedShelf, openedSchema } from '../../contracts/backups.ts';
 import { upload } from './upload.ts';
 
 /** Sends an archive, and opens it beside the shelf. @throws RequestError */

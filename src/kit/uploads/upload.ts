@@ -1,4 +1,4 @@
-import { RequestError, refusal } from './request.ts';
+import { RequestError, refusal } from '../request.ts';
 
 interface Upload {
   readonly path: string;

@@ -1,8 +1,8 @@
 import { resolve } from 'node:path';
-import { CoreError } from '../core/error.ts';
-import { startPrintHouse } from '../server/print-house/print-house.ts';
-import { EXIT } from './run.ts';
-import { wholeNumber } from './whole-number.ts';
+import { CoreError } from '../../core/error.ts';
+import { startPrintHouse } from '../../server/print-house/print-house.ts';
+import { EXIT } from '../run.ts';
+import { wholeNumber } from '../whole-number.ts';
 
 /** `vetro print-house`: a stand-in for a print house, until it is stopped. */
 export async function printHouseCommand(options: {
