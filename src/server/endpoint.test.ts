@@ -1,8 +1,10 @@
 import { describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
-import { problemSchema } from '../contracts/design.ts';
+import { SAMPLE, sampleDesign } from '../../tests/sample-design.ts';
+import { createRequest, problemSchema } from '../contracts/design.ts';
 import { errorFrom } from '../core/error.ts';
-import { endpoint, MAX_BODY, otherMethods } from './endpoint.ts';
+import { designEndpoint, endpoint, MAX_BODY, otherMethods } from './endpoint.ts';
+import { workHere } from './work/here.ts';
 
 vi.mock('./shared-store.ts', () => ({ sharedStore: () => Promise.resolve({ db: {}, prover: {} }) }));
 
@@ -68,6 +70,26 @@ describe('endpoint', () => {
     expect(JSON.stringify(answer)).not.toContain('secret');
     expect(logged).toHaveBeenCalledOnce();
     logged.mockRestore();
+  });
+
+  it('reads long designs in a thread, and short ones at once', async () => {
+    const asked = vi.spyOn(workHere, 'readBody');
+    const route = designEndpoint({ body: createRequest, run: ({ body }) => Promise.resolve(body.document) });
+    const document = sampleDesign(SAMPLE);
+    const lines = Array.from({ length: 9000 }, (_, at) => [`${at}`, 'a line that was kept']);
+    const long = { ...document, kept: [{ section: 'NOTES', lines }] };
+    for (const [design, times] of [
+      [document, 0],
+      [long, 1],
+    ] as const) {
+      const response = await call(route, post(JSON.stringify({ document: design })));
+      expect(await response.json()).toEqual(design);
+      expect(asked).toHaveBeenCalledTimes(times);
+    }
+    const wrong = { ...long, name: '' };
+    const refused = await call(route, post(JSON.stringify({ document: wrong })));
+    expect(await problem(refused)).toMatchObject({ status: 422, code: 'design/field' });
+    asked.mockRestore();
   });
 
   it('knows no other methods', async () => {

@@ -3,13 +3,16 @@ import type { ReadableStream as NodeStream } from 'node:stream/web';
 import type { APIRoute } from 'astro';
 import type { Kysely } from 'kysely';
 import type { z } from 'zod';
+import type { Design } from '../core/design/design-schema.ts';
 import { fieldFacts } from '../core/design/field-facts.ts';
 import { CoreError } from '../core/error.ts';
-import { isDeep, MAX_DEPTH } from '../core/formats/json-depth.ts';
+import { bodyOf, bodyWithDesign } from './body-with-design.ts';
 import type { Database } from './db/schema.ts';
 import { problemResponse } from './problem.ts';
 import { sharedStore } from './shared-store.ts';
 import type { Store } from './store.ts';
+import { LONG } from './work/read-stored.ts';
+import { sharedPools } from './work/shared-pools.ts';
 
 /** Largest body that is taken, in bytes. */
 export const MAX_BODY = 4_000_000;
@@ -31,12 +34,45 @@ interface Endpoint<Body> {
 
 /** One endpoint: limits and parses the body, runs, answers JSON (or the Response that was made) or a problem. */
 export function endpoint<Body = undefined>({ body, run }: Endpoint<Body>): APIRoute {
+  return routeOf({
+    parse: async (request) =>
+      body === undefined ? (undefined as Body) : parseBody(body, bodyOf(await readText(request))),
+    run,
+  });
+}
+
+/** An endpoint whose body carries a design; a long one is read in a thread, so that nobody else waits for it. */
+export function designEndpoint<Body extends { readonly document: unknown }>({
+  body,
+  run,
+}: {
+  readonly body: z.ZodType<Body>;
+  readonly run: (input: Input<Omit<Body, 'document'> & { readonly document: Design }>) => Promise<unknown>;
+}): APIRoute {
+  return routeOf({
+    parse: async (request) => {
+      const text = await readText(request);
+      const read =
+        text.length <= LONG ? bodyWithDesign(text) : JSON.parse(await sharedPools().readBody(text));
+      return parseBody(body, read) as Omit<Body, 'document'> & { readonly document: Design };
+    },
+    run,
+  });
+}
+
+function routeOf<Body>({
+  parse,
+  run,
+}: {
+  readonly parse: (request: Request) => Promise<Body>;
+  readonly run: (input: Input<Body>) => Promise<unknown>;
+}): APIRoute {
   return async ({ request, params, url }) => {
     try {
-      const parsed = body === undefined ? (undefined as Body) : parseBody(body, await readBody(request));
+      const body = await parse(request);
       const store = await sharedStore();
       const now = new Date().toISOString();
-      const result = await run({ db: store.db, store, params, query: url.searchParams, body: parsed, now });
+      const result = await run({ db: store.db, store, params, query: url.searchParams, body, now });
       if (result instanceof Response) return result;
       return Response.json(result ?? null, { headers: { 'cache-control': 'no-store' } });
     } catch (error) {
@@ -79,15 +115,9 @@ function refuseType(request: Request, type: string): void {
   if (!request.headers.get('content-type')?.startsWith(type)) throw new CoreError('request/type', { type });
 }
 
-async function readBody(request: Request): Promise<unknown> {
+async function readText(request: Request): Promise<string> {
   refuseType(request, 'application/json');
-  const text = new TextDecoder().decode(await readBytes(request, MAX_BODY));
-  if (isDeep(text)) throw new CoreError('request/deep', { most: MAX_DEPTH });
-  try {
-    return JSON.parse(text);
-  } catch {
-    throw new CoreError('request/json');
-  }
+  return new TextDecoder().decode(await readBytes(request, MAX_BODY));
 }
 
 /** The body in memory of its own. */

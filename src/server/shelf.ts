@@ -6,6 +6,7 @@ import { FIRST_PAGE, type ShelfWish } from '../contracts/shelf-wish.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import {
   findDesign,
+  findVersion,
   insertDesign,
   listUnproven,
   nextNumber,
@@ -170,7 +171,7 @@ export async function renameDesign(store: Store, id: string, name: string, now: 
 /** Hangs a design in the range of that name, made when there is none; an empty name is no range. */
 export async function moveDesign(db: Kysely<Database>, id: string, range: string): Promise<void> {
   await inTransaction(db, async (within) => {
-    await findDesign(within, id);
+    await findVersion(within, id);
     await placeInRange(within, id, range === '' ? undefined : await ensureRange(within, range, randomUUID()));
   });
 }

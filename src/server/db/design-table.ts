@@ -3,9 +3,9 @@ import { sql } from 'kysely';
 import type { Summary } from '../../contracts/shelf.ts';
 import { kindOf } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { readDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import type { Proven } from '../proving/proven.ts';
+import { readStored } from '../work/read-stored.ts';
 import { nameKey } from './name-key.ts';
 import type { Database } from './schema.ts';
 import { searchText } from './search-text.ts';
@@ -30,7 +30,22 @@ export async function findDesign(db: Kysely<Database>, id: string): Promise<Stor
     .executeTakeFirst();
   if (row === undefined) throw new CoreError('design/missing', { id: id.slice(0, 60) });
   const { version, updated_at: updatedAt, document } = row;
-  return { id, version, updatedAt, document: readDesignText(document) };
+  return { id, version, updatedAt, document: await readStored(document) };
+}
+
+/** What is stored of a design, without its document. @throws CoreError "design/missing" */
+export async function findVersion(
+  db: Kysely<Database>,
+  id: string,
+): Promise<Pick<StoredDesign, 'version' | 'updatedAt'>> {
+  const row = await db
+    .selectFrom('design')
+    .select(['version', 'updated_at as updatedAt'])
+    .where('id', '=', id)
+    .where('deleted_at', 'is', null)
+    .executeTakeFirst();
+  if (row === undefined) throw new CoreError('design/missing', { id: id.slice(0, 60) });
+  return row;
 }
 
 /** A design and what is proven of it so far. */
@@ -81,14 +96,14 @@ export async function findBinned(db: Kysely<Database>, id: string): Promise<Desi
     .where('deleted_at', 'is not', null)
     .executeTakeFirst();
   if (row === undefined) throw new CoreError('design/missing', { id: id.slice(0, 60) });
-  return readDesignText(row.document);
+  return readStored(row.document);
 }
 
 /** The document of a design, in the bin or not. @throws CoreError "design/missing", or of `readDesignText` */
 export async function findHeld(db: Kysely<Database>, id: string): Promise<Design> {
   const row = await db.selectFrom('design').select('document').where('id', '=', id).executeTakeFirst();
   if (row === undefined) throw new CoreError('design/missing', { id: id.slice(0, 60) });
-  return readDesignText(row.document);
+  return readStored(row.document);
 }
 
 /** Deletes one design of the bin, or all of them, for ever. @throws CoreError "design/missing" for one that is not there */
@@ -159,8 +174,7 @@ export async function updateDesign(
     .where('deleted_at', 'is', null)
     .executeTakeFirst();
   if (numUpdatedRows === 1n) return { id, version: version + 1, updatedAt: now };
-  const current = await findDesign(db, id);
-  throw new CoreError('design/stale', { version: current.version, updatedAt: current.updatedAt });
+  throw new CoreError('design/stale', await findVersion(db, id));
 }
 
 /**

@@ -1,9 +1,10 @@
 import type { Kysely, Selectable } from 'kysely';
 import { JOB_STATES, type Job } from '../../contracts/job.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { readDesign, readDesignText, writeDesignText } from '../../core/design/read-design.ts';
+import { readDesign, writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError, errorFrom, type Facts } from '../../core/error.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
+import { readStored } from '../work/read-stored.ts';
 import type { Database, JobTable, Lane } from './schema.ts';
 
 /** Most jobs that wait. */
@@ -116,7 +117,7 @@ export async function beginNext(db: Kysely<Database>, lane: Lane, now: string): 
   if (row === undefined) return undefined;
   return {
     id: row.id,
-    document: readDesignText(row.document),
+    document: await readStored(row.document),
     others: readOthers(row.others),
     file: row.file,
     query: row.query,
@@ -239,7 +240,7 @@ export async function findJobOrder(
   if (row === undefined) throw new CoreError('job/missing');
   return {
     designId: row.design_id,
-    design: readDesignText(row.document),
+    design: await readStored(row.document),
     others: readOthers(row.others),
     file: row.file,
     query: row.query,

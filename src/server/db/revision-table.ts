@@ -1,8 +1,8 @@
 import type { Kysely, Transaction } from 'kysely';
 import type { Revision } from '../../contracts/revision.ts';
 import type { Design } from '../../core/design/design-schema.ts';
-import { readDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
+import { readStored } from '../work/read-stored.ts';
 import type { Database } from './schema.ts';
 
 /** Milliseconds of work that one unnamed state stands for. */
@@ -34,7 +34,7 @@ export async function findRevision(
     .where('id', '=', id)
     .executeTakeFirst();
   if (row === undefined) throw new CoreError('revision/missing', { id: id.slice(0, 60) });
-  return { ...row, document: readDesignText(row.document) };
+  return { ...row, document: await readStored(row.document) };
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { Kysely } from 'kysely';
 import type { OpenedShelf, OtherDesign, Standing } from '../../contracts/backups.ts';
-import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
 import type { Database } from '../db/schema.ts';
+import { readStored } from '../work/read-stored.ts';
 
 interface Compared {
   readonly here: Kysely<Database>;
@@ -73,7 +73,7 @@ async function standingOf(
 ): Promise<Standing> {
   const { id } = theirs;
   const [documentThere, documentHere] = [await documentOf(there, id), await documentOf(here, id)];
-  if (isAlike(documentThere, documentHere)) {
+  if (await isAlike(documentThere, documentHere)) {
     return ours.deleted_at !== null && theirs.deleted_at === null ? 'binned' : 'same';
   }
   if (ours.deleted_at !== null && theirs.deleted_at === null) return 'binned';
@@ -93,10 +93,11 @@ async function documentOf(db: Kysely<Database>, id: string): Promise<string> {
 }
 
 /** Documents are alike where they say the same, whatever version of Vetro wrote them. */
-export function isAlike(one: string, other: string): boolean {
+export async function isAlike(one: string, other: string): Promise<boolean> {
   if (one === other) return true;
   try {
-    return writeDesignText(readDesignText(one)) === writeDesignText(readDesignText(other));
+    const [first, second] = await Promise.all([readStored(one), readStored(other)]);
+    return JSON.stringify(first) === JSON.stringify(second);
   } catch {
     return false;
   }
@@ -109,7 +110,8 @@ async function isState(db: Kysely<Database>, designId: string, document: string)
     .select('document')
     .where('design_id', '=', designId)
     .execute();
-  return states.some((each) => isAlike(each.document, document));
+  for (const state of states) if (await isAlike(state.document, document)) return true;
+  return false;
 }
 
 async function countEmptyPictures(db: Kysely<Database>): Promise<number> {

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { Kysely, Selectable, Transaction } from 'kysely';
 import type { Taken, TakeRequest } from '../../contracts/backups.ts';
-import { readDesignText } from '../../core/design/read-design.ts';
 import { columnsOf, nextNumber } from '../db/design-table.ts';
 import { inTransaction } from '../db/in-transaction.ts';
 import { ensureRange, listRanges, placeInRange } from '../db/range-table.ts';
 import { keepStored } from '../db/revision-table.ts';
 import type { Database, DesignTable } from '../db/schema.ts';
 import { writeSetting } from '../db/setting-table.ts';
+import { readStored } from '../work/read-stored.ts';
 import { isMoved } from './archive-format.ts';
 import { isAlike } from './compare-shelves.ts';
 
@@ -75,7 +75,7 @@ async function rangesOf(db: Kysely<Database>): Promise<ReadonlyMap<string, strin
 async function addBeside(taking: Taking, row: Row): Promise<void> {
   const { within, now } = taking;
   const id = randomUUID();
-  const design = { ...readDesignText(row.document), number: await nextNumber(within, 'V') };
+  const design = { ...(await readStored(row.document)), number: await nextNumber(within, 'V') };
   await within
     .insertInto('design')
     .values({
@@ -114,7 +114,7 @@ async function putInPlace(taking: Taking, row: Row): Promise<'added' | 'replaced
   }
   const deletedAt = row.deleted_at !== null && taking.whole ? row.deleted_at : null;
   await within.updateTable('design').set({ deleted_at: null }).where('id', '=', id).execute();
-  const alike = isAlike(known.document, row.document);
+  const alike = await isAlike(known.document, row.document);
   if (!alike) {
     await keepStored(within, { designId: id, id: randomUUID(), now, name: '' });
     const { name, name_key, number, kind, document } = row;

@@ -80,6 +80,8 @@ export interface Pools {
   readonly keep: (bytes: Uint8Array<ArrayBuffer>) => Promise<ReadyPicture>;
   readonly pixels: (file: Uint8Array<ArrayBuffer>) => Promise<Omit<Picture, 'file'>>;
   readonly prove: (design: Design, signal: AbortSignal) => Promise<Proven>;
+  readonly read: Task<'read'>;
+  readonly readBody: Task<'readBody'>;
   readonly backUp: Task<'backUp'>;
   readonly openBackup: Task<'openBackup'>;
   readonly writeArchive: Task<'writeArchive'>;
@@ -165,7 +167,9 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
     picture: (bytes) => run('pictures', 'picture', bytes, { transferList: [bytes.buffer] }),
     keep: (bytes) => run('pictures', 'keep', bytes, { transferList: [bytes.buffer] }),
     pixels: (file) => run('pictures', 'pixels', file, { transferList: [file.buffer] }),
-    prove: (design, signal) => run('proofs', 'prove', design, { signal }).catch(unchecked),
+    prove: (design, signal) => run('proofs', 'prove', { ...design, kept: [] }, { signal }).catch(unchecked),
+    read: (text) => run('small', 'read', text),
+    readBody: (text) => run('small', 'readBody', text),
     backUp: (order) => run('shelves', 'backUp', order),
     openBackup: (order) => run('shelves', 'openBackup', order),
     writeArchive: (order) => run('shelves', 'writeArchive', order),

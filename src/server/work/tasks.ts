@@ -1,9 +1,11 @@
 import type { MessagePort } from 'node:worker_threads';
 import type { PrintOrder } from '../../contracts/print-house.ts';
 import type { Design } from '../../core/design/design-schema.ts';
+import { readDesignText } from '../../core/design/read-design.ts';
 import { NO_PICTURES, type Picture, type Pictures } from '../../core/shape/picture.ts';
 import type { MadeBackup, WholeBackupOrder } from '../backups/backup-task.ts';
 import type { OpenBackupOrder } from '../backups/open-backup.ts';
+import { bodyWithDesign } from '../body-with-design.ts';
 import type { ReadyPicture } from '../pictures/keep-picture.ts';
 import type { PackedPicture } from '../pictures/pack-picture.ts';
 import { printOrderOf, tileQuery } from '../print-house/print-wish.ts';
@@ -82,6 +84,10 @@ export const TASKS = {
     await writeStream(path, pieces, 'tile.png');
     return order;
   },
+  /** A document as text, as it is read: up to date, in order, and without what does not belong in it. */
+  read: async (text: string): Promise<string> => JSON.stringify(readDesignText(text)),
+  /** A request's body as text, whose document is read. */
+  readBody: async (text: string): Promise<string> => JSON.stringify(bodyWithDesign(text)),
   // Only a thread that reads pictures loads what reads them.
   picture: async (bytes: Uint8Array): Promise<PackedPicture> =>
     (await import('../pictures/pack-picture.ts')).packPicture(bytes),

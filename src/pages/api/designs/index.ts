@@ -1,11 +1,9 @@
 import { createRequest } from '../../../contracts/design.ts';
-import { readDesign } from '../../../core/design/read-design.ts';
-import { endpoint, otherMethods } from '../../../server/endpoint.ts';
+import { designEndpoint, otherMethods } from '../../../server/endpoint.ts';
 import { addDesign } from '../../../server/shelf.ts';
 
-export const POST = endpoint({
+export const POST = designEndpoint({
   body: createRequest,
-  run: ({ store, body, now }) =>
-    addDesign(store, { design: readDesign(body.document), rangeId: body.rangeId, now }),
+  run: ({ store, body, now }) => addDesign(store, { design: body.document, rangeId: body.rangeId, now }),
 });
 export const ALL = otherMethods;
