@@ -27,11 +27,16 @@ export async function answerFile(
   const same = meant === String(version);
   const saved = query.has('save');
   if (saved && meant !== null && !same) throw new CoreError('design/stale', { version, updatedAt });
-  const make = async () => sharedPools().file(await carrying(db, document), file, query);
+  const make = async () => sharedPools().file(await carrying(db, partShown(document, file)), file, query);
   const response =
     file === 'swatch.png' && same ? await swatches.answer(`${id}?${query}`, make) : await make();
   response.headers.set('cache-control', same && !saved ? FOR_EVER : 'no-store');
   return response;
+}
+
+/** A picture shows nothing of what other programs' files said, which may be long. */
+function partShown(design: Design, file: string): Design {
+  return /\.(png|jpg|webp|tif)$/.test(file) ? { ...design, kept: [] } : design;
 }
 
 /** A crop of an earlier state of a design, which never changes. @throws CoreError "server/busy", or as `sendFile` */
@@ -40,7 +45,11 @@ export async function answerSwatch(
   document: Design,
   query: URLSearchParams,
 ): Promise<Response> {
-  const response = await sharedPools().file(await carrying(db, document), 'swatch.png', query);
+  const response = await sharedPools().file(
+    await carrying(db, partShown(document, 'swatch.png')),
+    'swatch.png',
+    query,
+  );
   response.headers.set('cache-control', FOR_EVER);
   return response;
 }
