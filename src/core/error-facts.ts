@@ -287,6 +287,7 @@ export interface ErrorFacts {
 
   'request/broken': None;
   'request/deep': Of<'most'>;
+  'request/stalled': Of<'seconds'>;
   'request/field': FieldFacts;
   'request/foreign': None;
   'request/host': Of<'host'>;

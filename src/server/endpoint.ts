@@ -1,11 +1,10 @@
-import { Readable } from 'node:stream';
-import type { ReadableStream as NodeStream } from 'node:stream/web';
 import type { APIRoute } from 'astro';
 import type { Kysely } from 'kysely';
 import type { z } from 'zod';
 import type { Design } from '../core/design/design-schema.ts';
 import { fieldFacts } from '../core/design/field-facts.ts';
 import { CoreError } from '../core/error.ts';
+import { bodyBytes } from './body-bytes.ts';
 import { bodyOf, bodyWithDesign } from './body-with-design.ts';
 import type { Database } from './db/schema.ts';
 import { problemResponse } from './problem.ts';
@@ -94,7 +93,7 @@ export function binaryEndpoint({
   return async ({ request }) => {
     try {
       refuseType(request, 'application/octet-stream');
-      return await run(() => readBytes(request, most));
+      return await run(() => bodyBytes(request, { most }));
     } catch (error) {
       return endOf(request, error);
     }
@@ -117,28 +116,7 @@ function refuseType(request: Request, type: string): void {
 
 async function readText(request: Request): Promise<string> {
   refuseType(request, 'application/json');
-  return new TextDecoder().decode(await readBytes(request, MAX_BODY));
-}
-
-/** The body in memory of its own. */
-async function readBytes(request: Request, most: number): Promise<Uint8Array<ArrayBuffer>> {
-  const tooLarge = new CoreError('request/too-large', { most });
-  if (Number(request.headers.get('content-length')) > most) throw tooLarge;
-  const pieces: Uint8Array[] = [];
-  let size = 0;
-  const body = request.body === null ? [] : Readable.fromWeb(request.body as NodeStream<Uint8Array>);
-  for await (const piece of body as AsyncIterable<Uint8Array>) {
-    size += piece.length;
-    if (size > most) throw tooLarge;
-    pieces.push(piece);
-  }
-  const bytes = new Uint8Array(size);
-  let at = 0;
-  for (const piece of pieces) {
-    bytes.set(piece, at);
-    at += piece.length;
-  }
-  return bytes;
+  return new TextDecoder().decode(await bodyBytes(request, { most: MAX_BODY }));
 }
 
 /** What a query asks for. @throws CoreError "request/field" */

@@ -22,6 +22,7 @@ const STATUS: Readonly<Record<string, number>> = {
   'backup/failed': 507,
   'request/too-large': 413,
   'request/broken': 400,
+  'request/stalled': 408,
   'request/json': 400,
   'request/field': 400,
   'request/foreign': 403,

@@ -7,6 +7,7 @@ export const SERVER_SENTENCES = {
   'revision/missing': () => 'That earlier state is not kept any more.',
   'range/missing': () => 'That range is not on the shelf.',
   'request/too-large': ({ most }) => `That is too large to be taken: at most ${most} bytes.`,
+  'request/stalled': ({ seconds }) => `Nothing came for ${seconds} seconds. Send it again.`,
   'request/broken': () => 'That was no request that can be read.',
   'request/json': () => 'The request was not JSON.',
   'request/missing': () => 'There is nothing at this address.',
