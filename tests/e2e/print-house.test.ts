@@ -91,7 +91,10 @@ test('a strike-off is ordered on the bench, jams, and is laid beside the design;
   const strikeOff = orders.getByRole('button', { name: 'Order a strike-off' });
   await expect(strikeOff).toBeEnabled();
   await strikeOff.focus();
-  await page.keyboard.press('Enter');
+  // The second press follows at once, before any order can be answered.
+  await strikeOff.evaluate((button: HTMLButtonElement) =>
+    button.addEventListener('click', () => button.click(), { once: true }),
+  );
   await page.keyboard.press('Enter');
   await expect(orders).toContainText('of 2000 mm');
   await expect(strikeOff).toBeFocused();
