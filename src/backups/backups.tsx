@@ -1,9 +1,9 @@
 import '../workers/no-eval.ts';
 
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import type { BackupsState, OpenedShelf, TakeRequest } from '../contracts/backups.ts';
+import type { BackupsState, OpenedShelf, Taken, TakeRequest } from '../contracts/backups.ts';
 import { BrokenPage } from '../kit/broken-part.tsx';
 import { PageHeader } from '../kit/page-header.tsx';
 import { Safely } from '../kit/safely.tsx';
@@ -51,12 +51,7 @@ function OpenBackups({ initial }: { initial: BackupsState }) {
   const [opened, setOpened] = useState<{ readonly name: string; readonly shelf: OpenedShelf }>();
   const [busy, setBusy] = useState('');
   const id = opened?.shelf.id;
-  const { data: taken } = useQuery({
-    queryKey: ['taken', id],
-    queryFn: () => howFar(id!),
-    enabled: id !== undefined,
-    refetchInterval: ({ state: { data } }) => (data?.state === 'taking' ? ASK_AGAIN : false),
-  });
+  const [taken, setTaken] = useState<Taken>();
   /** Does one thing at a time, and tells what went wrong. */
   const act = async (words: string, work: () => Promise<void>) => {
     setBusy(words);
@@ -72,11 +67,34 @@ function OpenBackups({ initial }: { initial: BackupsState }) {
     act('Reading the archive…', async () => {
       setOpened({ name: '', shelf: await bringArchive(await archiveOf(files)) });
     });
-  const take = (wish: TakeRequest) =>
-    act('', async () => {
-      await takeFrom(id!, wish);
-      await queries.invalidateQueries({ queryKey: ['taken', id] });
+  const compare = useCallback(async () => {
+    if (id === undefined) return;
+    const shelf = await lookAgain(id);
+    setOpened((was) => (was?.shelf.id === id ? { ...was, shelf } : was));
+  }, [id]);
+  const take = async (wish: TakeRequest): Promise<boolean> => {
+    let isTaken = false;
+    await act('Taking…', async () => {
+      let now = await takeFrom(id!, wish);
+      for (; now.state === 'taking'; now = await howFar(id!)) {
+        setTaken(now);
+        await new Promise((later) => setTimeout(later, ASK_AGAIN));
+      }
+      setTaken(undefined);
+      isTaken = now.state === 'taken';
+      if (now.state === 'taken') toast.success(takenWords(now), { duration: 20_000 });
+      if (now.state === 'stopped') toast('Stopped. Nothing was changed.');
+      if (now.state === 'failed') toast.error(now.problem, { duration: 20_000 });
+      await compare();
     });
+    return isTaken;
+  };
+  // Whoever comes back may have worked on the shelf meanwhile.
+  useEffect(() => {
+    const look = () => void compare().catch(() => undefined);
+    window.addEventListener('focus', look);
+    return () => window.removeEventListener('focus', look);
+  }, [compare]);
   // A shelf that was brought elsewhere is looked at here.
   useEffect(() => {
     const brought = new URLSearchParams(window.location.search).get('opened');
@@ -86,16 +104,6 @@ function OpenBackups({ initial }: { initial: BackupsState }) {
       (error: Error) => toast.error(error.message),
     );
   }, []);
-  // What is taken is told once, and compared anew.
-  const end = taken?.state;
-  useEffect(() => {
-    if (id === undefined || end === undefined || end === 'ready' || end === 'taking') return;
-    if (end === 'taken') toast.success(takenWords(client.getQueryData(['taken', id])!), { duration: 20_000 });
-    if (end === 'stopped') toast('Stopped. Nothing was changed.');
-    if (end === 'failed') toast.error((client.getQueryData(['taken', id]) as { problem: string }).problem);
-    void lookAgain(id).then((shelf) => setOpened((was) => was && { ...was, shelf }));
-    void queries.invalidateQueries({ queryKey: STATE });
-  }, [end, id, queries]);
   const [last] = state.backups;
   return (
     <>
@@ -165,7 +173,7 @@ function OpenBackups({ initial }: { initial: BackupsState }) {
             key={opened.shelf.id}
             shelf={opened.shelf}
             taken={taken}
-            onTake={(wish) => void take(wish)}
+            onTake={take}
             onStop={() => void stopTaking(opened.shelf.id)}
           />
         )}

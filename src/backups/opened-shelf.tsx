@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { OpenedShelf, OtherDesign, Taken, TakeRequest, Taking } from '../contracts/backups.ts';
 import { TAKING_RULES, type TakingRule, takingBy, wishOf } from '../contracts/taking-rule.ts';
 import { clockText, plural } from '../wording/measures.ts';
@@ -9,7 +9,8 @@ interface OpenedShelfViewProps {
   readonly shelf: OpenedShelf;
   /** How far taking is; undefined while nothing is taken. */
   readonly taken: Taken | undefined;
-  readonly onTake: (wish: TakeRequest) => void;
+  /** @returns whether all of it was taken */
+  readonly onTake: (wish: TakeRequest) => Promise<boolean>;
   readonly onStop: () => void;
 }
 
@@ -29,14 +30,23 @@ export function OpenedShelfView({ shelf, taken, onTake, onStop }: OpenedShelfVie
   const takingOf = (design: OtherDesign): Taking =>
     own[design.id] ?? (kind === 'archive' ? takingBy(rule, design) : 'skip');
   const chosen = differing.filter((each) => takingOf(each) !== 'skip');
+  const changed = designs.filter(({ standing }) => ['here', 'there', 'both'].includes(standing)).length;
   const missing = differing.filter(({ standing }) => standing === 'new' || standing === 'binned');
   const choose = (some: readonly OtherDesign[]) =>
     setOwn({ ...own, ...Object.fromEntries(some.map(({ id }) => [id, 'replace' as const])) });
+  /** What was taken is not offered again by itself: one that hangs beside is there already. */
+  const take = async (wish: TakeRequest) => {
+    if (!(await onTake(wish))) return;
+    setOwn((was) => ({ ...was, ...Object.fromEntries(chosen.map(({ id }) => [id, 'skip' as const])) }));
+  };
   const brought = kind === 'backup' ? 'Bring back' : 'Bring in';
   const isTaking = taken?.state === 'taking';
   const name = kind === 'backup' ? `The shelf, ${clockText(shelf.at)}` : shelf.title || 'Designs of a folder';
+  const here = useRef<HTMLElement>(null);
+  // Where it lies below the list, it is brought into sight.
+  useEffect(() => here.current?.scrollIntoView({ block: 'nearest' }), []);
   return (
-    <section aria-label={name} className="rounded-card bg-paper px-6 py-5">
+    <section ref={here} aria-label={name} className="rounded-card bg-paper px-6 py-5">
       <h2 className="m-0 text-[20px]">{name}</h2>
       <p className="mt-1 mb-3 text-ash">
         {kind === 'archive' && shelf.at !== '' && `Exported ${clockText(shelf.at)}. `}
@@ -110,7 +120,7 @@ export function OpenedShelfView({ shelf, taken, onTake, onStop }: OpenedShelfVie
           type="button"
           className="button button-go"
           disabled={isTaking || chosen.length === 0}
-          onClick={() => onTake(wishOf(shelf, (each) => (isMeant(each) ? takingOf(each) : 'skip')))}
+          onClick={() => void take(wishOf(shelf, (each) => (isMeant(each) ? takingOf(each) : 'skip')))}
         >
           {brought} {chosen.length > 0 && plural(chosen.length, 'design')}
         </button>
@@ -122,11 +132,11 @@ export function OpenedShelfView({ shelf, taken, onTake, onStop }: OpenedShelfVie
             onClick={() => {
               if (!sure) return setSure(true);
               setSure(false);
-              onTake({ whole: true, choices: {} });
+              void take({ whole: true, choices: {} });
             }}
           >
             {sure
-              ? `Yes, ${plural(onlyHere.length, 'newer design')} into the bin`
+              ? `Yes: ${changed} replaced, ${onlyHere.length} newer into the bin`
               : 'The whole shelf as it was'}
           </button>
         )}
@@ -139,7 +149,7 @@ export function OpenedShelfView({ shelf, taken, onTake, onStop }: OpenedShelfVie
           </>
         )}
         <span className="text-[12.5px] text-ash">
-          What is replaced stays as an earlier state{kind === 'backup' ? ', and is backed up first' : ''}.
+          What is replaced stays as an earlier state, and is backed up first.
         </span>
       </div>
     </section>

@@ -25,8 +25,8 @@ export const openBackup = async (name: string): Promise<OpenedShelf> =>
 export const lookAgain = async (id: string): Promise<OpenedShelf> =>
   openedSchema.parse(await request('GET', `/api/opened/${id}`));
 
-export const takeFrom = (id: string, wish: TakeRequest): Promise<unknown> =>
-  request('POST', `/api/opened/${id}/take`, wish);
+export const takeFrom = async (id: string, wish: TakeRequest): Promise<Taken> =>
+  takenSchema.parse(await request('POST', `/api/opened/${id}/take`, wish));
 
 export const howFar = async (id: string): Promise<Taken> =>
   takenSchema.parse(await request('GET', `/api/opened/${id}/take`));

@@ -2,10 +2,10 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PNG } from 'pngjs';
-import { afterAll, beforeAll, expect, it, vi } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { cliSaid as vetro } from '../../tests/cli-said.ts';
 import { PLAID_STARTS } from '../core/design/plaid/plaid-starts.ts';
 import { STRIPE_STARTS } from '../core/design/stripe/stripe-starts.ts';
-import { vetro as command } from './program.ts';
 
 const FOLDER = mkdtempSync(join(tmpdir(), 'vetro-cli-'));
 const SHADES = 'A=#20304a,B=#c8a24a,C=#f4efe2';
@@ -14,24 +14,6 @@ const SHADES = 'A=#20304a,B=#c8a24a,C=#f4efe2';
 const before = process.cwd();
 beforeAll(() => process.chdir(FOLDER));
 afterAll(() => process.chdir(before));
-
-/** What a command line answers. Here it runs in this process, which `tests/e2e/command-line.test.ts` does not. */
-async function vetro(...args: readonly string[]): Promise<{ status: number; out: string; err: string }> {
-  const said = { out: '', err: '' };
-  const hear = (where: 'out' | 'err') => (text: string | Uint8Array) => {
-    said[where] += String(text);
-    return true;
-  };
-  vi.spyOn(process.stdout, 'write').mockImplementation(hear('out'));
-  vi.spyOn(process.stderr, 'write').mockImplementation(hear('err'));
-  try {
-    await command(args);
-    return { status: Number(process.exitCode ?? 0), ...said };
-  } finally {
-    process.exitCode = undefined;
-    vi.restoreAllMocks();
-  }
-}
 
 function read(name: string): Buffer {
   return readFileSync(join(FOLDER, name));

@@ -1,9 +1,9 @@
 import { Command, CommanderError, Option } from 'commander';
 import { LOOM_PORT } from '../contracts/loom-port.ts';
 import { PRINT_HOUSE_PORT } from '../contracts/print-house-port.ts';
-import { TAKING_RULES } from '../contracts/taking-rule.ts';
 import { density } from './density-option.ts';
 import { EXIT, run } from './run.ts';
+import { addShelfCommands } from './shelf-program.ts';
 import { addTryCommand } from './try-program.ts';
 
 /** Options that each say how boxes are set side by side; a design takes one of them. */
@@ -49,58 +49,7 @@ export async function vetro(args: readonly string[]): Promise<void> {
     .description('set the passphrase that Vetro asks for when HOST lets other machines reach it')
     .action(() => run(async () => (await import('./passphrase-command.ts')).passphraseCommand()));
 
-  program
-    .command('backup')
-    .description('make a backup of the shelf now')
-    .action(() => run(async () => (await import('./shelf-commands.ts')).backupCommand()));
-
-  program
-    .command('restore')
-    .description('list backups, what one holds that is missing or different now, or bring it back')
-    .argument('[backup]', 'its name, or “last”; left out, all are listed')
-    .option(
-      '--design <name>',
-      'a design by its name or number; may be said again',
-      (each, all: string[]) => [...all, each],
-      [],
-    )
-    .option('--range <name>', 'all designs of a range')
-    .addOption(
-      new Option('--all', 'the whole shelf as it was; what came since goes into the bin').conflicts([
-        'design',
-        'range',
-        'beside',
-      ]),
-    )
-    .option('--beside', 'beside what is here, instead of in its place')
-    .action((backup, options) =>
-      run(async () => (await import('./shelf-commands.ts')).restoreCommand(backup, options)),
-    );
-
-  const shelf = program.command('shelf').description('move a whole shelf, or a range of it');
-  shelf
-    .command('export')
-    .description('write the shelf as an archive: designs with their states, ranges, pictures, settings')
-    .argument('<file>', 'zip to write')
-    .option('--bin', 'with what lies in the bin')
-    .option('--range <name>', 'one range alone')
-    .action((path, options) =>
-      run(async () => (await import('./shelf-commands.ts')).exportShelfCommand(path, options)),
-    );
-  shelf
-    .command('import')
-    .description('bring an archive, or a folder of design documents, onto the shelf')
-    .argument('<archive>', 'zip or folder')
-    .addOption(
-      new Option('--rule <rule>', 'for designs that are here and not the same')
-        .choices(TAKING_RULES)
-        .default('skip'),
-    )
-    .option('--range <name>', 'one range of it alone')
-    .option('--preview', 'list what is new, the same or changed, and take nothing')
-    .action((path, options) =>
-      run(async () => (await import('./shelf-commands.ts')).importShelfCommand(path, options)),
-    );
+  addShelfCommands(program);
 
   program
     .command('facts')

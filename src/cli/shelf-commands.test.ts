@@ -2,13 +2,13 @@ import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSy
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { cliSaid as vetro } from '../../tests/cli-said.ts';
 import { hangSome } from '../../tests/shelf-with-pictures.ts';
 import { storeOf } from '../../tests/store-of.ts';
 import { binDesign, emptyBin, findDesign } from '../server/db/design-table.ts';
 import { openDatabase } from '../server/db/open-database.ts';
 import { ownDatabase } from '../server/db/own-database.ts';
 import { readShelf, saveDesign } from '../server/shelf.ts';
-import { vetro as command } from './program.ts';
 
 const NOW = '2026-03-02T10:00:00.000Z';
 
@@ -38,25 +38,6 @@ const names = () =>
   onShelf(async (db) =>
     (await readShelf(db)).ranges.flatMap(({ designs }) => designs.map(({ name }) => name)),
   );
-
-async function vetro(...args: readonly string[]): Promise<{ status: number; out: string; err: string }> {
-  const said = { out: '', err: '' };
-  vi.spyOn(process.stdout, 'write').mockImplementation((text) => {
-    said.out += String(text);
-    return true;
-  });
-  vi.spyOn(process.stderr, 'write').mockImplementation((text) => {
-    said.err += String(text);
-    return true;
-  });
-  try {
-    await command(args);
-    return { status: Number(process.exitCode ?? 0), ...said };
-  } finally {
-    process.exitCode = undefined;
-    vi.restoreAllMocks();
-  }
-}
 
 it('a design is brought back from a backup, beside what is here or in its place', async () => {
   const { out } = await vetro('backup');

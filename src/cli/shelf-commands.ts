@@ -10,6 +10,7 @@ import { listBackups } from '../server/backups/backup-files.ts';
 import { backUp } from '../server/backups/backup-task.ts';
 import { backupsFolder, keepBackups } from '../server/backups/keep-backups.ts';
 import { openBackup } from '../server/backups/open-backup.ts';
+import { checkSecond } from '../server/backups/second-place.ts';
 import { setForeignJournalAside } from '../server/db/journal.ts';
 import { databaseFile, openDatabase } from '../server/db/open-database.ts';
 import { ownDatabase, ownIfFree } from '../server/db/own-database.ts';
@@ -24,6 +25,10 @@ import { STANDING_WORDS, takenWords } from '../wording/shelf-words.ts';
 import { EXIT } from './run.ts';
 
 const now = () => new Date().toISOString();
+const keeperOf = (db: Kysely<Database>) => {
+  const file = databaseFile();
+  return keepBackups({ db, file, folder: backupsFolder(file), backUp, checkSecond, now });
+};
 const say = (line: string) => process.stdout.write(`${line}\n`);
 
 /** `vetro backup`: makes one now, beside a server too. */
@@ -33,7 +38,7 @@ export async function backupCommand(): Promise<number> {
   try {
     const db = await openDatabase(file);
     try {
-      const keeper = keepBackups({ db, file, folder: backupsFolder(file), backUp, now });
+      const keeper = keeperOf(db);
       const { name, designs, states, bytes } = await keeper.make();
       say(
         `${name}: ${designs} designs, ${states} earlier states, ${bytesText(bytes)}, in ${backupsFolder(file)}`,
@@ -65,8 +70,7 @@ export async function restoreCommand(backup: string | undefined, options: Restor
     return EXIT.fine;
   }
   return besideOwn(async (here, folder) => {
-    const file = databaseFile();
-    const keeper = keepBackups({ db: here, file, folder: backupsFolder(file), backUp, now });
+    const keeper = keeperOf(here);
     const folders = await keeper.folders();
     const name = backup === 'last' ? (listBackups(folders[0]!)[0]?.name ?? backup) : backup;
     await openBackup({ folders, name, file: join(folder, 'shelf.db') });
@@ -89,7 +93,6 @@ export async function restoreCommand(backup: string | undefined, options: Restor
       file: join(folder, 'shelf.db'),
       kind: 'backup',
       wish,
-      before: () => keeper.make(),
     });
   });
 }
@@ -140,7 +143,7 @@ export function importShelfCommand(
       const isMeant = (each: OtherDesign) => range === undefined || each.range === range;
       return wishOf(compared, (each) => (isMeant(each) ? takingBy(rule, each) : 'skip'));
     };
-    return takeOrList({ here, file, kind: 'archive', wish, before: () => Promise.resolve() });
+    return takeOrList({ here, file, kind: 'archive', wish });
   });
 }
 
@@ -171,10 +174,9 @@ interface Take {
   readonly kind: OpenedShelf['kind'];
   /** What is taken of it; undefined lists it. */
   readonly wish: (compared: Compared) => Wish | undefined;
-  readonly before: () => Promise<unknown>;
 }
 
-async function takeOrList({ here, file, kind, wish, before }: Take): Promise<number> {
+async function takeOrList({ here, file, kind, wish }: Take): Promise<number> {
   const there = await openDatabase(file);
   try {
     const compared = await compareShelves({ here, there, isEarlier: kind === 'backup' });
@@ -185,7 +187,8 @@ async function takeOrList({ here, file, kind, wish, before }: Take): Promise<num
       }
       return EXIT.fine;
     }
-    await before();
+    // What is replaced is backed up first.
+    await keeperOf(here).make();
     const { signal } = new AbortController();
     say(takenWords(await takeDesigns({ ...taken, here, there, now: now(), told: () => {}, signal })));
     return EXIT.fine;

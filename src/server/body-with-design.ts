@@ -1,4 +1,3 @@
-import type { Design } from '../core/design/design-schema.ts';
 import { readDesign } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
 import { isDeep, MAX_DEPTH } from '../core/formats/json-depth.ts';
@@ -14,8 +13,8 @@ export function bodyOf(text: string): unknown {
 }
 
 /** A body whose document is a design. @throws CoreError as `bodyOf`, or of `readDesign` */
-export function bodyWithDesign(text: string): object & { readonly document: Design } {
+export function bodyWithDesign(text: string): unknown {
   const body = bodyOf(text);
-  const { document } = (typeof body === 'object' && body !== null ? body : {}) as { document?: unknown };
-  return { ...(body as object), document: readDesign(document) };
+  if (typeof body !== 'object' || body === null || !('document' in body)) return body;
+  return { ...body, document: readDesign(body.document) };
 }

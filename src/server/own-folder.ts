@@ -22,7 +22,7 @@ export async function clearFoldersOfTheGone(): Promise<number> {
 }
 
 /** Whether there is a process of that number, somebody else's too. */
-function isRunning(id: number): boolean {
+export function isRunning(id: number): boolean {
   try {
     process.kill(id, 0);
     return true;

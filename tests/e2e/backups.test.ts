@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, readdirSync } from 'node:fs';
+import { mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { expect, type Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
@@ -62,10 +62,19 @@ test('a design is brought back from yesterday’s backup, beside what is here an
   await expect(opened(page).getByText('missing now')).toBeVisible();
   await expect(opened(page).getByText('changed since')).toBeVisible();
   await expectAccessible(page, 'a backup that is looked into');
-  await opened(page).getByLabel('What becomes of Scullery cloth').selectOption('In its place');
+  // Beside what is here: it hangs there, and is not offered again by itself.
+  await opened(page).getByLabel('What becomes of Scullery cloth').selectOption('Beside it');
+  await opened(page).getByRole('button', { name: 'Bring back 1 design' }).click();
+  await expect(page.getByText('1 design added.')).toBeVisible();
+  await expect(opened(page).getByRole('button', { name: 'Bring back' })).toBeDisabled();
   await opened(page).getByRole('button', { name: 'Choose what is missing (1)' }).click();
-  await opened(page).getByRole('button', { name: 'Bring back 2 designs' }).click();
-  await expect(page.getByText('1 design added, 1 replaced.')).toBeVisible();
+  await opened(page).getByRole('button', { name: 'Bring back 1 design' }).click();
+  await expect(page.getByText('1 design added.')).toHaveCount(2);
+  await expect(opened(page).getByText('2 designs, 1 not the same here')).toBeVisible();
+  // One after the other: each is told, and the list follows.
+  await opened(page).getByLabel('What becomes of Scullery cloth').selectOption('In its place');
+  await opened(page).getByRole('button', { name: 'Bring back 1 design' }).click();
+  await expect(page.getByText('1 replaced.')).toBeVisible();
   await expect(opened(page).getByText('all the same here')).toBeVisible();
 
   await page.goto(`${server.address}/bench/${id}`);
@@ -98,6 +107,29 @@ test('a second place is asked for, told when it is away, and holds what the firs
   await expect(page.getByText('This is on the same disk as the first place')).toBeVisible();
   await expect(page.getByText('2 places').first()).toBeVisible();
   expect(readdirSync(join(disk, 'vetro-backups')).filter((name) => name.endsWith('.db'))).toHaveLength(1);
+
+  // The disk is away: that is told here and on the shelf, until a backup reaches it again.
+  renameSync(disk, `${disk}-away`);
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByRole('alert')).toContainText('it is not there');
+  await page.goto(`${server.address}/`);
+  await expect(page.getByRole('link', { name: 'Backups failed' })).toBeVisible();
+  renameSync(`${disk}-away`, disk);
+  await page.goto(`${server.address}/backups`);
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+
+  // The first place loses what it holds.
+  const first = join(dirname(data), 'backups');
+  for (const name of readdirSync(first)) if (name.endsWith('.db')) rmSync(join(first, name));
+  await page.reload();
+  await page
+    .getByRole('region', { name: 'Backups' })
+    .getByRole('listitem')
+    .last()
+    .getByRole('button')
+    .click();
+  await expect(opened(page).getByText('1 design, all the same here')).toBeVisible();
   await server.end('SIGTERM');
 });
 
@@ -125,6 +157,11 @@ test('a shelf is moved into an empty Vetro, and equal by its export', async ({ p
   await brought.getByRole('button', { name: 'Bring in 51 designs' }).click();
   await expect(page.getByText('51 designs added.')).toBeVisible();
   const after = await exported(fresh);
+  // What is here and there is the same, so that nothing is left to bring.
+  await page.goto(`${fresh.address}/`);
+  await page.getByLabel('Files to import').setInputFiles(zip);
+  await expect(brought.getByText(/51 designs, all the same here/)).toBeVisible();
+  await expect(brought.getByRole('button', { name: 'Bring in' })).toBeDisabled();
   const [one, other] = [unzipSync(before.bytes), unzipSync(after.bytes)];
   expect(Object.keys(other)).toEqual(Object.keys(one));
   const differing = Object.keys(one).filter((name) => !Buffer.from(one[name]!).equals(other[name]!));

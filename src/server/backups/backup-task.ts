@@ -1,6 +1,7 @@
-import type { Backup } from './backup-files.ts';
-import { type BackupOrder, makeBackup } from './make-backup.ts';
-import { copyBackup, folderIn } from './second-place.ts';
+import { CoreError } from '../../core/error.ts';
+import { type Backup, listBackups } from './backup-files.ts';
+import { type BackupOrder, makeBackup, reasonOf } from './make-backup.ts';
+import { copyBackup, folderIn, isSameDisk } from './second-place.ts';
 import { KEEPING, thinBackups } from './thin-backups.ts';
 
 export interface WholeBackupOrder extends BackupOrder {
@@ -10,24 +11,40 @@ export interface WholeBackupOrder extends BackupOrder {
 
 export interface MadeBackup {
   readonly backup: Backup;
-  /** Why it could not be copied to its second place; undefined where it was, or there is none. */
-  readonly second: { readonly folder: string; readonly reason: string } | undefined;
+  /** Undefined where there is none. */
+  readonly second: SecondPlace | undefined;
+}
+
+/** A second place as it was found. */
+export interface SecondPlace {
+  /** Newest first. */
+  readonly backups: readonly Backup[];
+  readonly sameDisk: boolean;
+  /** Why the backup could not be copied; empty where it was. */
+  readonly reason: string;
 }
 
 /**
- * Makes a backup, copies it to its second place, and thins older ones where the new one is whole.
+ * Makes a backup, copies it to its second place, and thins older ones where the new one is whole. The second place is looked at
+ * here alone: a shared folder that hangs would hold up whoever asks for it.
  * @throws CoreError "backup/failed" {folder, reason}
  */
 export async function backUp({ second, ...order }: WholeBackupOrder): Promise<MadeBackup> {
+  const { folder } = order;
   const backup = await makeBackup(order);
-  thinBackups(order.folder, backup.shelf, KEEPING);
-  if (second === undefined) return { backup, second: undefined };
   try {
-    copyBackup(order.folder, second, backup);
-    thinBackups(folderIn(second), backup.shelf, KEEPING);
-    return { backup, second: undefined };
+    thinBackups(folder, backup.shelf, KEEPING);
   } catch (error) {
-    const { folder, reason } = (error as { facts?: { folder?: string; reason?: string } }).facts ?? {};
-    return { backup, second: { folder: folder ?? second, reason: reason ?? (error as Error).message } };
+    throw new CoreError('backup/failed', { folder, reason: reasonOf(error) });
   }
+  if (second === undefined) return { backup, second: undefined };
+  let reason = '';
+  try {
+    copyBackup(folder, second, backup);
+    thinBackups(folderIn(second), backup.shelf, KEEPING);
+  } catch (error) {
+    reason = error instanceof CoreError ? String(error.facts['reason']) : reasonOf(error);
+  }
+  const backups = listBackups(folderIn(second));
+  return { backup, second: { backups, sameDisk: isSameDisk(folder, second), reason } };
 }

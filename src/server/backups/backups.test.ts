@@ -23,7 +23,7 @@ import { type Backup, databaseOf, listBackups, pictureOf } from './backup-files.
 import { backUp } from './backup-task.ts';
 import { type BackupKeeper, keepBackups } from './keep-backups.ts';
 import { openBackup } from './open-backup.ts';
-import { folderIn } from './second-place.ts';
+import { checkSecond, folderIn } from './second-place.ts';
 import { kept, thinBackups } from './thin-backups.ts';
 
 const START = Date.parse('2026-03-02T10:00:00.000Z');
@@ -46,7 +46,7 @@ beforeEach(async () => {
   time = START;
   db = await openDatabase(file);
   hung = await hangSome(db, now());
-  keeper = keepBackups({ db, file, folder: folder(), backUp, now });
+  keeper = keepBackups({ db, file, folder: folder(), backUp, checkSecond, now });
 });
 afterEach(async () => {
   await db.destroy();
@@ -131,6 +131,19 @@ describe('a backup', () => {
     await keeper.makeIfChanged();
     expect((await keeper.state()).trouble).toEqual([]);
   });
+});
+
+it('what a process that is gone had begun is cleared, and what another one writes is left', async () => {
+  mkdirSync(join(folder(), 'pictures'), { recursive: true });
+  // No process has a number beyond the highest that Linux gives.
+  const left = ['vetro-x.db.part-4194999', 'vetro-x.db.part-4194999-journal', 'pictures/abc.part-4194999'];
+  for (const name of [...left, `pictures/abc.part-${process.pid}`])
+    writeFileSync(join(folder(), name), 'half');
+  await keeper.make();
+  const names = readdirSync(folder(), { recursive: true, encoding: 'utf8' }).filter((name) =>
+    name.includes('part'),
+  );
+  expect(names).toEqual([`pictures/abc.part-${process.pid}`]);
 });
 
 describe('a second place', () => {

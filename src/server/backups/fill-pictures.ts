@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
-import type { Kysely } from 'kysely';
+import { type Kysely, sql } from 'kysely';
 import type { Database } from '../db/schema.ts';
 import { pictureOf } from './backup-files.ts';
 
@@ -10,7 +10,7 @@ import { pictureOf } from './backup-files.ts';
  * @returns how many were found
  */
 export async function fillPictures(db: Kysely<Database>, folders: readonly string[]): Promise<number> {
-  const empty = await db.selectFrom('picture').select('hash').where('bytes', '=', Buffer.alloc(0)).execute();
+  const empty = await db.selectFrom('picture').select('hash').where(sql`length(bytes)`, '=', 0).execute();
   let filled = 0;
   for (const { hash } of empty) {
     const bytes = await findPicture(hash, folders);

@@ -7,8 +7,8 @@ import { errorSentence } from '../../wording/error-sentence.ts';
 import type { Database } from '../db/schema.ts';
 import { dropSetting, readSetting, shelfId, writeSetting } from '../db/setting-table.ts';
 import { type Backup, listBackups } from './backup-files.ts';
-import type { MadeBackup, WholeBackupOrder } from './backup-task.ts';
-import { checkSecond, folderIn, isSameDisk } from './second-place.ts';
+import type { MadeBackup, SecondPlace, WholeBackupOrder } from './backup-task.ts';
+import { folderIn, type SecondOrder } from './second-place.ts';
 
 /** Milliseconds between two backups of a shelf that is worked on. */
 const EVERY = 3_600_000;
@@ -24,6 +24,8 @@ interface Means {
   readonly file: string;
   readonly folder: string;
   readonly backUp: (order: WholeBackupOrder) => Promise<MadeBackup>;
+  /** @throws CoreError "backup/place" */
+  readonly checkSecond: (order: SecondOrder) => Promise<void>;
   /** ISO 8601. */
   readonly now: () => string;
 }
@@ -41,12 +43,14 @@ export interface BackupKeeper {
   readonly folders: () => Promise<readonly string[]>;
 }
 
-export function keepBackups({ db, file, folder, backUp, now }: Means): BackupKeeper {
+export function keepBackups({ db, file, folder, backUp, checkSecond, now }: Means): BackupKeeper {
   /** What went wrong with the last one; undefined when it went well. */
   const trouble: { first: string | undefined; second: string | undefined } = {
     first: undefined,
     second: undefined,
   };
+  /** The second place as the last backup found it. */
+  let found: SecondPlace | undefined;
   let contentsThen: string | undefined;
   let last: Promise<unknown> = Promise.resolve();
 
@@ -55,9 +59,15 @@ export function keepBackups({ db, file, folder, backUp, now }: Means): BackupKee
     await shelfId(db, randomUUID);
     const contents = await contentsOf(db);
     try {
-      const made = await backUp({ file, folder, at: now(), second: await second() });
+      const order = { file, folder, at: now(), second: await second() };
+      const made = await backUp(order);
       trouble.first = undefined;
-      trouble.second = made.second && errorSentence(new CoreError('backup/failed', made.second));
+      found = made.second;
+      trouble.second = undefined;
+      if (found !== undefined && found.reason !== '') {
+        const facts = { folder: folderIn(order.second!), reason: found.reason };
+        trouble.second = errorSentence(new CoreError('backup/failed', facts));
+      }
       contentsThen = contents;
       return made.backup;
     } catch (error) {
@@ -80,10 +90,11 @@ export function keepBackups({ db, file, folder, backUp, now }: Means): BackupKee
     setSecond: async (wished) => {
       if (wished === '') {
         await dropSetting(db, 'backups-second');
+        found = undefined;
         trouble.second = undefined;
         return;
       }
-      checkSecond(wished, folder);
+      await checkSecond({ second: wished, first: folder });
       await writeSetting(db, 'backups-second', wished);
       await make();
     },
@@ -94,13 +105,12 @@ export function keepBackups({ db, file, folder, backUp, now }: Means): BackupKee
     state: async () => {
       const further = await second();
       const here = listBackups(folder);
-      const there = further === undefined ? [] : listBackups(folderIn(further));
       return {
         folder,
         second: further ?? '',
-        sameDisk: further !== undefined && isSameDisk(folder, further),
+        sameDisk: found?.sameDisk ?? false,
         trouble: [trouble.first, trouble.second].filter((each) => each !== undefined),
-        backups: listedOf(here, there),
+        backups: listedOf(here, found?.backups ?? []),
       };
     },
   };

@@ -4,7 +4,7 @@ import {
   fsyncSync,
   mkdirSync,
   openSync,
-  readFileSync,
+  readSync,
   renameSync,
   rmSync,
   statSync,
@@ -15,6 +15,7 @@ import BetterSqlite3 from 'better-sqlite3';
 import { CoreError } from '../../core/error.ts';
 import { APPLICATION_ID } from '../db/open-database.ts';
 import { type Backup, backupName, databaseOf, factsOf, pictureOf } from './backup-files.ts';
+import { clearParts } from './clear-parts.ts';
 
 export interface BackupOrder {
   /** The database, which may be in use. */
@@ -35,6 +36,7 @@ export async function makeBackup({ file, folder, at }: BackupOrder): Promise<Bac
   const part = `${databaseOf(folder, name)}.part-${process.pid}`;
   try {
     mkdirSync(join(folder, 'pictures'), { recursive: true });
+    clearParts(folder);
     const counts = await copyDatabase(file, part);
     const pictures = takePicturesOut(part, folder);
     expectWhole(part, counts);
@@ -160,8 +162,19 @@ function syncFile(path: string, flags: string): void {
   }
 }
 
+/** SHA-256 of a file of any length, in hexadecimal. */
 export function digestOf(path: string): string {
-  return sha256(readFileSync(path));
+  const hash = createHash('sha256');
+  const piece = Buffer.alloc(1 << 20);
+  const opened = openSync(path, 'r');
+  try {
+    for (let read = readSync(opened, piece); read > 0; read = readSync(opened, piece)) {
+      hash.update(piece.subarray(0, read));
+    }
+    return hash.digest('hex');
+  } finally {
+    closeSync(opened);
+  }
 }
 
 function sha256(bytes: Uint8Array): string {

@@ -2,6 +2,7 @@ import { copyFileSync, existsSync, mkdirSync, realpathSync, rmSync, statSync } f
 import { basename, dirname, isAbsolute, join, relative } from 'node:path';
 import { CoreError } from '../../core/error.ts';
 import { type Backup, databaseOf, factsOf, pictureOf } from './backup-files.ts';
+import { clearParts } from './clear-parts.ts';
 import { digestOf, place, reasonOf, writeWhole } from './make-backup.ts';
 
 /** What the folder is called that holds the copies in a second place, so that they lie among nothing else. */
@@ -12,11 +13,17 @@ export function folderIn(second: string): string {
   return join(second, WITHIN);
 }
 
+/** A folder that backups are to be copied to, and where they lie. */
+export interface SecondOrder {
+  readonly second: string;
+  readonly first: string;
+}
+
 /**
  * Looks at a folder that backups are to be copied to; it is there already, so that a disk which is not is told.
  * @throws CoreError "backup/place" {folder, reason}
  */
-export function checkSecond(second: string, first: string): void {
+export async function checkSecond({ second, first }: SecondOrder): Promise<void> {
   const refuse = (reason: string) => {
     throw new CoreError('backup/place', { folder: second, reason });
   };
@@ -48,6 +55,7 @@ export function copyBackup(first: string, second: string, backup: Backup): void 
     // A disk that is not there is not made.
     if (!existsSync(second)) throw Object.assign(new Error(), { code: 'ENOENT' });
     mkdirSync(join(folder, 'pictures'), { recursive: true });
+    clearParts(folder);
     for (const { hash, bytes } of backup.pictures) {
       const there = pictureOf(folder, hash);
       if (statSync(there, { throwIfNoEntry: false })?.size !== bytes) {

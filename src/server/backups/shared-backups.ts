@@ -26,9 +26,9 @@ async function makeShared(): Promise<Backups> {
   const store = await sharedStore();
   const { db } = store;
   const file = databaseFile();
-  const { backUp } = sharedPools();
+  const { backUp, checkSecond } = sharedPools();
   const now = () => new Date().toISOString();
-  const keeper = keepBackups({ db, file, folder: backupsFolder(file), backUp, now });
+  const keeper = keepBackups({ db, file, folder: backupsFolder(file), backUp, checkSecond, now });
   backUpHourly(keeper);
   return { keeper, opened: openShelves(db, keeper, () => proveUnproven(store)) };
 }

@@ -2,6 +2,7 @@ import type { Kysely } from 'kysely';
 import { picturesUsed } from '../../core/design/compile-design.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import type { CarriedPictures } from '../../core/design/picture-schema.ts';
+import { picturesNamed } from '../../core/design/pictures-named.ts';
 import { CoreError } from '../../core/error.ts';
 import type { PictureFile } from '../../core/shape/picture.ts';
 import { RUNNING_DAY } from './running-time.ts';
@@ -90,7 +91,7 @@ async function shownPictures(db: Kysely<Database>): Promise<ReadonlySet<string>>
   ];
   for (const query of documents) {
     for await (const { text } of query.stream()) {
-      for (const [, hash] of text.matchAll(/"hash":\s*"([0-9a-f]{64})"/g)) shown.add(hash!);
+      for (const hash of picturesNamed(text)) shown.add(hash);
     }
   }
   return shown;

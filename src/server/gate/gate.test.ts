@@ -10,7 +10,7 @@ import { type AddressInfo, Socket } from 'node:net';
 import { afterEach, describe, expect, it } from 'vitest';
 import { clientAddress, proxiesOf } from './client-address.ts';
 import { makeDevices } from './devices.ts';
-import { makeGate } from './gate.ts';
+import { makeGate, OWN } from './gate.ts';
 import { isPassphrase, storedPassphrase } from './passphrase.ts';
 import { makeSessions } from './sessions.ts';
 import { makeTries } from './tries.ts';
@@ -23,8 +23,10 @@ let server: Server | undefined;
 
 afterEach(() => void server?.close());
 
-async function stand(passphrase: string | undefined): Promise<number> {
-  server = createServer(makeGate({ host: '127.0.0.1', passphrase, assets: ASSETS, application: BEHIND }));
+async function stand(passphrase: string | undefined, own?: string): Promise<number> {
+  server = createServer(
+    makeGate({ host: '127.0.0.1', passphrase, own, assets: ASSETS, application: BEHIND }),
+  );
   await new Promise<void>((resolve) => server!.listen(0, '127.0.0.1', resolve));
   return (server.address() as AddressInfo).port;
 }
@@ -65,6 +67,19 @@ function enter(port: number, passphrase: string) {
 }
 
 describe('the gate', () => {
+  it('lets its own process in, and nobody who guesses how', async () => {
+    const port = await stand(await storedPassphrase(PASSPHRASE), 'known to itself');
+    const asked = (word: string) => ask(port, { path: '/api/shelf', headers: { [OWN]: word } });
+    expect((await asked('known to itself')).status).toBe(200);
+    for (const word of ['', 'undefined', 'known to itsel', 'Known to itself']) {
+      expect((await asked(word)).status, word).toBe(401);
+    }
+    server!.close();
+    // A gate that has none lets nobody in by it.
+    const other = await stand(await storedPassphrase(PASSPHRASE));
+    expect((await ask(other, { path: '/api/shelf', headers: { [OWN]: 'undefined' } })).status).toBe(401);
+  });
+
   it('lets in who names this machine, and marks every answer', async () => {
     const port = await stand(undefined);
     const answer = await ask(port);

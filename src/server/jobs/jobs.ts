@@ -4,19 +4,15 @@ import { DAYS_KEPT, isPrinted, type Job } from '../../contracts/job.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError, type Facts } from '../../core/error.ts';
+import { doAgain, dropJobsBefore, findMade, findWhole, keysOfJobs } from '../db/job-files.ts';
 import {
   addJob,
   askToStop,
   beginNext,
-  doAgain,
-  dropJobsBefore,
   endJob,
   findJob,
   findJobOrder,
-  findMade,
-  findWhole,
   type JobToDo,
-  keysOfJobs,
   listJobs,
   putJobsBack,
   removeJob,

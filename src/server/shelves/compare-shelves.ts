@@ -1,5 +1,6 @@
-import type { Kysely } from 'kysely';
+import { type Kysely, sql } from 'kysely';
 import type { OpenedShelf, OtherDesign, Standing } from '../../contracts/backups.ts';
+import { picturesNamed } from '../../core/design/pictures-named.ts';
 import type { Database } from '../db/schema.ts';
 import { readStored } from '../work/read-stored.ts';
 
@@ -19,6 +20,8 @@ export async function compareShelves({
   const ours = new Map((await listed(here)).map((row) => [row.id, row]));
   const theirs = await listed(there);
   const designs: OtherDesign[] = [];
+  const held = await picturesHeld(there);
+  const lacking = new Set<string>();
   for (const row of theirs) {
     const known = ours.get(row.id);
     const standing = known === undefined ? 'new' : await standingOf({ here, there, isEarlier }, row, known);
@@ -32,6 +35,7 @@ export async function compareShelves({
       hereAt: known?.updated_at ?? '',
       binnedThere: row.deleted_at !== null,
     });
+    for (const hash of picturesNamed(await documentOf(there, row.id))) if (!held.has(hash)) lacking.add(hash);
     // Reading documents takes a while; whoever else asks for something is answered in between.
     await new Promise(setImmediate);
   }
@@ -41,8 +45,13 @@ export async function compareShelves({
     onlyHere: [...ours.values()]
       .filter(({ id, deleted_at }) => deleted_at === null && !known.has(id))
       .map(({ id, name, number }) => ({ id, name, number })),
-    missingPictures: await countEmptyPictures(there),
+    missingPictures: lacking.size,
   };
+}
+
+async function picturesHeld(db: Kysely<Database>): Promise<ReadonlySet<string>> {
+  const rows = await db.selectFrom('picture').select('hash').where(sql`length(bytes)`, '>', 0).execute();
+  return new Set(rows.map(({ hash }) => hash));
 }
 
 type Listed = Awaited<ReturnType<typeof listed>>[number];
@@ -112,13 +121,4 @@ async function isState(db: Kysely<Database>, designId: string, document: string)
     .execute();
   for (const state of states) if (await isAlike(state.document, document)) return true;
   return false;
-}
-
-async function countEmptyPictures(db: Kysely<Database>): Promise<number> {
-  const { count } = await db
-    .selectFrom('picture')
-    .select(({ fn }) => fn.countAll<number>().as('count'))
-    .where('bytes', '=', Buffer.alloc(0))
-    .executeTakeFirstOrThrow();
-  return count;
 }

@@ -189,7 +189,7 @@ async function keepPicture(
   await storePicture(db, { hash, type: ready.type, bytes: ready.bytes }, now);
 }
 
-/** A folder of design documents: each is taken for the design here that has its number and name. */
+/** A folder of design documents: each is taken for the design here that has its number and name. Nothing says when it was saved. */
 async function readDocuments(
   db: Kysely<Database>,
   files: Files,
@@ -213,7 +213,7 @@ async function readDocuments(
       await keepPicture(db, { hash, name, bytes: Buffer.from(base64, 'base64'), now });
     }
     const bare = { ...design, pictures: {} };
-    await insertDesign(db, { id: same?.id ?? randomUUID(), design: bare, proven: undefined, now });
+    await insertDesign(db, { id: same?.id ?? randomUUID(), design: bare, proven: undefined, now: '' });
   }
   return { title: '', date: '' };
 }

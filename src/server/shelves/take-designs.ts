@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Kysely, Selectable, Transaction } from 'kysely';
 import type { Taken, TakeRequest } from '../../contracts/backups.ts';
+import { picturesNamed } from '../../core/design/pictures-named.ts';
 import { columnsOf, nextNumber } from '../db/design-table.ts';
 import { inTransaction } from '../db/in-transaction.ts';
 import { ensureRange, listRanges, placeInRange } from '../db/range-table.ts';
@@ -51,10 +52,10 @@ export function takeDesigns(order: TakeOrder): Promise<TakenCounts> {
         counts.added += 1;
       } else {
         const became = await putInPlace(taking, row);
-        if (became !== undefined) counts[became] += 1;
+        if (became !== 'same') counts[became] += 1;
       }
     }
-    if (whole) counts.binned = await makeAsThere(taking, rows);
+    if (whole) counts.binned += await makeAsThere(taking, rows);
     told(chosen.length, chosen.length);
     signal.throwIfAborted();
     return counts;
@@ -97,8 +98,8 @@ async function addBeside(taking: Taking, row: Row): Promise<void> {
   await bringPictures(taking, row.document);
 }
 
-/** Puts a design where it was, or in the place of what is there. @returns undefined where it is as it was there */
-async function putInPlace(taking: Taking, row: Row): Promise<'added' | 'replaced' | undefined> {
+/** Puts a design where it was, or in the place of what is there. @returns what became of what is seen on the shelf */
+async function putInPlace(taking: Taking, row: Row): Promise<keyof TakenCounts | 'same'> {
   const { within, now } = taking;
   const { id } = row;
   const known = await within.selectFrom('design').selectAll().where('id', '=', id).executeTakeFirst();
@@ -106,7 +107,7 @@ async function putInPlace(taking: Taking, row: Row): Promise<'added' | 'replaced
   if (known === undefined) {
     await within
       .insertInto('design')
-      .values({ ...row, range_id: null, position: 0 })
+      .values({ ...row, ...timesOf(row, now), range_id: null, position: 0 })
       .execute();
     await hang(taking, row, id);
     await bringStates(taking, id, id);
@@ -135,7 +136,17 @@ async function putInPlace(taking: Taking, row: Row): Promise<'added' | 'replaced
   }
   await within.updateTable('design').set({ deleted_at: deletedAt }).where('id', '=', id).execute();
   await bringStates(taking, id, id);
-  return alike && (known.deleted_at === null) === (deletedAt === null) ? undefined : 'replaced';
+  if (deletedAt !== null) return known.deleted_at === null ? 'binned' : 'same';
+  if (known.deleted_at !== null) return 'added';
+  return alike ? 'same' : 'replaced';
+}
+
+/** Of a design that comes without times: it is taken now. */
+function timesOf({ created_at, updated_at }: Row, now: string): Pick<Row, 'created_at' | 'updated_at'> {
+  return {
+    created_at: created_at === '' ? now : created_at,
+    updated_at: updated_at === '' ? now : updated_at,
+  };
 }
 
 /** What was proven of the same document there holds here. */
@@ -170,12 +181,8 @@ async function bringPictures(
   { within, there }: Pick<Taking, 'within' | 'there'>,
   document: string,
 ): Promise<void> {
-  for (const [, hash] of document.matchAll(/"hash":\s*"([0-9a-f]{64})"/g)) {
-    const picture = await there
-      .selectFrom('picture')
-      .selectAll()
-      .where('hash', '=', hash!)
-      .executeTakeFirst();
+  for (const hash of picturesNamed(document)) {
+    const picture = await there.selectFrom('picture').selectAll().where('hash', '=', hash).executeTakeFirst();
     if (picture === undefined || picture.bytes.length === 0) continue;
     await within
       .insertInto('picture')

@@ -2,6 +2,7 @@ import { closeSync, openSync, rmSync, writeSync } from 'node:fs';
 import BetterSqlite3 from 'better-sqlite3';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { Kysely, SqliteDialect } from 'kysely';
+import { picturesNamed } from '../../core/design/pictures-named.ts';
 import { readDesignText, writeDesignText } from '../../core/design/read-design.ts';
 import { CoreError } from '../../core/error.ts';
 import { distinctNames, fileNameOf } from '../../core/formats/file-name.ts';
@@ -65,7 +66,7 @@ async function contentsOf(
   const shown = new Set<string>();
   const designs: Contents['designs'] = [];
   for (const [place, row] of rows.entries()) {
-    notePictures(row.document, shown);
+    for (const hash of picturesNamed(row.document)) shown.add(hash);
     const states = await db
       .selectFrom('design_revision')
       .selectAll()
@@ -73,7 +74,7 @@ async function contentsOf(
       .orderBy('version')
       .orderBy('id')
       .execute();
-    for (const { document } of states) notePictures(document, shown);
+    for (const { document } of states) for (const hash of picturesNamed(document)) shown.add(hash);
     designs.push({
       id: row.id,
       file: `designs/${files[place]}`,
@@ -110,10 +111,6 @@ async function contentsOf(
       settings.filter(({ key }) => range === undefined && isMoved(key)).map(({ key, value }) => [key, value]),
     ),
   };
-}
-
-function notePictures(document: string, shown: Set<string>): void {
-  for (const [, hash] of document.matchAll(/"hash":\s*"([0-9a-f]{64})"/g)) shown.add(hash!);
 }
 
 async function writeZip(path: string, contents: Contents, db: Kysely<Database>): Promise<void> {

@@ -22,6 +22,7 @@ export const workHere: Pools = {
   read: (text) => TASKS.read(text),
   readBody: (text) => TASKS.readBody(text),
   backUp: (order) => TASKS.backUp(order),
+  checkSecond: (order) => TASKS.checkSecond(order),
   openBackup: (order) => TASKS.openBackup(order),
   writeArchive: (order) => TASKS.writeArchive(order),
   readArchive: (order) => TASKS.readArchive(order),

@@ -83,6 +83,7 @@ export interface Pools {
   readonly read: Task<'read'>;
   readonly readBody: Task<'readBody'>;
   readonly backUp: Task<'backUp'>;
+  readonly checkSecond: Task<'checkSecond'>;
   readonly openBackup: Task<'openBackup'>;
   readonly writeArchive: Task<'writeArchive'>;
   readonly readArchive: Task<'readArchive'>;
@@ -171,6 +172,7 @@ export function makePools(worker: string, limits: Readonly<Record<PoolName, Limi
     read: (text) => run('small', 'read', text),
     readBody: (text) => run('small', 'readBody', text),
     backUp: (order) => run('shelves', 'backUp', order),
+    checkSecond: (order) => run('shelves', 'checkSecond', order),
     openBackup: (order) => run('shelves', 'openBackup', order),
     writeArchive: (order) => run('shelves', 'writeArchive', order),
     readArchive: (order) => run('shelves', 'readArchive', order),

@@ -5,6 +5,7 @@ import { readDesignText } from '../../core/design/read-design.ts';
 import { NO_PICTURES, type Picture, type Pictures } from '../../core/shape/picture.ts';
 import type { MadeBackup, WholeBackupOrder } from '../backups/backup-task.ts';
 import type { OpenBackupOrder } from '../backups/open-backup.ts';
+import type { SecondOrder } from '../backups/second-place.ts';
 import { bodyWithDesign } from '../body-with-design.ts';
 import type { ReadyPicture } from '../pictures/keep-picture.ts';
 import type { PackedPicture } from '../pictures/pack-picture.ts';
@@ -98,6 +99,8 @@ export const TASKS = {
   // So with what copies and moves shelves.
   backUp: async (order: WholeBackupOrder): Promise<MadeBackup> =>
     (await import('../backups/backup-task.ts')).backUp(order),
+  checkSecond: async (order: SecondOrder): Promise<void> =>
+    (await import('../backups/second-place.ts')).checkSecond(order),
   openBackup: async (order: OpenBackupOrder): Promise<string> =>
     (await import('../backups/open-backup.ts')).openBackup(order),
   writeArchive: async (order: ArchiveOrder): Promise<number> =>
