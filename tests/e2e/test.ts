@@ -57,8 +57,8 @@ async function asNew(page: Page): Promise<void> {
   for (const event of HEARD) page.removeAllListeners(event as 'console');
   await page.unrouteAll({ behavior: 'ignoreErrors' });
   for (const other of context.pages()) if (other !== page) await other.close();
-  // Of the same address as Vetro, so that the browser keeps what it has compiled.
-  await page.goto('/mark.svg');
+  // A page of Vetro's own address, so that the browser keeps what it has compiled; one that has no island.
+  await page.goto('/no-such-page');
   const client = await context.newCDPSession(page);
   for (const origin of ownOrigins) {
     await client.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
