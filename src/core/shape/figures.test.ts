@@ -308,3 +308,50 @@ describe('dashes', () => {
     expect(covered / 1700).toBeCloseTo(90 / 170, 2);
   });
 });
+
+describe('a line that is rounded to few places', () => {
+  const COARSE = { width: 40, height: 40, pitch: { x: 40, y: 40 }, scale: { x: 1, y: 1 } };
+  const strip = (places: readonly Place[], ends: 'sharp' | 'round', capped: boolean): Figure => ({
+    kind: 'line',
+    contour: polyline(places, false),
+    width: 4,
+    ends,
+    capped,
+    dashes: null,
+  });
+
+  it('shows all of itself where it comes back to its start', () => {
+    const there = strip(
+      [
+        { x: 10, y: 10 },
+        { x: 20, y: 10 },
+      ],
+      'sharp',
+      false,
+    );
+    const back = strip(
+      [
+        { x: 10, y: 10 },
+        { x: 20, y: 10 },
+        { x: 10, y: 10 },
+      ],
+      'sharp',
+      false,
+    );
+    expect(areaOf(there)).toBeCloseTo(40, 6);
+    // The corner where it turns back has a tip.
+    expect(areaOf(back)).toBeGreaterThanOrEqual(40);
+    expect(areaOf(back)).toBeLessThan(60);
+  });
+
+  it('shows nothing where it is a point that is cut off, and a disc where its ends are round', () => {
+    const places = [
+      { x: 10.1, y: 10.1 },
+      { x: 10.2, y: 10.2 },
+      { x: 10.3, y: 10 },
+    ];
+    expect(resolveFigure(strip(places, 'sharp', false), COARSE)).toEqual([]);
+    expect(resolveFigure(strip(places, 'sharp', true), COARSE).length).toBe(1);
+    expect(resolveFigure(strip(places, 'round', true), COARSE).length).toBe(1);
+  });
+});

@@ -55,7 +55,7 @@ export function resolveEndless(figure: Figure, grid: Grid): readonly (readonly P
 function pathsOf(figure: Figure, grid: Grid): Paths64 {
   switch (figure.kind) {
     case 'outline':
-      return outlinePaths(figure.contours.flatMap((contour) => flattened(contour, grid)));
+      return outlinePaths(figure.contours.flatMap((contour) => flattened(contour, grid, true)));
     case 'line':
       return linePaths(figure, grid);
     case 'edge':
@@ -114,22 +114,28 @@ function isConvex(path: Path64): boolean {
   return Math.abs(turned) < 3 * Math.PI;
 }
 
-function flattened(contour: LineFigure['contour'], grid: Grid): Paths64 {
+function flattened(contour: LineFigure['contour'], grid: Grid, closed: boolean): Paths64 {
   const sink = flattenTo(grid);
   traceContour(contour, sink);
-  return sink.polygons.map(withoutRepeats);
+  return sink.polygons.map((places) => withoutRepeats(places, closed));
 }
 
-/** Places that are rounded onto the one before are left out. */
-function withoutRepeats(places: readonly Place[]): Path64 {
-  return places.filter(({ x, y }, at) => {
-    const before = places.at(at - 1)!;
-    return places.length === 1 || x !== before.x || y !== before.y;
+/** Places that are rounded onto the one before are left out; one place always stays. */
+function withoutRepeats(places: readonly Place[], closed: boolean): Path64 {
+  const kept = places.filter((place, at) => {
+    const before = at === 0 && !closed ? undefined : places.at(at - 1);
+    return before === undefined || place.x !== before.x || place.y !== before.y;
   });
+  return kept.length === 0 ? places.slice(0, 1) : kept;
 }
 
 function linePaths(line: LineFigure, grid: Grid): Paths64 {
-  return strokePaths(flattened(line.contour, grid), line.contour.closed, line, grid);
+  const { closed } = line.contour;
+  const paths = flattened(line.contour, grid, closed);
+  // A line that is rounded to a point and ends with it shows nothing.
+  const isSeen = closed || (line.capped && ENDS[line.ends] !== EndType.Butt);
+  const shown = isSeen ? paths : paths.filter(({ length }) => length > 1);
+  return strokePaths(shown, closed, line, grid);
 }
 
 function strokePaths(
