@@ -73,8 +73,15 @@ function addressOf(host, port) {
 
 /** The port that PORT names, which must be free, or the first free one. */
 async function wishedPort(host) {
-  const wished = process.env['PORT'];
-  if (wished === undefined) return String(await freePort(host));
+  const wished = process.env['PORT']?.trim() ?? '';
+  if (wished === '') return String(await freePort(host));
+  const isPort = /^\d{1,5}$/.test(wished) && Number(wished) > 0 && Number(wished) < 65_536;
+  if (!isPort) {
+    console.error(
+      `PORT is “${wished}”; a port is a whole number from 1 to 65535. Leave it out to take a free one.`,
+    );
+    process.exit(2);
+  }
   if (await isFree(host, Number(wished))) return wished;
   console.error(
     `Port ${wished} on ${host} cannot be used. Name another with PORT, or none to take a free one.`,
