@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useId, useState } from 'react';
+import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { errorSentence } from '../../wording/error-sentence.ts';
 
 interface NumberFieldProps {
@@ -14,7 +14,10 @@ interface NumberFieldProps {
   readonly hideLabel?: boolean;
 }
 
-/** A number as people type it: arithmetic and fractions, kept as typed, with what it comes to beside it. */
+/**
+ * A number as people type it: arithmetic and fractions, kept as typed, with what it comes to beside it. Where the number is
+ * stored and not its text, what is typed stays while it says what is stored, or cannot be read and is still worked on.
+ */
 export function NumberField({
   label,
   text,
@@ -25,9 +28,19 @@ export function NumberField({
   hideLabel,
 }: NumberFieldProps) {
   const id = useId();
-  const [draft, setDraft] = useState(text);
-  useEffect(() => setDraft(text), [text]);
-  const result = attempt(resolve, draft);
+  const input = useRef<HTMLInputElement>(null);
+  // What is being typed, read once a key; undefined where the field shows what is stored.
+  const [typed, setTyped] = useState<Typed>();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: looks again only when what is stored has changed
+  useEffect(() => {
+    if (typed === undefined || typed.draft === text) return;
+    const isRead = typed.value !== undefined;
+    const stays = isRead
+      ? typed.value === attempt(resolve, text).value
+      : document.activeElement === input.current;
+    if (!stays) setTyped(undefined);
+  }, [text]);
+  const { draft, ...result } = typed ?? { draft: text, ...attempt(resolve, text) };
   const mistaken = result.error !== undefined;
   useEffect(() => onMistake?.(mistaken), [onMistake, mistaken]);
   const shown = result.value !== undefined && result.value !== draft.trim() ? `= ${result.value}` : '';
@@ -38,6 +51,7 @@ export function NumberField({
       </label>
       <div className="flex items-center gap-2">
         <input
+          ref={input}
           id={id}
           className="field numbers min-w-0"
           value={draft}
@@ -46,11 +60,16 @@ export function NumberField({
           aria-invalid={mistaken}
           aria-describedby={`${id}-note`}
           onChange={(event) => {
-            setDraft(event.target.value);
-            if (attempt(resolve, event.target.value).error === undefined) onChange(event.target.value);
+            const draft = event.target.value;
+            const result = attempt(resolve, draft);
+            setTyped({ draft, ...result });
+            if (result.error === undefined && draft !== text) onChange(draft);
           }}
           onKeyDown={(event) => {
-            if (event.key === 'Escape') setDraft(text);
+            if (event.key === 'Escape') setTyped(undefined);
+          }}
+          onBlur={() => {
+            if (!mistaken) setTyped(undefined);
           }}
         />
         {after}
@@ -67,7 +86,16 @@ export function NumberField({
   );
 }
 
-function attempt(resolve: (text: string) => string, text: string): { value?: string; error?: string } {
+interface Result {
+  readonly value?: string;
+  readonly error?: string;
+}
+
+interface Typed extends Result {
+  readonly draft: string;
+}
+
+function attempt(resolve: (text: string) => string, text: string): Result {
   try {
     return { value: resolve(text) };
   } catch (error) {
