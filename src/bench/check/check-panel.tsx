@@ -1,9 +1,7 @@
 import { Check, Minus, X } from 'lucide-react';
 import { inThreads } from '../../core/design/design-facts.ts';
-import type { Design } from '../../core/design/design-schema.ts';
 import { toText } from '../../core/exact/rational.ts';
 import { isRational } from '../../core/exact/surd.ts';
-import type { RepeatReport } from '../../core/repeat/check-repeat.ts';
 import type { PixelFit } from '../../core/repeat/pixel-fit.ts';
 import { DataTable } from '../../kit/data-table.tsx';
 import { ResolutionField } from '../../kit/fields/resolution-field.tsx';
@@ -23,20 +21,19 @@ import {
 } from '../../wording/verdict.ts';
 import { useThreadFacts } from '../bands/use-thread-facts.ts';
 import { ConstructionChecks, viewFor } from '../build/views.tsx';
-import { problemOf, unmadeOf } from '../state/bench-state.ts';
+import { type Checked, isCheckDue, problemOf, unmadeOf } from '../state/bench-state.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 import { setResolution } from '../state/design-edits.ts';
 
 /** The proof: what the repeat is, why it closes, and what rounding to pixels costs. */
 export function CheckPanel() {
-  const design = useDesign();
-  const report = useBenchState((state) => state.report);
+  const checked = useBenchState((state) => state.checked);
   const problem = useBenchState((state) => problemOf(state) ?? unmadeOf(state));
   return (
     <Panel title="Check" purpose="Does it repeat, why, and at what cost in pixels?">
       {problem !== undefined && <p className="rounded-lg bg-madder-pale px-3 py-2 text-madder">{problem}</p>}
-      {report !== undefined ? (
-        <Proof design={design} report={report} />
+      {checked !== undefined ? (
+        <Proof {...checked} />
       ) : (
         problem === undefined && <p className="text-ash">Checking…</p>
       )}
@@ -45,7 +42,10 @@ export function CheckPanel() {
   );
 }
 
-function Proof({ design, report }: { design: Design; report: RepeatReport }) {
+/** @param design  that which the report is of; while the bench has another, nothing of it can be acted on */
+function Proof({ design, report }: Checked) {
+  const present = useDesign();
+  const isDue = useBenchState(isCheckDue);
   const facts = useThreadFacts();
   const { pixels, painted, size, repeat } = report;
   const { unit } = design.lay;
@@ -53,13 +53,13 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
   const { RatioFits } = viewFor(design);
   return (
     <>
-      <div className={`rounded-card px-4 py-3 ${GROUND[report.verdict]}`}>
+      <div aria-busy={isDue} className={`rounded-card px-4 py-3 ${GROUND[report.verdict]}`}>
         <p className="text-lg">
           <VerdictMark verdict={report.verdict} size={20} />
         </p>
         <p className="text-[13.5px]">{verdictSentence(report)}</p>
       </div>
-      <ul className="m-0 flex list-none flex-col gap-2 p-0 text-[13px]">
+      <ul aria-busy={isDue} className="m-0 flex list-none flex-col gap-2 p-0 text-[13px]">
         <Test holds={report.numbers.closed} words={numbersTest(report)} />
         <Test holds={groupTest(report)?.holds === true} words={groupTest(report)} />
         <Test holds={painted?.differingBytes === 0} words={seamTest(report)} />
@@ -77,10 +77,10 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
       </ul>
       <ResolutionField
         label="At a resolution of, pixels per inch"
-        resolution={design.resolution}
+        resolution={present.resolution}
         onChange={(text) => dispatch({ kind: 'edit', edit: setResolution(text), tag: 'resolution' })}
       />
-      <dl className="m-0 flex flex-col gap-1.5">
+      <dl aria-busy={isDue} className="m-0 flex flex-col gap-1.5">
         {repeat && inThreads(design) && (
           <Measure name="Repeat">
             {toText(repeat.width)} ends × {toText(repeat.height)} picks
@@ -105,7 +105,7 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
         </p>
       )}
       {report.offers.length > 0 && (
-        <div>
+        <div aria-busy={isDue} inert={isDue}>
           <h3 className="mb-1 text-[14px]">Resolutions that come out whole</h3>
           <ul className="m-0 flex list-none flex-col gap-1 p-0">
             {report.offers.map((offer) => (
@@ -129,9 +129,13 @@ function Proof({ design, report }: { design: Design; report: RepeatReport }) {
       {report.verdict === 'Fitted' &&
         nearest !== undefined &&
         (pixels.exact === null || RatioFits === undefined ? (
-          <Fits nearest={nearest} others={others} />
+          <div aria-busy={isDue}>
+            <Fits nearest={nearest} others={others} />
+          </div>
         ) : (
-          <RatioFits exact={pixels.exact} now={nearest} />
+          <div aria-busy={isDue} inert={isDue}>
+            <RatioFits exact={pixels.exact} now={nearest} />
+          </div>
         ))}
     </>
   );

@@ -24,7 +24,7 @@ export function useRepeatCheck(isShown: boolean): void {
     ask.current = latest(
       async (next: Design): Promise<Attempt<RepeatReport>> => worker.ask(async (api) => api.check(next)),
       (answer, checked) => {
-        if ('value' in answer) dispatch({ kind: 'report', report: answer.value });
+        if ('value' in answer) dispatch({ kind: 'report', design: checked, report: answer.value });
         else dispatch({ kind: 'unmade', design: checked, sentence: answer.problem });
       },
       (error, checked) => {

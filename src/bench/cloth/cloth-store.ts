@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { Proof } from '../../core/colour/proof.ts';
+import type { Design } from '../../core/design/design-schema.ts';
 import { PLAIN_THREADS } from '../../core/paint/cells/thread-light.ts';
 import { type ClothMarks, NO_MARKS } from '../../core/thread/mark-cells.ts';
 import { keep, readKept } from '../../kit/kept/browser-store.ts';
@@ -17,6 +18,8 @@ export interface ClothView {
   readonly pinching: boolean;
   /** One repeat, as the worker found it. */
   readonly repeat: Measured | undefined;
+  /** The design that it was measured of. */
+  readonly measured: Design | undefined;
   /** Height of a pick for an end one wide. */
   readonly ratio: number;
   readonly outlineRepeat: boolean;
@@ -52,6 +55,7 @@ export const useCloth = create<ClothView>(() => ({
   camera: undefined,
   pinching: false,
   repeat: undefined,
+  measured: undefined,
   ratio: 1,
   outlineRepeat: true,
   outlineUnit: false,

@@ -38,6 +38,7 @@ interface Wish {
 interface Painted extends Omit<Patch, 'serial'> {
   readonly piece: Piece;
   readonly repeat: Measured;
+  readonly onBench: Design;
 }
 
 /** Milliseconds of painting from which the next piece is shown coarsely first, and how coarsely. */
@@ -71,7 +72,7 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
         const answer = await worker.ask(async (api) => api.paint({ ...order, coarse }));
         return 'problem' in answer
           ? answer
-          : { bitmap: answer.value, geometry, piece, repeat: measured.value };
+          : { bitmap: answer.value, geometry, piece, repeat: measured.value, onBench: next.onBench };
       };
       if (lasted.current > SLOW) {
         const coarse = await paintBy(COARSE);
@@ -82,10 +83,11 @@ export function useClothPainter(wish: Wish | undefined): Patch | undefined {
       lasted.current = performance.now() - began;
       return fine;
     };
-    const show = ({ repeat, ...fresh }: Painted, done: Wish | undefined) => {
+    const show = ({ repeat, onBench, ...fresh }: Painted, done: Wish | undefined) => {
       // What is shown coarsely is still wished for.
       if (done !== undefined) painted.current = { wish: done, piece: fresh.piece };
-      if (!isSame(useCloth.getState().repeat, repeat)) useCloth.setState({ repeat });
+      const cloth = useCloth.getState();
+      useCloth.setState({ measured: onBench, repeat: isSame(cloth.repeat, repeat) ? cloth.repeat : repeat });
       setPatch((old) => {
         old?.bitmap.close();
         return { ...fresh, serial: (old?.serial ?? 0) + 1 };

@@ -8,7 +8,7 @@ import { wholeLayText } from '../../wording/lay-words.ts';
 import { plural } from '../../wording/measures.ts';
 import { FILE_NAMES } from '../send/send-names.ts';
 import { useSend } from '../send/send-store.ts';
-import { type BenchState, problemOf, STEPS, type Step, unmadeOf } from '../state/bench-state.ts';
+import { type BenchState, problemOf, reportOf, STEPS, type Step, unmadeOf } from '../state/bench-state.ts';
 import { dispatch, useBenchState } from '../state/bench-store.ts';
 
 /** The order of work as words on a running stitch, each with where it stands. */
@@ -46,7 +46,7 @@ export function Steps() {
 }
 
 function stateOf(step: Exclude<Step, 'Send'>, state: BenchState): string {
-  const { history, report } = state;
+  const { history } = state;
   const { shades, colourways, construction, lay } = history.present;
   switch (step) {
     case 'Colours':
@@ -67,7 +67,7 @@ function stateOf(step: Exclude<Step, 'Send'>, state: BenchState): string {
     }
     case 'Check':
       return problemOf(state) === undefined && unmadeOf(state) === undefined
-        ? (report?.verdict ?? 'Checking…')
+        ? (reportOf(state)?.verdict ?? 'Checking…')
         : wordsFor(construction).refused;
     case 'Try on':
       return tryOnText(history.present.tryOn);

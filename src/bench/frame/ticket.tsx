@@ -10,7 +10,7 @@ import { sizeText } from '../../wording/measures.ts';
 import { useThreadFacts } from '../bands/use-thread-facts.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { railsOf, sequenceOf } from '../state/band-edits.ts';
-import { verdictOf } from '../state/bench-state.ts';
+import { isCheckDue, verdictOf } from '../state/bench-state.ts';
 import { dispatch, useBenchState, useDesign } from '../state/bench-store.ts';
 
 /** Most shades shown as chips. */
@@ -20,12 +20,12 @@ const CHIPS = 15;
 export function Ticket() {
   const design = useDesign();
   const range = useBenchState((state) => state.range);
-  const report = useBenchState((state) => state.report);
+  const checked = useBenchState((state) => state.checked);
+  const isDue = useBenchState(isCheckDue);
   const verdict = useBenchState(verdictOf);
   const shown = useCloth((cloth) => cloth.ticket);
   const facts = useThreadFacts();
   if (!shown) return null;
-  const { unit } = design.lay;
   const [made, how] = wordsFor(design.construction).made(design.construction);
   return (
     <aside
@@ -46,15 +46,21 @@ export function Ticket() {
         {[design.number, range].filter((part) => part !== '').join(' · ')}
       </p>
       <dl className="mt-2 mb-0 flex flex-col gap-0.5">
-        {report?.repeat && inThreads(design) && (
-          <Measure name="Repeat">
-            {toText(report.repeat.width)} × {toText(report.repeat.height)}
-          </Measure>
-        )}
-        {report?.size && (
-          <Measure name="Size">
-            <span className="whitespace-nowrap text-[12px]">{sizeText(report.size, unit)}</span>
-          </Measure>
+        {checked !== undefined && (
+          <div aria-busy={isDue} className="contents">
+            {checked.report.repeat && inThreads(checked.design) && (
+              <Measure name="Repeat">
+                {toText(checked.report.repeat.width)} × {toText(checked.report.repeat.height)}
+              </Measure>
+            )}
+            {checked.report.size && (
+              <Measure name="Size">
+                <span className="whitespace-nowrap text-[12px]">
+                  {sizeText(checked.report.size, checked.design.lay.unit)}
+                </span>
+              </Measure>
+            )}
+          </div>
         )}
         <Measure name={made}>{how}</Measure>
         {facts?.float !== undefined && <Measure name="Longest float">{facts.float}</Measure>}
@@ -71,7 +77,7 @@ export function Ticket() {
             />
           ))}
         </div>
-        {verdict !== undefined && <VerdictMark verdict={verdict} short />}
+        <span aria-busy={isDue}>{verdict !== undefined && <VerdictMark verdict={verdict} short />}</span>
       </div>
       <Notes />
     </aside>

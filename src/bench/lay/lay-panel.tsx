@@ -13,7 +13,7 @@ import { Measure, Panel } from '../../kit/panel.tsx';
 import { plural, sizeText } from '../../wording/measures.ts';
 import { viewFor } from '../build/views.tsx';
 import { useCloth } from '../cloth/cloth-store.ts';
-import { problemOf } from '../state/bench-state.ts';
+import { isCheckDue, isMadeAlike, problemOf, reportOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
 import { ArrangementPart } from './arrangement-part.tsx';
 import { LayCards } from './lay-cards.tsx';
@@ -32,7 +32,7 @@ export function LayPanel() {
   const { density } = kindFor(construction);
   const { Lay } = viewFor(design);
   const problem = useBenchState(problemOf);
-  const cuts = useBenchState((state) => state.report?.cuts);
+  const cuts = useBenchState((state) => reportOf(state)?.cuts);
   const box = useBuiltBox(design);
   return (
     <Panel title="Lay" purpose="How what was built comes again: side by side, how large, on which slope.">
@@ -62,17 +62,21 @@ export function LayPanel() {
 
 /** What one repeat has become. */
 function Measures({ design }: { readonly design: Design }) {
-  const report = useBenchState((state) => state.report);
+  const checked = useBenchState((state) => state.checked);
+  const isDue = useBenchState(isCheckDue);
   const repeat = useCloth((cloth) => cloth.repeat);
-  const { unit } = design.lay;
+  const measured = useCloth((cloth) => cloth.measured);
+  const isMeasured = measured !== undefined && isMadeAlike(measured, design);
   return (
-    <dl className="m-0 flex flex-col gap-1.5">
-      {repeat !== undefined && inThreads(design) && (
+    <dl className="m-0 flex flex-col gap-1.5" aria-busy={isDue || !isMeasured}>
+      {repeat !== undefined && measured !== undefined && inThreads(measured) && (
         <Measure name="One repeat, threads">
           {repeat.ends} × {repeat.picks}
         </Measure>
       )}
-      {report?.size && <Measure name="One repeat">{sizeText(report.size, unit)}</Measure>}
+      {checked?.report.size && (
+        <Measure name="One repeat">{sizeText(checked.report.size, checked.design.lay.unit)}</Measure>
+      )}
       {repeat !== undefined && repeat.cells > 1 && (
         <Measure name="Comes again">{plural(repeat.cells, 'time')} in it</Measure>
       )}

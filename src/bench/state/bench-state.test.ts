@@ -6,7 +6,15 @@ import { asKind } from '../../core/design/of-kind.ts';
 import { formatThreadCount } from '../../core/formats/thread-count.ts';
 import { removeBand, setCount } from '../../core/thread/edit-bands.ts';
 import { editBands, sequenceOf, setMirror, setShared } from './band-edits.ts';
-import { type BenchAction, type BenchState, openBench, reduceBench, verdictOf } from './bench-state.ts';
+import {
+  type BenchAction,
+  type BenchState,
+  isCheckDue,
+  openBench,
+  reduceBench,
+  reportOf,
+  verdictOf,
+} from './bench-state.ts';
 import { addColourway, removeColourway, renameColourway } from './colourway-edits.ts';
 import type { Edit } from './design-edits.ts';
 import { record, redo, settle, startHistory, undo } from './history.ts';
@@ -146,7 +154,7 @@ describe('the verdict on the bench', () => {
   it('is none at first, then that of the check, and Open where nothing can be made', () => {
     expect(verdictOf(OPEN)).toBeUndefined();
     const report = checkDesign(DESIGN);
-    const checked = reduceBench(OPEN, { kind: 'report', report });
+    const checked = reduceBench(OPEN, { kind: 'report', design: DESIGN, report });
     expect(verdictOf(checked)).toBe(report.verdict);
     const unmade = reduceBench(checked, {
       kind: 'unmade',
@@ -155,7 +163,21 @@ describe('the verdict on the bench', () => {
     });
     expect(verdictOf(unmade)).toBe('Open');
     // What was found of other numbers is not said of these.
-    expect(unmade.report).toBeUndefined();
-    expect(verdictOf(reduceBench(unmade, { kind: 'report', report }))).toBe(report.verdict);
+    expect(reportOf(unmade)).toBeUndefined();
+    expect(verdictOf(reduceBench(unmade, { kind: 'report', design: DESIGN, report }))).toBe(report.verdict);
+  });
+  it('is of the state that was checked: after a change it is due again, after a new name it is not', () => {
+    const report = checkDesign(DESIGN);
+    const checked = reduceBench(OPEN, { kind: 'report', design: DESIGN, report });
+    expect(isCheckDue(OPEN)).toBe(false);
+    expect(reportOf(checked)).toBe(report);
+    const named = reduceBench(checked, { kind: 'edit', edit: (design) => ({ ...design, name: 'Other' }) });
+    expect(reportOf(named)).toBe(report);
+    const finer = reduceBench(named, { kind: 'edit', edit: (design) => ({ ...design, resolution: '77' }) });
+    expect(isCheckDue(finer)).toBe(true);
+    expect(reportOf(finer)).toBeUndefined();
+    // An answer that comes late, of a state that is left, is none of this one.
+    expect(reportOf(reduceBench(finer, { kind: 'report', design: DESIGN, report }))).toBeUndefined();
+    expect(reportOf(reduceBench(finer, { kind: 'undo' }))).toBe(report);
   });
 });

@@ -30,6 +30,12 @@ interface Trouble {
   readonly sentence: string;
 }
 
+/** What the check found of one state of the design. */
+export interface Checked {
+  readonly design: Design;
+  readonly report: RepeatReport;
+}
+
 export interface BenchState {
   readonly id: string;
   readonly range: string;
@@ -44,7 +50,8 @@ export interface BenchState {
   readonly kept: Design | undefined;
   readonly step: Step;
   readonly selection: Selection | undefined;
-  readonly report: RepeatReport | undefined;
+  /** What the check found last, and of which state of the design. */
+  readonly checked: Checked | undefined;
   /** Why the check could say nothing of a design's numbers. */
   readonly unmade: Trouble | undefined;
   /** Why there is no cloth of a design. */
@@ -60,7 +67,7 @@ export type BenchAction =
   | { readonly kind: 'select'; readonly selection: Selection | undefined }
   | { readonly kind: 'saving'; readonly saved: SavedState }
   | { readonly kind: 'stored'; readonly design: Design; readonly version: number; readonly at: string }
-  | { readonly kind: 'report'; readonly report: RepeatReport }
+  | ({ readonly kind: 'report' } & Checked)
   | { readonly kind: 'kept'; readonly design: Design | undefined }
   | { readonly kind: 'unmade' | 'problem'; readonly design: Design; readonly sentence: string }
   | { readonly kind: 'painted' };
@@ -85,7 +92,7 @@ export function openBench({ id, range, version, updatedAt, document }: OpenedDes
     kept: undefined,
     step: 'Build',
     selection: undefined,
-    report: undefined,
+    checked: undefined,
     unmade: undefined,
     problem: undefined,
   };
@@ -118,10 +125,10 @@ export function reduceBench(state: BenchState, action: BenchAction): BenchState 
       return { ...state, stored: action.design, storedAt: action.at, version: action.version, saved };
     }
     case 'report':
-      return { ...state, report: action.report, unmade: undefined };
+      return { ...state, checked: action, unmade: undefined };
     case 'unmade':
       // What was found before is of other numbers.
-      return { ...state, report: undefined, unmade: action };
+      return { ...state, checked: undefined, unmade: action };
     case 'problem':
       return { ...state, problem: action };
     case 'painted':
@@ -133,9 +140,27 @@ export function reduceBench(state: BenchState, action: BenchAction): BenchState 
   }
 }
 
-/** The verdict on the bench, once there is one: what cannot be made does not repeat. */
+/** What the check found of the design as it is now; undefined until it has looked at it. */
+export function reportOf(state: BenchState): RepeatReport | undefined {
+  return isCheckDue(state) ? undefined : state.checked?.report;
+}
+
+/** Whether what the check found last is of an earlier state of the design. */
+export function isCheckDue({ checked, history }: BenchState): boolean {
+  return checked !== undefined && !isMadeAlike(checked.design, history.present);
+}
+
+/** The verdict found last: what cannot be made does not repeat. `isCheckDue` tells whether it is of an earlier state. */
 export function verdictOf(state: BenchState): RepeatReport['verdict'] | undefined {
-  return unmadeOf(state) === undefined ? state.report?.verdict : 'Open';
+  return unmadeOf(state) === undefined ? state.checked?.report.verdict : 'Open';
+}
+
+/** Fields of a design that its cloth and its check are made of. */
+const MADE_OF = ['construction', 'shades', 'lay', 'resolution', 'pictures'] as const;
+
+/** Whether two states of a design have the same cloth: they differ at most in words, scenes and yarn. */
+export function isMadeAlike(a: Design, b: Design): boolean {
+  return MADE_OF.every((field) => a[field] === b[field]);
 }
 
 /** Why there is no cloth of the design as it is now: a sentence. */
