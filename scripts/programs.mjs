@@ -15,6 +15,8 @@ export function browserPath() {
 const PROGRAMS = {
   'chromium-headless-shell': () => existsSync(browserPath()),
   'poppler-utils': () => onPath('pdftoppm'),
+  'mupdf-tools': () => onPath('mutool'),
+  ghostscript: () => onPath('gs'),
   qpdf: () => onPath('qpdf'),
   'libtiff-tools': () => onPath('tiffinfo'),
   unzip: () => onPath('unzip'),

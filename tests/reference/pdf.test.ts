@@ -1,70 +1,18 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { PNG } from 'pngjs';
-import { afterAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { compile } from '../../src/core/design/compile-design.ts';
 import type { Design } from '../../src/core/design/design-schema.ts';
 import { designFromText } from '../../src/core/design/exchange/counts-text.ts';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { rational } from '../../src/core/exact/rational.ts';
 import { orderPicture } from '../../src/core/formats/picture-order.ts';
-import { unitToPng } from '../../src/core/formats/png/unit-png.ts';
-import { makeFile } from '../../src/server/sending/make-file.ts';
-import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
+import { differing, ours, painted, pdf, told } from '../pdf-readers.ts';
 
 /**
  * PDF against ISO 32000 as other programs read it: poppler (pdfinfo, pdffonts, pdftotext, pdftoppm) and qpdf. Papers are those of
  * ISO 216.
  */
-const folder = mkdtempSync(join(tmpdir(), 'vetro-pdf-'));
-afterAll(() => rmSync(folder, { recursive: true }));
-
-let files = 0;
-
-async function pdf(design: Design, query: string): Promise<string> {
-  const { pieces } = makeFile({ design, file: 'tile.pdf', query: new URLSearchParams(query) });
-  const bytes: Uint8Array[] = [];
-  for await (const piece of pieces) bytes.push(piece as Uint8Array);
-  files += 1;
-  const path = join(folder, `${files}.pdf`);
-  writeFileSync(path, Buffer.concat(bytes));
-  return path;
-}
-
-function told(program: string, args: readonly string[]): string {
-  return execFileSync(program, [...args], { encoding: 'utf8' });
-}
-
-/** The first page as poppler paints it. */
-function painted(path: string, dpi: number, page = 1): PNG {
-  const root = join(folder, 'page');
-  const only = ['-f', String(page), '-l', String(page), '-singlefile'];
-  execFileSync('pdftoppm', ['-r', String(dpi), ...only, '-png', path, root]);
-  return PNG.sync.read(readFileSync(`${root}.png`));
-}
-
-/** The same cloth as we paint it, of that many pixels from its upper left corner. */
-async function ours(design: Design, dpi: number, { width, height }: PNG): Promise<PNG> {
-  const unit = compile(design);
-  const order = orderPicture(unit, { dpi: rational(dpi) }, { kind: 'crop', width, height });
-  const pieces: Uint8Array[] = [];
-  for await (const piece of unitToPng(unit, order, nodeCompressor)) pieces.push(piece);
-  return PNG.sync.read(Buffer.concat(pieces));
-}
-
-/** Part of the pixels of which some byte differs by more than that. */
-function differing(a: PNG, b: PNG, more: number): number {
-  expect([a.width, a.height]).toEqual([b.width, b.height]);
-  let count = 0;
-  for (let at = 0; at < a.data.length; at += 4) {
-    const apart = [0, 1, 2].some((part) => Math.abs(a.data[at + part]! - b.data[at + part]!) > more);
-    if (apart) count += 1;
-  }
-  return count / (a.width * a.height);
-}
-
 /** The lightest pixel: the darkest of its three bytes, at most. Paper that shows through would be 255. */
 function lightest({ data }: PNG): number {
   let most = 0;
@@ -116,12 +64,13 @@ describe('a PDF', () => {
   });
 
   it('embeds its fonts, and its ticket can be read', async () => {
-    const path = await pdf({ ...FLOOR, number: 'LLR 7' }, 'paper=A4');
+    const path = await pdf({ ...FLOOR, number: 'LLR 7', name: 'Łódź № 4 Größe' }, 'paper=A4');
     const fonts = told('pdffonts', [path]).trim().split('\n').slice(2);
     expect(fonts.length).toBeGreaterThan(1);
     for (const font of fonts) expect(font).toMatch(/ yes (yes|no) +yes /);
     const text = told('pdftotext', [path, '-']);
-    for (const part of [FLOOR.name, 'LLR 7', 'Fitted', FLOOR.shades[0]!.name]) expect(text).toContain(part);
+    for (const part of ['Łódź No 4 Größe', 'LLR 7', 'Fitted', FLOOR.shades[0]!.name])
+      expect(text).toContain(part);
     expect(told('pdfinfo', [await pdf(FLOOR, 'paper=A4&ticket=none')])).toMatch(/Pages: +1/);
   });
 
@@ -162,9 +111,10 @@ describe('a PDF', () => {
       return Number(/\/Width (\d+)/.exec(objects)![1]);
     };
     const repeat = orderPicture(compile(THREADS), { dpi: rational(150) }, undefined);
-    expect(widthOf(path)).toBe(repeat.tile.width);
-    // Flat, one pixel a thread: the sett's 42 twice, since the twill goes on over four.
-    expect(widthOf(await pdf(THREADS, 'size=50mm'))).toBe(84);
+    // A block of two repeats, so that a sheet has few.
+    expect(widthOf(path)).toBe(2 * repeat.tile.width);
+    // Flat, one pixel a thread: the sett's 42 twice, since the twill goes on over four; and a block of two of those.
+    expect(widthOf(await pdf(THREADS, 'size=50mm'))).toBe(2 * 84);
   });
 
   it('goes on over several pages where it left off', async () => {

@@ -2,6 +2,7 @@ import type { Shade } from '../../core/colour/shade.ts';
 import type { MadePiece } from '../../core/design/motif/layer.ts';
 import { joinedText } from '../../core/formats/joined-text.ts';
 import { svgText } from '../../core/formats/svg/drawn-path.ts';
+import { ONE_REPEAT } from '../../core/formats/svg/drawn-window.ts';
 import { drawFigures } from '../../core/formats/svg/figures-svg.ts';
 import { PicturesSvg } from '../../core/formats/svg/picture-svg.ts';
 import { shiftBy } from '../../core/shape/contour.ts';
@@ -40,7 +41,14 @@ export function drawPiece({ layers, figure }: MadePiece, shades: readonly Shade[
   return {
     view: `${size.x} ${size.y} ${size.x} ${size.y}`,
     paths: joinedText(
-      svgText(drawFigures(figures, undefined, { shades: inks, pitch: room, pictures: new PicturesSvg() })),
+      svgText(
+        drawFigures(figures, undefined, {
+          shades: inks,
+          pitch: room,
+          window: ONE_REPEAT,
+          pictures: new PicturesSvg(),
+        }),
+      ),
     ),
   };
 }

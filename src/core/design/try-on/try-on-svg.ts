@@ -126,7 +126,7 @@ function patternSvg(
   const scaled = `scale(${lengthText(place.scale)}) translate(0 ${lengthText(-size.y)})`;
   try {
     return [
-      ...drawPattern(drawUnit(unit, undefined), {
+      ...drawPattern(drawUnit(unit), {
         id: `cloth-${at}`,
         transform: `${turned} ${scaled}`,
         names: `c${at}`,

@@ -127,15 +127,25 @@ function several(cloth: Size, paper: Size, bleed: number, overlap: number): Page
     const width = Math.min(room.width, shown.width - from.x);
     const height = Math.min(room.height, shown.height - from.y);
     const box = { x: EDGE, y: paper.height - EDGE - height, width, height };
+    const corner = { x: EDGE - from.x + bleed, y: paper.height - EDGE + from.y - bleed };
     return {
       size: paper,
-      trim: box,
+      trim: common(box, { x: corner.x, y: corner.y - cloth.height, ...cloth }),
       bleed: box,
-      corner: { x: EDGE - from.x + bleed, y: paper.height - EDGE + from.y - bleed },
+      corner,
       part: { row: row + 1, column: column + 1 },
     };
   });
   return { across, down, pages };
+}
+
+/** What lies in both of two boxes. */
+function common(one: Box, other: Box): Box {
+  const x = Math.max(one.x, other.x);
+  const y = Math.max(one.y, other.y);
+  const width = Math.max(0, Math.min(one.x + one.width, other.x + other.width) - x);
+  const height = Math.max(0, Math.min(one.y + one.height, other.y + other.height) - y);
+  return { x, y, width, height };
 }
 
 function grown({ x, y, width, height }: Box, by: number): Box {
@@ -162,18 +172,22 @@ export function cropMarks({ trim, bleed }: PlannedPage): readonly MarkLine[] {
 }
 
 /** Marks in the empty edge of a page of several, where the next page's cloth begins. */
-export function joinMarks({ trim, part }: PlannedPage, plan: PagePlan, overlap: number): readonly MarkLine[] {
+export function joinMarks(
+  { bleed, part }: PlannedPage,
+  plan: PagePlan,
+  overlap: number,
+): readonly MarkLine[] {
   if (part === undefined) return [];
   const lines: MarkLine[] = [];
-  const right = trim.x + trim.width;
-  const high = trim.y + trim.height;
+  const right = bleed.x + bleed.width;
+  const high = bleed.y + bleed.height;
   if (part.column < plan.across) {
     const x = right - overlap;
-    lines.push([x, high + 1, x, high + MARK_LENGTH], [x, trim.y - 1, x, trim.y - MARK_LENGTH]);
+    lines.push([x, high + 1, x, high + MARK_LENGTH], [x, bleed.y - 1, x, bleed.y - MARK_LENGTH]);
   }
   if (part.row < plan.down) {
-    const y = trim.y + overlap;
-    lines.push([trim.x - 1, y, trim.x - MARK_LENGTH, y], [right + 1, y, right + MARK_LENGTH, y]);
+    const y = bleed.y + overlap;
+    lines.push([bleed.x - 1, y, bleed.x - MARK_LENGTH, y], [right + 1, y, right + MARK_LENGTH, y]);
   }
   return lines;
 }

@@ -13,43 +13,36 @@ const CAPS: Readonly<Record<LineEnds, number>> = { flat: 0, round: 1, sharp: 2 }
 /** Most characters of a drawing; beyond it a picture is the better file. */
 const MOST = 24_000_000;
 
-/** A repeat in a drawing's own units, and how far around it all is drawn that comes there. */
-export interface RepeatRoom {
-  readonly width: number;
-  readonly height: number;
-  readonly around: number;
-}
-
 /**
- * Paths of one repeat as operators of a PDF content stream (ISO 32000-1, 8.5), in the drawing's own units, y downward; with
- * what of the repeats beside it comes into the room around it, so that repeats may lie over each other.
+ * Paths of a drawing as operators of a PDF content stream (ISO 32000-1, 8.5), in the drawing's own units, y downward, each
+ * once and in their order.
  * @returns undefined where it holds what only SVG knows, or too much
  */
-export function drawingOperators(pieces: Iterable<DrawnPiece>, room: RepeatRoom): string | undefined {
+export function drawingOperators(pieces: Iterable<DrawnPiece>, most = MOST): string | undefined {
   const parts: string[] = [];
   let length = 0;
   for (const piece of pieces) {
     if (typeof piece === 'string') return undefined;
-    for (const part of pathOperators(piece, room)) {
+    for (const part of pathOperators(piece)) {
       parts.push(part);
       length += part.length;
-      if (length > MOST) return undefined;
+      if (length > most) return undefined;
     }
   }
   return parts.join('');
 }
 
-function* pathOperators({ data, paint }: DrawnPath, room: RepeatRoom): Iterable<string> {
+function* pathOperators({ data, paint }: DrawnPath): Iterable<string> {
   const colour = colourOperands(paint.hex);
   if (paint.kind === 'fill') {
     yield `${colour} rg\n`;
-    for (const part of data) yield* traced(part, room, 0);
+    for (const part of data) yield traced(part);
     yield paint.evenOdd ? 'f*\n' : 'f\n';
     return;
   }
   const { ends = 'flat', width } = paint;
   yield `${colour} RG ${pdfNumber(width)} w ${CAPS[ends]} J ${JOINS[ends]} j ${SHARPEST} M\n`;
-  for (const part of data) yield* traced(part, room, (width / 2) * SHARPEST);
+  for (const part of data) yield traced(part);
   yield 'S\n';
 }
 
@@ -58,40 +51,12 @@ function colourOperands(hex: string): string {
   return [1, 3, 5].map((at) => pdfNumber(Number.parseInt(hex.slice(at, at + 2), 16) / 255)).join(' ');
 }
 
-/** An operator of a path and its coordinates, x and y in turn. */
-interface Step {
-  readonly operator: 'm' | 'l' | 'c' | 'h';
-  readonly places: readonly number[];
-}
-
-/** Path data as operators, in every repeat from which it comes into the room. @param wide  how far a line reaches beyond it */
-function* traced(data: string, { width, height, around }: RepeatRoom, wide: number): Iterable<string> {
-  const steps = stepsOf(data);
-  const xs = steps.flatMap(({ places }) => places.filter((_, at) => at % 2 === 0));
-  const ys = steps.flatMap(({ places }) => places.filter((_, at) => at % 2 === 1));
-  const reach = around + wide;
-  const comesIn = (values: readonly number[], by: number, length: number) =>
-    values.some((value) => value + by > -reach) && values.some((value) => value + by < length + reach);
-  for (const right of [-width, 0, width]) {
-    if (!comesIn(xs, right, width)) continue;
-    for (const down of [-height, 0, height]) {
-      if (!comesIn(ys, down, height)) continue;
-      yield steps
-        .map(({ operator, places }) => {
-          const moved = places.map((value, at) => pdfNumber(value + (at % 2 === 0 ? right : down)));
-          return `${[...moved, operator].join(' ')}\n`;
-        })
-        .join('');
-    }
-  }
-}
-
 /** Path data in the four operators that PDF has; arcs become curves. */
-function stepsOf(data: string): readonly Step[] {
-  const steps: Step[] = [];
+function traced(data: string): string {
+  const parts: string[] = [];
   let last = { x: 0, y: 0 };
-  const add = (operator: Step['operator'], places: readonly number[]) => {
-    steps.push({ operator, places });
+  const add = (operator: 'm' | 'l' | 'c' | 'h', places: readonly number[]) => {
+    parts.push(`${[...places.map(pdfNumber), operator].join(' ')}\n`);
     if (places.length > 0) last = { x: places.at(-2)!, y: places.at(-1)! };
   };
   svgpath(data)
@@ -117,7 +82,7 @@ function stepsOf(data: string): readonly Step[] {
           throw new Error(`a path with ${command}`);
       }
     });
-  return steps;
+  return parts.join('');
 }
 
 /** A number as PDF writes it, without an exponent. */

@@ -9,6 +9,7 @@ import { resolveEndless, resolveFigure } from '../../shape/resolve-figure.ts';
 import type { Mark, PlacedFigure, Softness } from '../../shape/shape.ts';
 import { tracePolygon } from '../../shape/trace.ts';
 import { type DrawnPiece, filled } from './drawn-path.ts';
+import type { DrawnWindow } from './drawn-window.ts';
 import { gradientStops } from './gradient-stops.ts';
 import { lengthText } from './length-text.ts';
 import type { PicturesSvg } from './picture-svg.ts';
@@ -22,6 +23,7 @@ interface DrawingRoom {
   readonly shades: readonly Shade[];
   /** Lengths of one repeat in millimetres. */
   readonly pitch: Place;
+  readonly window: DrawnWindow;
   readonly pictures: PicturesSvg;
 }
 
@@ -29,7 +31,7 @@ interface DrawingRoom {
 const FINE = 10_000;
 
 /**
- * Figures of one repeat with all their copies in it, in painting order, in millimetres from its upper left corner.
+ * Figures of one repeat with all their copies in the window, in painting order, in millimetres from its upper left corner.
  * Outlines keep their true arcs and curves; what is worked out from others is polygons.
  * @throws CoreError "picture/missing" {name}
  */
@@ -38,8 +40,8 @@ export function* drawFigures(
   rows: RowOrder | undefined,
   room: DrawingRoom,
 ): Iterable<DrawnPiece> {
-  const { shades, pitch } = room;
-  const drawn = figures.flatMap((each, index) => copiesOf(each, index, pitch));
+  const { shades } = room;
+  const drawn = figures.flatMap((each, index) => copiesOf(each, index, room));
   drawn.sort(paintedBefore(rows));
   // Copies of one figure that follow each other are one path: inside is what lies in any of them.
   for (let from = 0; from < drawn.length; ) {
@@ -129,7 +131,11 @@ interface DrawnCopy extends CopyPlace, Omit<Mark, 'shape'> {
 /** Standard deviations within which all that can be seen of a blur lies. */
 const BLUR_REACH = 3;
 
-function copiesOf({ shape, ...paint }: ShadedFigure, index: number, pitch: Place): readonly DrawnCopy[] {
+function copiesOf(
+  { shape, ...paint }: ShadedFigure,
+  index: number,
+  { pitch, window }: DrawingRoom,
+): readonly DrawnCopy[] {
   const { places, draw } = drawnFigure(shape, pitch);
   // What goes on into other repeats is blurred with what it goes on to.
   const around = shape.endless && paint.soft !== undefined ? [-1, 0, 1] : [0];
@@ -143,8 +149,13 @@ function copiesOf({ shape, ...paint }: ShadedFigure, index: number, pitch: Place
     places.map(({ y }) => y),
     blur,
   );
-  return repeatsInto(left, width, pitch.x, pitch.x).flatMap((right) =>
-    repeatsInto(bottom, height, pitch.y, pitch.y).map((up) => ({
+  const { margin } = window;
+  const wide = window.across * pitch.x + 2 * margin;
+  const high = window.down * pitch.y + 2 * margin;
+  // The window goes downward from the first repeat, which is counted from its foot.
+  const foot = bottom + (window.down - 1) * pitch.y;
+  return repeatsInto(left + margin, width, pitch.x, wide).flatMap((right) =>
+    repeatsInto(foot + margin, height, pitch.y, high).map((up) => ({
       ...paint,
       index,
       row: shape.row,

@@ -1,15 +1,21 @@
 import { rational, toNumber } from '../../exact/rational.ts';
-import { shiftsInto } from '../../shape/copies.ts';
 import { roundedInset } from '../../shape/inset.ts';
 import { SHARPEST } from '../../shape/line-joins.ts';
 import { type Place, placesOf } from '../../shape/places.ts';
 import type { Cut, Frames, Inset, Stroke, TorusShape } from '../../shape/shape.ts';
 import { traceInset, tracePath } from '../../shape/trace.ts';
 import { type DrawnPath, filled } from './drawn-path.ts';
+import { type DrawnWindow, shiftsIntoWindow } from './drawn-window.ts';
 import { lengthText } from './length-text.ts';
 import { turnedDown, writePath } from './svg-path.ts';
 
-type Draw<S extends TorusShape> = (shape: S, hex: string, pitch: Place) => DrawnPath;
+type Draw<S extends TorusShape> = (shape: S, hex: string, room: Room) => DrawnPath;
+
+/** @param pitch  lengths of one repeat in millimetres */
+interface Room {
+  readonly pitch: Place;
+  readonly window: DrawnWindow;
+}
 
 const DRAW: { readonly [K in TorusShape['kind']]: Draw<Extract<TorusShape, { kind: K }>> } = {
   stroke: drawStroke,
@@ -17,21 +23,18 @@ const DRAW: { readonly [K in TorusShape['kind']]: Draw<Extract<TorusShape, { kin
   frames: drawFrames,
 };
 
-/**
- * A shape of one repeat, in millimetres from its upper left corner.
- * @param pitch  lengths of one repeat in millimetres
- */
-export function drawShape(shape: TorusShape, hex: string, pitch: Place): DrawnPath {
-  return (DRAW[shape.kind] as Draw<TorusShape>)(shape, hex, pitch);
+/** A shape wherever it comes into the window, in millimetres from the first repeat's upper left corner. */
+export function drawShape(shape: TorusShape, hex: string, room: Room): DrawnPath {
+  return (DRAW[shape.kind] as Draw<TorusShape>)(shape, hex, room);
 }
 
 /** Lines stay lines, so that their width can still be changed. */
-function drawStroke({ paths, width, ends }: Stroke, hex: string, pitch: Place): DrawnPath {
+function drawStroke({ paths, width, ends }: Stroke, hex: string, { pitch, window }: Room): DrawnPath {
   const wide = toNumber(width);
   const reach = (wide / 2) * (ends === 'sharp' ? SHARPEST : 1);
   const data = paths.flatMap(({ points, closed }) => {
     const places = placesOf(points, pitch);
-    return shiftsInto(turnedDown(places, pitch), pitch, reach).map((shift) =>
+    return shiftsIntoWindow(turnedDown(places, pitch), pitch, window, reach).map((shift) =>
       writePath(pitch, shift, (sink) => {
         tracePath(places, sink);
         if (closed) sink.close();
@@ -41,27 +44,31 @@ function drawStroke({ paths, width, ends }: Stroke, hex: string, pitch: Place): 
   return { data, paint: { kind: 'line', hex, width: wide, ends } };
 }
 
-/** The whole repeat, and in it the parts as holes. */
-function drawCut({ parts }: Cut, hex: string, pitch: Place): DrawnPath {
-  const holes = parts.flatMap((part) => insetPaths(part, pitch));
-  const box = `M0 0H${lengthText(pitch.x)}V${lengthText(pitch.y)}H0z`;
+/** The whole window, and in it the parts as holes. */
+function drawCut({ parts }: Cut, hex: string, room: Room): DrawnPath {
+  const holes = parts.flatMap((part) => insetPaths(part, room));
+  const { pitch, window } = room;
+  const low = lengthText(0 - window.margin);
+  const right = lengthText(window.across * pitch.x + window.margin);
+  const bottom = lengthText(window.down * pitch.y + window.margin);
+  const box = `M${low} ${low}H${right}V${bottom}H${low}z`;
   return filled(hex, [box, ...holes], true);
 }
 
 /** Each polygon, and its inset as a hole in it. */
-function drawFrames({ parts }: Frames, hex: string, pitch: Place): DrawnPath {
+function drawFrames({ parts }: Frames, hex: string, room: Room): DrawnPath {
   const zero = rational(0);
   const paths = parts.flatMap((part) => [
-    ...insetPaths({ ...part, by: zero, corner: zero }, pitch),
-    ...insetPaths(part, pitch),
+    ...insetPaths({ ...part, by: zero, corner: zero }, room),
+    ...insetPaths(part, room),
   ]);
   return filled(hex, paths, true);
 }
 
-/** An inset wherever it comes into the repeat. */
-function insetPaths({ corners, by, corner }: Inset, pitch: Place): readonly string[] {
+/** An inset wherever it comes into the window. */
+function insetPaths({ corners, by, corner }: Inset, { pitch, window }: Room): readonly string[] {
   const inset = roundedInset(corners, pitch, toNumber(by), toNumber(corner));
-  return shiftsInto(turnedDown(inset.middles, pitch), pitch, inset.radius).map((shift) =>
+  return shiftsIntoWindow(turnedDown(inset.middles, pitch), pitch, window, inset.radius).map((shift) =>
     writePath(pitch, shift, (sink) => traceInset(inset, sink)),
   );
 }

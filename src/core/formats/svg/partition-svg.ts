@@ -6,6 +6,7 @@ import { hasClear, type Partition } from '../../faces/partition.ts';
 import type { Place } from '../../shape/places.ts';
 import { tracePath, tracePolygon } from '../../shape/trace.ts';
 import { type DrawnPath, filled } from './drawn-path.ts';
+import { type DrawnWindow, ONE_REPEAT } from './drawn-window.ts';
 import { writePath } from './svg-path.ts';
 
 /**
@@ -29,10 +30,13 @@ type Draw = (corners: Outline, closed: boolean) => string;
 export function* drawPartition(
   partition: Partition,
   size: Rectangle,
-  underlap?: Rational,
+  {
+    underlap,
+    window = ONE_REPEAT,
+  }: { readonly underlap?: Rational | undefined; readonly window?: DrawnWindow },
 ): Iterable<DrawnPath> {
   const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
-  const draw = drawer(partition, lengths);
+  const draw = drawer(partition, lengths, window);
   const seam = hasClear(partition) ? SEAM.clear : SEAM.covered;
   const usual = Math.min(lengths.x, lengths.y) * seam;
   const width = underlap === undefined ? usual : 2 * toNumber(underlap);
@@ -76,8 +80,8 @@ function seamsOf({ faces, shades }: Partition): readonly (readonly Outline[])[] 
   return seams;
 }
 
-/** Draws an outline wherever it comes into the repeat's box; in doubles, since a drawing has six places. */
-function drawer({ vertices }: Partition, lengths: Place): Draw {
+/** Draws an outline wherever it comes into the window; in doubles, since a drawing has six places. */
+function drawer({ vertices }: Partition, lengths: Place, { across: wide, down, margin }: DrawnWindow): Draw {
   const xs = Float64Array.from(vertices, ({ x }) => surdToNumber(x));
   const ys = Float64Array.from(vertices, ({ y }) => surdToNumber(y));
   return (corners, closed) => {
@@ -85,12 +89,19 @@ function drawer({ vertices }: Partition, lengths: Place): Draw {
       x: xs[vertex]! + across,
       y: ys[vertex]! + up,
     }));
-    const [left, right] = reach(points.map(({ x }) => x));
-    const [low, high] = reach(points.map(({ y }) => y));
+    const [left, right] = reach(
+      points.map(({ x }) => x),
+      margin / lengths.x,
+    );
+    const [low, high] = reach(
+      points.map(({ y }) => y),
+      margin / lengths.y,
+    );
     const trace = closed ? tracePolygon : tracePath;
     let path = '';
-    for (let across = -right; across <= -left; across += 1) {
-      for (let up = -high; up <= -low; up += 1) {
+    for (let across = -right; across < wide - left; across += 1) {
+      // The window goes downward from the first repeat.
+      for (let up = 1 - down - high; up <= -low; up += 1) {
         const places = points.map(({ x, y }) => ({ x: (x + across) * lengths.x, y: (y + up) * lengths.y }));
         path += writePath(lengths, ORIGIN, (sink) => trace(places, sink));
       }
@@ -102,8 +113,7 @@ function drawer({ vertices }: Partition, lengths: Place): Draw {
 /** Nothing is moved: places lie where they are drawn. */
 const ORIGIN: Place = { x: 0, y: 0 };
 
-/** First and last whole repeat that a range of coordinates touches. */
-function reach(values: readonly number[]): readonly [number, number] {
-  const floors = values.map(Math.floor);
-  return [Math.min(...floors), Math.max(...floors)];
+/** First and last whole repeat that a range of coordinates touches with a margin. */
+function reach(values: readonly number[], margin: number): readonly [number, number] {
+  return [Math.floor(Math.min(...values) - margin), Math.floor(Math.max(...values) + margin)];
 }

@@ -8,6 +8,7 @@ import { UNSHRUNK } from '../shrinkage.ts';
 import { drawCells } from './cells-svg.ts';
 import type { Drawing } from './drawing.ts';
 import { type DrawnPiece, svgText } from './drawn-path.ts';
+import { type DrawnWindow, ONE_REPEAT } from './drawn-window.ts';
 import { escapeXml } from './escape-xml.ts';
 import { drawFigures, type ShadedFigure } from './figures-svg.ts';
 import { PLACES } from './length-text.ts';
@@ -49,7 +50,7 @@ export function unitToSvgPieces(
   const exact = repeatSize(unit);
   if (exact === null) throw new CoreError('svg/no-repeat', {});
   const size = nearSize(exact);
-  const { shapes, width, height, step, crisp } = drawUnit(unit, underlap);
+  const { shapes, width, height, step, crisp } = drawUnit(unit, { underlap });
   const box = sheet ?? size;
   const view = sheet === undefined ? `0 0 ${width} ${height}` : viewOf(step, sheet);
   const head =
@@ -87,11 +88,17 @@ function* gathered(pieces: Iterable<string>): Iterable<string> {
   if (text !== '') yield text;
 }
 
+/** How far faces run under their neighbours, and what is drawn. */
+export interface DrawingRoom extends Pick<DrawingWish, 'underlap'> {
+  /** Left out, one repeat; of faces and marks more can be drawn at once, in their order. */
+  readonly window?: DrawnWindow;
+}
+
 /** How each kind of content is drawn: cells in threads, all else in millimetres. */
 const DRAWERS: {
   readonly [K in Content['kind']]: (
     unit: RepeatUnit<Extract<Content, { kind: K }>>,
-    underlap: Rational | undefined,
+    room: DrawingRoom,
   ) => Drawing;
 } = {
   cells: ({ content, pitch }) => {
@@ -100,12 +107,12 @@ const DRAWERS: {
     const height = String(content.height);
     return { shapes: drawCells(content), width, height, step, crisp: true };
   },
-  partition: (unit, underlap) => drawFaces(unit, { base: unit.content, marks: [] }, underlap),
-  marks: (unit, underlap) => drawFaces(unit, unit.content, underlap),
-  plies: (unit, underlap) => {
+  partition: (unit, room) => drawFaces(unit, { base: unit.content, marks: [] }, room),
+  marks: (unit, room) => drawFaces(unit, unit.content, room),
+  plies: (unit, { underlap }) => {
     const { width, height } = nearSize(repeatSize(unit)!);
     return {
-      shapes: drawPlies(unit, (each) => drawUnit(each, underlap)),
+      shapes: drawPlies(unit, (each) => drawUnit(each, { underlap })),
       width: toDecimal(width, PLACES),
       height: toDecimal(height, PLACES),
       step: { x: ONE, y: ONE },
@@ -114,29 +121,29 @@ const DRAWERS: {
   },
 };
 
-/** The shapes of one repeat. @throws CoreError as `unitToSvg` */
-export function drawUnit(unit: RepeatUnit, underlap: Rational | undefined): Drawing {
-  return DRAWERS[unit.content.kind](unit as never, underlap);
+/** The shapes of one repeat, or of what else is asked for. @throws CoreError as `unitToSvg` */
+export function drawUnit(unit: RepeatUnit, room: DrawingRoom = {}): Drawing {
+  return DRAWERS[unit.content.kind](unit as never, room);
 }
 
 function drawFaces(
   unit: RepeatUnit,
   { base, marks, rows }: Omit<Marks, 'kind'>,
-  underlap: Rational | undefined,
+  { underlap, window = ONE_REPEAT }: DrawingRoom,
 ): Drawing {
   const size = nearSize(repeatSize(unit)!);
   const lengths = { x: toNumber(size.width), y: toNumber(size.height) };
   const shapes = (function* (): Iterable<DrawnPiece> {
-    yield* drawPartition(base, size, underlap);
+    yield* drawPartition(base, size, { underlap, window });
     const pictures = new PicturesSvg();
-    yield* drawVaried(base, lengths, pictures);
+    yield* drawVaried(base, { pitch: lengths, window }, pictures);
     const figures: ShadedFigure[] = [];
     for (const { shape, ...paint } of marks) {
       const { shade } = paint;
       if (shape.kind === 'figure') figures.push({ shape, ...paint });
-      else if (shade !== null) yield drawShape(shape, base.shades[shade]!.hex, lengths);
+      else if (shade !== null) yield drawShape(shape, base.shades[shade]!.hex, { pitch: lengths, window });
     }
-    yield* drawFigures(figures, rows, { shades: base.shades, pitch: lengths, pictures });
+    yield* drawFigures(figures, rows, { shades: base.shades, pitch: lengths, window, pictures });
   })();
   const width = toDecimal(size.width, PLACES);
   const height = toDecimal(size.height, PLACES);

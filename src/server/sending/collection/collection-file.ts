@@ -7,7 +7,7 @@ import { repeatSize } from '../../../core/repeat/repeat-unit.ts';
 import type { Pictures } from '../../../core/shape/picture.ts';
 import { parseResolution } from '../../../core/units/resolution.ts';
 import { sizeText } from '../../../wording/measures.ts';
-import { clothOf } from '../pdf/cloth-pattern.ts';
+import { clothOf } from '../pdf/cloth-blocks.ts';
 import { nameDocument } from '../pdf/name-document.ts';
 import {
   type Document,
@@ -17,6 +17,7 @@ import {
   PDFDocument,
   POINTS,
   rgb,
+  widthOf,
 } from '../pdf/pdf-lib.ts';
 import { showCloth } from '../pdf/show-cloth.ts';
 import { writeText } from '../pdf/ticket-page.ts';
@@ -87,7 +88,7 @@ function addHead(page: Page, fonts: Fonts, { title, scale, sheet, pages }: Head)
   const y = (PAGE.height - EDGE) * POINTS - 14;
   writeText(page, fonts.strong, title, { x: EDGE * POINTS, y, size: 18 });
   const words = `${scale}, sheet ${sheet} of ${pages}`;
-  const x = (PAGE.width - EDGE) * POINTS - fonts.text.widthOfTextAtSize(words, 9);
+  const x = (PAGE.width - EDGE) * POINTS - widthOf(fonts.text, words, 9);
   writeText(page, fonts.text, words, { x, y, size: 9, hex: '#6b7472' });
 }
 

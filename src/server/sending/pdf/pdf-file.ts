@@ -8,7 +8,7 @@ import { sizeText } from '../../../wording/measures.ts';
 import { shrinkageText } from '../../../wording/sheet-words.ts';
 import { provenOf } from '../../proving/proven.ts';
 import { lookOf, scaleOf, stretchOf } from '../query-wishes.ts';
-import type { Cloth } from './cloth-pattern.ts';
+import type { Cloth } from './cloth-blocks.ts';
 import { pageWishOf } from './pdf-wish.ts';
 import type { TicketLine } from './ticket-page.ts';
 

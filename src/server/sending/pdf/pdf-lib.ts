@@ -18,25 +18,62 @@ export type {
 /** Points of a millimetre. Source: ISO 32000-1, 8.3.2.3. */
 export const POINTS = 72 / 25.4;
 
-/** The faces of a document, as files that subsets can be made of. */
+/** The faces of a document, as files that subsets can be made of: the usual letters, then further ones of Latin. */
 const FACES = {
-  text: '@fontsource/instrument-sans/files/instrument-sans-latin-400-normal.woff',
-  strong: '@fontsource/instrument-sans/files/instrument-sans-latin-600-normal.woff',
-  numbers: '@fontsource/spline-sans-mono/files/spline-sans-mono-latin-400-normal.woff',
+  text: ['instrument-sans/files/instrument-sans-latin', '400'],
+  strong: ['instrument-sans/files/instrument-sans-latin', '600'],
+  numbers: ['spline-sans-mono/files/spline-sans-mono-latin', '400'],
 } as const;
 
-export type Fonts = { readonly [Face in keyof typeof FACES]: PdfLib.PDFFont };
+/** Fonts of one face; a letter is written in the first that has it. */
+export type Face = readonly PdfLib.PDFFont[];
+
+export type Fonts = { readonly [F in keyof typeof FACES]: Face };
 
 /** Embeds the fonts of tickets and labels; only what is written with them goes into the file. */
 export async function embedFonts(document: PdfLib.PDFDocument): Promise<Fonts> {
   document.registerFontkit(fontkit);
-  const embed = (face: keyof typeof FACES) =>
-    document.embedFont(readFileSync(require.resolve(FACES[face])), { subset: true });
+  const embed = async (face: keyof typeof FACES): Promise<Face> => {
+    const [files, weight] = FACES[face];
+    const fonts: PdfLib.PDFFont[] = [];
+    for (const letters of ['', '-ext']) {
+      const file = require.resolve(`@fontsource/${files}${letters}-${weight}-normal.woff`);
+      fonts.push(await document.embedFont(readFileSync(file), { subset: true }));
+    }
+    return fonts;
+  };
   return { text: await embed('text'), strong: await embed('strong'), numbers: await embed('numbers') };
 }
 
-/** Text as the font can write it: what it has no shape for becomes a question mark. */
-export function writable(font: PdfLib.PDFFont, text: string): string {
-  const known = new Set(font.getCharacterSet());
-  return [...text].map((letter) => (known.has(letter.codePointAt(0)!) ? letter : '?')).join('');
+/** Letters that follow each other in one font. */
+export interface Run {
+  readonly font: PdfLib.PDFFont;
+  readonly text: string;
+}
+
+/**
+ * Text in fonts that can write it. What none has a shape for is written by the letters that it stands for (Unicode's
+ * compatibility decomposition: № as No), and else as a question mark.
+ */
+export function runsOf(face: Face, text: string): readonly Run[] {
+  const known = face.map((font) => new Set(font.getCharacterSet()));
+  const fontOf = (letter: string) => face[known.findIndex((has) => has.has(letter.codePointAt(0)!))];
+  const letters = [...text].flatMap((letter) => {
+    if (fontOf(letter) !== undefined) return [letter];
+    const standsFor = [...letter.normalize('NFKD')].filter((each) => !/\p{M}/u.test(each));
+    return standsFor.length > 0 && standsFor.every((each) => fontOf(each) !== undefined) ? standsFor : ['?'];
+  });
+  const runs: { font: PdfLib.PDFFont; text: string }[] = [];
+  for (const letter of letters) {
+    const font = fontOf(letter) ?? face[0]!;
+    const last = runs.at(-1);
+    if (last?.font === font) last.text += letter;
+    else runs.push({ font, text: letter });
+  }
+  return runs;
+}
+
+/** Points that a text is wide. */
+export function widthOf(face: Face, text: string, size: number): number {
+  return runsOf(face, text).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0);
 }

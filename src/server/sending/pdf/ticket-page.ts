@@ -1,5 +1,5 @@
 import type { Design } from '../../../core/design/design-schema.ts';
-import { type Document, type Fonts, type Page, POINTS, rgb, writable } from './pdf-lib.ts';
+import { type Document, type Face, type Fonts, type Page, POINTS, rgb, runsOf, widthOf } from './pdf-lib.ts';
 
 /** A line of the ticket: what it is, and what it is of this design. */
 export type TicketLine = readonly [name: string, value: string];
@@ -49,7 +49,7 @@ export function addTicket(
 /** Text on a page, no wider than the page is. */
 export function writeText(
   page: Page,
-  font: Fonts[keyof Fonts],
+  face: Face,
   text: string,
   {
     x,
@@ -59,9 +59,13 @@ export function writeText(
   }: { readonly x: number; readonly y: number; readonly size: number; readonly hex?: string },
 ): void {
   const room = page.getWidth() - x - 8;
-  let shown = writable(font, text);
-  while (shown.length > 1 && font.widthOfTextAtSize(shown, size) > room) shown = `${shown.slice(0, -2)}…`;
-  page.drawText(shown, { x, y, size, font, color: colour(hex) });
+  let shown = [...text];
+  while (shown.length > 1 && widthOf(face, shown.join(''), size) > room) shown = [...shown.slice(0, -2), '…'];
+  let at = x;
+  for (const { font, text: part } of runsOf(face, shown.join(''))) {
+    page.drawText(part, { x: at, y, size, font, color: colour(hex) });
+    at += font.widthOfTextAtSize(part, size);
+  }
 }
 
 function colour(hex: string) {

@@ -10,7 +10,7 @@ import {
 } from '../../../core/formats/page/page-plan.ts';
 import { pdfNumber } from '../../../core/formats/pdf/path-operators.ts';
 import type { RepeatUnit } from '../../../core/repeat/repeat-unit.ts';
-import { type Cloth, type ClothLook, clothOf } from './cloth-pattern.ts';
+import { type Cloth, type ClothLook, clothOf } from './cloth-blocks.ts';
 import { nameDocument } from './name-document.ts';
 import {
   type Document,
@@ -44,7 +44,7 @@ export interface PdfOrder {
 const MOST_POINTS = 14_400;
 
 /**
- * Cloth at true size on pages, the repeat once as a tiling pattern.
+ * Cloth at true size on pages, a block of repeats once, set side by side.
  * @param told  hears how many pages there are
  * @throws CoreError as `clothOf`
  */
