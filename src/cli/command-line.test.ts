@@ -501,6 +501,7 @@ it('a design is tried on: pictures, drawings and documents, with seams told and 
     [['--scene', 'cushion', '--part', 'lid'], 'The scene has no part “lid”; it has cushion.'],
     [['--scene', 'cushion', '--bend', 'arc 350'], 'would fold over itself'],
     [['--scene', 'cushion', '--bend', 'loop 3'], 'A bend is written as'],
+    [['--scene', 'cushion', '--scale', '2', '--count', '3'], '--scale would do nothing'],
     [['--scene', 'wall', '--dpi', '900'], 'a side are painted. Take fewer dpi'],
   ] as const) {
     const refused = await vetro('try', 'worn.json', ...given, '-o', 'no.png');
@@ -508,4 +509,32 @@ it('a design is tried on: pictures, drawings and documents, with seams told and 
     expect(refused.err).toContain(words);
     expect(existsSync(join(FOLDER, 'no.png'))).toBe(false);
   }
+});
+
+it('what is said of parts in use is of the part named last, and of all before any is', async () => {
+  const partsOf = async (...given: readonly string[]) => {
+    const made = await vetro('try', 'worn.json', '--scene', 'curtain', ...given, '-o', 'parts.json');
+    expect(made.status).toBe(0);
+    const { tryOn } = JSON.parse(read('parts.json').toString()) as {
+      tryOn: { parts: Record<string, { turn: string; scale: unknown; shading: string }> };
+    };
+    return tryOn.parts;
+  };
+  const both = await partsOf(
+    '--shading',
+    '20%',
+    '--part',
+    'left',
+    '--turn',
+    '10',
+    '--part',
+    'right',
+    '--turn',
+    '20',
+  );
+  expect(both['left']).toMatchObject({ turn: '10', shading: '20%' });
+  expect(both['right']).toMatchObject({ turn: '20', shading: '20%' });
+  const one = await partsOf('--part', 'right', '--turn', '5', '--count', '3');
+  expect(Object.keys(one)).toEqual(['right']);
+  expect(one['right']).toMatchObject({ turn: '5', scale: { to: 'count', count: '3' } });
 });

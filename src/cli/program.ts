@@ -1,6 +1,7 @@
 import { Command, CommanderError, Option } from 'commander';
 import { LOOM_PORT } from '../contracts/loom-port.ts';
 import { PRINT_HOUSE_PORT } from '../contracts/print-house-port.ts';
+import { USUAL_SUBSTRATE } from '../core/print/substrate.ts';
 import { density } from './density-option.ts';
 import { EXIT, run } from './run.ts';
 import { addShelfCommands } from './shelf-program.ts';
@@ -69,6 +70,7 @@ export async function vetro(args: readonly string[]): Promise<void> {
     .option('--dpi <dpi>', 'pixels per inch at true size')
     .addOption(new Option('--size <size>', 'a sheet of that size, such as 12inx12in').conflicts('repeats'))
     .option('--repeats <count>', 'a sheet of so many repeats, such as 3x2')
+    .option('--true-scale', 'every repeat of a sheet at its true place; else each is whole pixels')
     .option('--drawn <look>', 'flat, threads or finished; flat when left out')
     .option('--colourway <name>', 'in the colours of that colourway')
     .addOption(
@@ -110,7 +112,7 @@ export async function vetro(args: readonly string[]): Promise<void> {
     .description('have a design printed by a print house, and follow it to its end')
     .argument('<design>', 'design document, thread-count text or CSV')
     .option('-o, --output <file>', 'where the picture of a strike-off goes; left out, a run is ordered')
-    .option('--substrate <cloth>', 'cotton-lawn, cotton-canvas, linen or silk-twill', 'cotton-canvas')
+    .option('--substrate <cloth>', 'cotton-lawn, cotton-canvas, linen or silk-twill', USUAL_SUBSTRATE)
     .option('--length <length>', 'of cloth that is printed', '500mm')
     .option('--dpi <dpi>', 'of the file that is sent', '150')
     .option('--mark <words>', 'tells the same order, given again on purpose, from the first', '')
@@ -125,7 +127,7 @@ export async function vetro(args: readonly string[]): Promise<void> {
     .description('a picture of the print as it would come out on a cloth, and what becomes of each shade')
     .argument('<design>', 'design document, thread-count text or CSV')
     .requiredOption('-o, --output <file>', 'PNG to write')
-    .option('--substrate <cloth>', 'cotton-lawn, cotton-canvas, linen or silk-twill', 'cotton-canvas')
+    .option('--substrate <cloth>', 'cotton-lawn, cotton-canvas, linen or silk-twill', USUAL_SUBSTRATE)
     .option('--size <size>', 'of the piece', '200mm')
     .option('--dpi <dpi>', 'pixels per inch', '200')
     .option('--washed', 'as it is when the cloth has shrunk')

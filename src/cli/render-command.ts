@@ -1,12 +1,17 @@
+import { inColourway } from '../core/design/colourway.ts';
+import { compile } from '../core/design/compile-design.ts';
 import { wovenOf } from '../core/design/design-facts.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
+import type { Pictures } from '../core/shape/picture.ts';
 import { makeFile } from '../server/sending/make-file.ts';
+import { pictureOf, sizeText } from '../server/sending/query-wishes.ts';
 import { writeStream } from '../server/sending/write-stream.ts';
+import { driftSentence } from '../wording/sheet-words.ts';
 import { picturesOf } from './pictures-of.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { rowsTold } from './rows-told.ts';
-import { EXIT } from './run.ts';
+import { EXIT, tell } from './run.ts';
 
 export interface RenderOptions {
   readonly output: string;
@@ -14,6 +19,7 @@ export interface RenderOptions {
   readonly dpi?: string;
   readonly size?: string;
   readonly repeats?: string;
+  readonly trueScale?: boolean;
   readonly colourway?: string;
   readonly drawn?: string;
   readonly underlap?: string;
@@ -43,6 +49,7 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
   refuseIdle(kind, options, design);
   const query = queryOf(options);
   const pictures = await picturesOf(design);
+  tellSheet(kind, design, query, pictures);
   const progress = rowsTold();
   const { pieces } = makeFile({ design, file: `tile.${kind}`, query, pictures, told: progress.told });
   try {
@@ -51,6 +58,14 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
     progress.end();
   }
   return EXIT.fine;
+}
+
+/** Says what lies on a sheet in pixels, where it is not what was asked for to the pixel. */
+function tellSheet(kind: Kind, design: Design, query: URLSearchParams, pictures: Pictures): void {
+  if (kind === 'svg' || kind === 'pdf' || sizeText(query) === '') return;
+  const coloured = inColourway(design, query.get('colourway') ?? '');
+  const words = driftSentence(pictureOf(compile(coloured, pictures), coloured, query));
+  if (words !== '') tell(words);
 }
 
 function kindOf(output: string): Kind {
@@ -85,6 +100,7 @@ function queryOf(options: RenderOptions): URLSearchParams {
     const text = options[name];
     if (text !== undefined) query.set(name, text);
   }
+  if (options.trueScale === true) query.set('true-scale', '');
   if (options.flatten === true) query.set('flatten', '');
   if (options.profile === false) query.set('profile', 'none');
   if (options.marks === true) query.set('marks', '');
@@ -100,6 +116,12 @@ function refuseIdle(kind: Kind, options: RenderOptions, design: Design): void {
   const idle: readonly (readonly [option: string, given: boolean, why: string])[] = [
     ['--dpi', drawing && !flatten && options.dpi !== undefined, 'a drawing has no pixels'],
     ['--per-thread', drawing && !flatten && options.perThread !== undefined, 'a drawing has no pixels'],
+    ['--true-scale', options.trueScale === true && (drawing || kind === 'pdf'), 'a drawing has no pixels'],
+    [
+      '--true-scale',
+      options.trueScale === true && options.size === undefined && options.repeats === undefined,
+      'one repeat is a whole number of pixels; it is for sheets',
+    ],
     ['--flatten', flatten && !drawing, 'a picture is flat'],
     ['--drawn', drawing && options.drawn !== undefined, 'a drawing shows flat shades'],
     ['--mixing', drawing && options.mixing === 'bytes', 'a drawing has no pixels'],

@@ -22,6 +22,20 @@ import { picturesOf } from './pictures-of.ts';
 import { readDesignFile, readText } from './read-design-file.ts';
 import { EXIT, tell, writeText } from './run.ts';
 
+/** What is said of one part, or of all of them. */
+export interface PartWish {
+  readonly part: string | undefined;
+  cloth?: string;
+  bare?: boolean;
+  scale?: string;
+  count?: string;
+  turn?: string;
+  shift?: string;
+  bend?: readonly string[];
+  flat?: boolean;
+  shading?: string;
+}
+
 export interface TryOptions {
   readonly output?: string;
   readonly scene?: string;
@@ -29,16 +43,8 @@ export interface TryOptions {
   readonly letters?: string;
   readonly font?: LetterFontKey;
   readonly path?: string;
-  readonly part?: readonly string[];
-  readonly cloth?: string;
-  readonly bare?: boolean;
-  readonly scale?: string;
-  readonly count?: string;
-  readonly turn?: string;
-  readonly shift?: string;
-  readonly bend?: readonly string[];
-  readonly flat?: boolean;
-  readonly shading?: string;
+  /** Of all parts, then of those that are named, in their order. */
+  readonly said: readonly PartWish[];
   readonly person?: string;
   readonly from?: string;
   readonly at?: string;
@@ -94,9 +100,9 @@ export async function tryCommand(path: string | undefined, options: TryOptions):
 /** The scene of a design as the options change it. */
 function wished(design: Design, options: TryOptions): TryOn {
   const before = sceneBefore(design, options.scene);
-  const other = options.cloth === undefined ? undefined : readDesignFile(options.cloth);
-  const cloths =
-    other === undefined ? before.cloths : [...before.cloths, { design: asContent(other), from: null }];
+  const named = [...new Set(options.said.flatMap(({ cloth }) => (cloth === undefined ? [] : [cloth])))];
+  const others = named.map((path) => ({ design: asContent(readDesignFile(path)), from: null }));
+  const cloths = [...before.cloths, ...others];
   const tryOn: TryOn = {
     ...before,
     numbers: { ...before.numbers, ...Object.fromEntries((options.set ?? []).map(numberOf)) },
@@ -110,12 +116,37 @@ function wished(design: Design, options: TryOptions): TryOn {
     seenFrom: options.from ?? before.seenFrom,
   };
   const known = drawScene(tryOn).drawing.parts.map(({ key }) => key);
-  const parts = options.part ?? known;
-  const unknown = parts.find((part) => !known.includes(part));
-  if (unknown !== undefined) throw new CoreError('scene/part', { part: unknown, known });
-  const change = changeOf(options, other === undefined ? undefined : cloths.length - 1);
-  const changed = parts.map((key) => [key, { ...partOf(tryOn, key), ...change }] as const);
-  return { ...tryOn, parts: { ...tryOn.parts, ...Object.fromEntries(changed) } };
+  const unknown = options.said.find(({ part }) => part !== undefined && !known.includes(part));
+  if (unknown !== undefined) throw new CoreError('scene/part', { part: unknown.part!, known });
+  options.said.forEach(refuseBoth);
+  let { parts } = tryOn;
+  const [ofAll, ...ofParts] = options.said;
+  // With parts named and nothing said before them, the others stay as they are.
+  const wishes = [...(ofAll === undefined ? [] : known.map((part) => ({ ...ofAll, part }))), ...ofParts];
+  for (const { part, cloth, ...wish } of wishes) {
+    const change = changeOf(
+      wish,
+      cloth === undefined ? undefined : before.cloths.length + named.indexOf(cloth),
+    );
+    if (Object.keys(change).length === 0) continue;
+    parts = { ...parts, [part!]: { ...partOf({ ...tryOn, parts }, part!), ...change } };
+  }
+  return { ...tryOn, parts };
+}
+
+/** Options that cannot both be said of a part. */
+const APART = [
+  ['bare', 'cloth'],
+  ['scale', 'count'],
+  ['flat', 'bend'],
+] as const;
+
+/** @throws CoreError "option/idle" {option, why} */
+function refuseBoth(wish: PartWish): void {
+  for (const [one, other] of APART) {
+    if (wish[one] === undefined || wish[other] === undefined) continue;
+    throw new CoreError('option/idle', { option: `--${one}`, why: `--${other} is said of the same part` });
+  }
 }
 
 /** Another scene begins anew; letters and a path name theirs. */
@@ -125,8 +156,10 @@ function sceneBefore({ tryOn }: Design, scene: string | undefined): TryOn {
 }
 
 /** What the options say of parts; a part of which they say nothing stays as it is. */
-function changeOf(options: TryOptions, cloth: number | undefined): Partial<PartSpec> {
-  const { bare, scale, count, turn, shift, bend, flat, shading } = options;
+function changeOf(
+  { bare, scale, count, turn, shift, bend, flat, shading }: Omit<PartWish, 'part' | 'cloth'>,
+  cloth: number | undefined,
+): Partial<PartSpec> {
   const [x, y] = (shift ?? '').split(',');
   return {
     ...(cloth !== undefined && { cloth }),

@@ -323,6 +323,7 @@ export interface ErrorFacts {
   'send/tiff-too-large': Of<'gibibytes'>;
   'send/size': Of<'text'>;
   'send/too-large': Of<'width' | 'height' | 'most'>;
+  'send/true-scale': Of<'most'>;
   'send/vanishes': Of<'dpi'>;
 
   'sequence/bands': Of<'bands' | 'most'>;

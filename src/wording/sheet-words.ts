@@ -1,4 +1,12 @@
-import { multiply, ONE, type Rational, rational, subtract, toDecimal } from '../core/exact/rational.ts';
+import {
+  multiply,
+  ONE,
+  type Rational,
+  rational,
+  subtract,
+  toDecimal,
+  toNumber,
+} from '../core/exact/rational.ts';
 import type { Vector } from '../core/exact/vector.ts';
 import { type Held, holdsWhole, type PictureOrder } from '../core/formats/picture-order.ts';
 
@@ -6,7 +14,8 @@ import { type Held, holdsWhole, type PictureOrder } from '../core/formats/pictur
 export function sheetSentence(order: PictureOrder): string {
   const { holds, block, tile } = order;
   if (!holdsWhole(order)) {
-    return 'This size cuts through a repeat, so the sheet does not repeat when it is laid edge to edge. Sizes that do:';
+    const drift = driftSentence(order);
+    return `This size cuts through a repeat, so the sheet does not repeat when it is laid edge to edge.${drift === '' ? '' : ` ${drift}`} Sizes that do:`;
   }
   const repeats = `${holds.x.whole} × ${holds.y.whole} whole repeats`;
   const closed = `${repeats}: laid edge to edge, the sheet repeats.`;
@@ -20,6 +29,29 @@ export function sheetSentence(order: PictureOrder): string {
       ? ''
       : ` Each repeat is rounded to whole pixels, so the sheet is ${missed.join(' and ')}.`;
   return `${closed}${together}${rounded}`;
+}
+
+/** Pixels of drift from which it is told: a half is no more than rounding. */
+const TOLD = 0.5;
+
+/**
+ * How many repeats lie on a picture where that is not how many truly do, since each is rounded to whole pixels, and how far
+ * the last is off; empty where none is off by more than half a pixel.
+ */
+export function driftSentence({ holds, perMillimetre }: PictureOrder): string {
+  const along = (held: Held, density: number, way: string) => {
+    const pixels = Math.abs(toNumber(held.off));
+    if (pixels <= TOLD) return '';
+    const truly = held.below + held.part;
+    const off = `${Number(pixels.toFixed(1))} px (${Number((pixels / density).toPrecision(3))} mm)`;
+    return held.whole === undefined
+      ? `${Number(held.painted.toFixed(1))} ${way} where ${Number(truly.toFixed(1))} are true, off by ${off} at the end`
+      : `${held.whole} ${way}, off by ${off} at the end`;
+  };
+  const parts = [along(holds.x, perMillimetre.x, 'across'), along(holds.y, perMillimetre.y, 'down')];
+  const told = parts.filter((text) => text !== '');
+  if (told.length === 0) return '';
+  return `Each repeat is rounded to whole pixels: ${told.join('; ')}. At true scale each stands at its place.`;
 }
 
 /** "0.43 px too wide"; empty where nothing is missed. */

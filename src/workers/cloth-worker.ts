@@ -195,10 +195,16 @@ const api = {
       scale,
       sheet,
       stretch,
-    }: { readonly scale: PictureScale; readonly sheet: Sheet | undefined; readonly stretch: Vector },
+      isTrue,
+    }: {
+      readonly scale: PictureScale;
+      readonly sheet: Sheet | undefined;
+      readonly stretch: Vector;
+      readonly isTrue: boolean;
+    },
   ): Promise<Attempt<SheetFacts & { readonly order: PictureOrder }>> =>
     withUnit(design, (unit) => {
-      const order = orderPicture(unit, scale, sheet, stretch);
+      const order = orderPicture(unit, scale, sheet, stretch, isTrue);
       return { order, ...sheetFacts(unit, order, sheet) };
     }),
 

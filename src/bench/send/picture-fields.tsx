@@ -5,6 +5,7 @@ import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import { parsePerStep, pixelSize } from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet } from '../../core/formats/sheet.ts';
 import { parseShrinkage } from '../../core/formats/shrinkage.ts';
+import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { ResolutionField } from '../../kit/fields/resolution-field.tsx';
@@ -48,6 +49,13 @@ export function PictureWish() {
         />
       )}
       {wish.what !== 'tile' && <SheetWords />}
+      {wish.what !== 'tile' && isRaster(wish.file) && (
+        <CheckField
+          text="Every repeat at its true place, not rounded to whole pixels"
+          on={wish.trueScale}
+          onChange={(trueScale) => useSend.setState({ trueScale })}
+        />
+      )}
       {isRaster(wish.file) && !inThreads(design) && (
         <Choice
           label="Colours that share a pixel are mixed"

@@ -56,6 +56,8 @@ export interface SendWish {
   /** Repeats across and down of a sheet. */
   readonly across: string;
   readonly down: string;
+  /** Whether every repeat of a sheet in pixels stands at its true place. */
+  readonly trueScale: boolean;
   /** How far faces run under their neighbours in an SVG; empty: as far as does no harm. */
   readonly underlap: string;
   /** Whether what blends in an SVG is a picture. */
@@ -100,6 +102,7 @@ export const useSend = create<SendWish>(() => ({
   size: '300 x 300 mm',
   across: '2',
   down: '2',
+  trueScale: false,
   underlap: '',
   flatten: false,
   drawn: 'flat',
@@ -137,6 +140,8 @@ export interface SendNumbers {
   readonly sheet: Sheet | undefined;
   /** What lengths are multiplied by, each way, so that they are right when the cloth has shrunk. */
   readonly stretch: Vector;
+  /** Whether every repeat stands at its true place. */
+  readonly isTrue: boolean;
 }
 
 /** Reads a wish; the sentence says what of it is not right. */
@@ -144,8 +149,18 @@ export function readWish(wish: SendWish, design: Design): Attempt<SendNumbers> {
   return attempt(() => {
     const scale = scaleOf(wish, design);
     if (isLibrary(wish.file)) readLibraryWish(wish);
-    return { scale, sheet: sheetOf(wish, design, scale), stretch: stretchOf(wish) };
+    return {
+      scale,
+      sheet: sheetOf(wish, design, scale),
+      stretch: stretchOf(wish),
+      isTrue: isTrueScale(wish),
+    };
   });
+}
+
+/** Repeats of a sheet in pixels may be rounded, or stand at their true places; drawings know no pixels. */
+export function isTrueScale({ file, what, trueScale }: SendWish): boolean {
+  return trueScale && what !== 'tile' && isRaster(file);
 }
 
 /** @throws CoreError of the parts */
@@ -241,6 +256,7 @@ export function queryOf(wish: SendWish, design: Design): URLSearchParams {
   if (isPicture(wish.file)) {
     if (wish.what === 'repeats') query.set('repeats', repeatsText(wish));
     if (wish.what === 'size') query.set('size', wish.size);
+    if (isTrueScale(wish)) query.set('true-scale', '');
     if (wish.shrink.trim() !== '' && wish.file !== 'strike') query.set('shrink', wish.shrink);
   }
   return query;

@@ -23,7 +23,7 @@ describe('what is to be sent', () => {
 
   it('is read in numbers, or told in words', () => {
     expect(readWish(WISH, DESIGN)).toEqual({
-      value: { scale: { dpi: rational(300) }, sheet: undefined, stretch: UNSHRUNK },
+      value: { scale: { dpi: rational(300) }, sheet: undefined, stretch: UNSHRUNK, isTrue: false },
     });
     expect(readWish({ ...WISH, scale: 'thread', perThread: '2*3' }, DESIGN)).toMatchObject({
       value: { scale: { perStep: 6 } },

@@ -5,11 +5,11 @@ export const LIBRARY_KINDS = ['jpg', 'tif', 'webp'] as const;
 export type LibraryKind = (typeof LIBRARY_KINDS)[number];
 
 /**
- * Most pixels a side. Sources: ITU-T T.81, B.2.2, sixteen bits a side; WebP container specification, fourteen bits. A TIFF is
- * bound by its length.
+ * Most pixels a side. Sources: ITU-T T.81, B.2.2, has sixteen bits a side, of which the usual JPEG library takes 65 500
+ * (JPEG_MAX_DIMENSION); WebP container specification, fourteen bits. A TIFF is bound by its length.
  */
 export const MOST_SIDE: Readonly<Record<LibraryKind, number>> = {
-  jpg: 65_535,
+  jpg: 65_500,
   webp: 16_383,
   tif: Number.POSITIVE_INFINITY,
 };

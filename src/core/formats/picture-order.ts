@@ -32,6 +32,8 @@ export interface PictureOrder {
   readonly height: number;
   /** Written into the file. */
   readonly pixelsPerMetre: { readonly x: number; readonly y: number };
+  /** The same as it truly is, pixels a millimetre. */
+  readonly perMillimetre: { readonly x: number; readonly y: number };
   /** Repeats that it holds, each way. */
   readonly holds: { readonly x: Held; readonly y: Held };
 }
@@ -40,10 +42,12 @@ export interface PictureOrder {
 export interface Held {
   /** Whole repeats that it ends with; undefined where it cuts through one. */
   readonly whole: number | undefined;
-  /** The most whole repeats below or at its length, and the part of one that it holds beyond them. */
+  /** The most whole repeats below or at its true length, and the part of one beyond them. */
   readonly below: number;
   readonly part: number;
-  /** Pixels that it is longer than it truly is, or shorter, where it holds whole repeats. */
+  /** Repeats that lie on it as they are painted, each or a block of them rounded to whole pixels. */
+  readonly painted: number;
+  /** Pixels by which as many repeats as truly lie on it are longer as they are painted, or shorter. */
   readonly off: Rational;
 }
 
@@ -53,6 +57,10 @@ export type PictureScale = { readonly perStep: number } | { readonly dpi: Ration
 /** Most pixels along a side of a picture: 84 m at 300 dpi. */
 export const MAX_PICTURE_SIDE = 1_000_000;
 
+/** Most pixels of a block of repeats that is painted as one, so that each repeat stands at its true place: in all, and a side. */
+const MOST_BLOCK = 1 << 26;
+const MOST_BLOCK_SIDE = 32_768;
+
 /** Most pixels of one step of the grid. */
 export const MAX_PER_STEP = 200;
 
@@ -60,24 +68,30 @@ export const MAX_PER_STEP = 200;
  * Turns a wish into whole pixels.
  * @param sheet    undefined for one repeat
  * @param stretch  what all lengths are multiplied by, each way; the resolution stays
- * @throws CoreError "svg/no-repeat" | "send/no-threads" | "send/vanishes" | "send/too-large"
+ * @param isTrue   whether every repeat of a sheet stands at its true place, to half a pixel; else each is rounded to whole
+ *                 pixels where that is all it takes to be so large
+ * @throws CoreError "svg/no-repeat" | "send/no-threads" | "send/vanishes" | "send/too-large" | "send/true-scale" {most}
  */
 export function orderPicture(
   unit: RepeatUnit,
   scale: PictureScale,
   sheet: Sheet | undefined,
   stretch: Vector = UNSHRUNK,
+  isTrue = false,
 ): PictureOrder {
   const size = repeatSize(unit);
   if (size === null) throw new CoreError('svg/no-repeat', {});
   const perMillimetre = densityOf(unit, scale);
-  const x = fitAlong('width', size, multiply(perMillimetre.x, stretch.x), sheet);
-  const y = fitAlong('height', size, multiply(perMillimetre.y, stretch.y), sheet);
+  const x = fitAlong('width', size, multiply(perMillimetre.x, stretch.x), { sheet, isTrue });
+  const y = fitAlong('height', size, multiply(perMillimetre.y, stretch.y), { sheet, isTrue });
   if (x.single.tile < 1 || y.single.tile < 1) {
     throw new CoreError('send/vanishes', { dpi: 'dpi' in scale ? toText(scale.dpi) : '' });
   }
   const block = { across: x.times, down: y.times };
-  const one = isBlock(unit, block) ? { x, y } : { x: x.single, y: y.single };
+  const isSmall = x.tile * y.tile <= MOST_BLOCK && isBlock(unit, block);
+  if (isTrue && !(isSmall && x.isTrue && y.isTrue))
+    throw new CoreError('send/true-scale', { most: MOST_BLOCK });
+  const one = isSmall ? { x, y } : { x: x.single, y: y.single };
   const perMetre = (density: Rational) => Number(round(multiply(density, rational(1000))));
   const order: PictureOrder = {
     tile: { width: one.x.tile, height: one.y.tile },
@@ -88,6 +102,7 @@ export function orderPicture(
       'dpi' in scale
         ? { x: pixelsPerMetre(scale.dpi), y: pixelsPerMetre(scale.dpi) }
         : { x: perMetre(perMillimetre.x), y: perMetre(perMillimetre.y) },
+    perMillimetre: { x: toNumber(perMillimetre.x), y: toNumber(perMillimetre.y) },
     holds: { x: one.x.held, y: one.y.held },
   };
   const fits =
@@ -139,7 +154,7 @@ export function sheetFacts(unit: RepeatUnit, order: PictureOrder, sheet: Sheet |
   };
 }
 
-/** Whole pixels along one side. */
+/** Whole pixels along one side: what is painted once, of so many repeats. */
 interface Fit {
   readonly tile: number;
   readonly times: number;
@@ -148,53 +163,111 @@ interface Fit {
 }
 
 /** The fit along one side, and the one in which each repeat is rounded by itself. */
+interface SideFit extends Fit {
+  readonly single: Fit;
+  /** Whether every repeat stands at its true place, to half a pixel. */
+  readonly isTrue: boolean;
+}
+
+interface SideWish {
+  readonly sheet: Sheet | undefined;
+  readonly isTrue: boolean;
+}
+
 function fitAlong(
   side: 'width' | 'height',
   size: TrueSize,
   density: Rational,
-  sheet: Sheet | undefined,
-): Fit & { readonly single: Fit } {
+  { sheet, isTrue }: SideWish,
+): SideFit {
   const repeat = multiply(nearSize(size)[side], density);
-  const tile = Number(round(repeat));
-  const whole = (count: number): Fit & { readonly single: Fit } => {
-    const exact = multiply(repeat, rational(count));
-    const off = subtract(rational(count * tile), exact);
-    const single = {
-      tile,
-      times: 1,
-      pixels: count * tile,
-      held: { whole: count, below: count, part: 0, off },
+  /** A picture of so many pixels, on which so many repeats truly lie. */
+  const fitOf = (times: number, pixels: number, ratio: Rational, count: number | undefined): Fit => {
+    const tile = Number(round(multiply(repeat, rational(times))));
+    const below = Number(floor(ratio));
+    const each = rational(tile, times);
+    const isWhole = count !== undefined && count % times === 0 && (count / times) * tile === pixels;
+    const held = {
+      whole: isWhole ? count : undefined,
+      below: isWhole ? count : below,
+      part: isWhole ? 0 : toNumber(ratio) - below,
+      painted: (pixels * times) / tile,
+      off: subtract(multiply(ratio, each), multiply(ratio, repeat)),
     };
+    return { tile, times, pixels, held };
+  };
+  const sideFit = (times: number | undefined, single: Fit, made: (many: number) => Fit): SideFit =>
+    times === undefined
+      ? { ...single, single, isTrue: false }
+      : { ...(times === 1 ? single : made(times)), single, isTrue: true };
+  const counted = (count: number): SideFit => {
+    const ratio = rational(count);
+    const single = fitOf(1, count * Number(round(repeat)), ratio, count);
+    if (isTrue) {
+      const pixels = wholePixels(multiply(repeat, ratio));
+      const times = trueTimes(repeat, count, pixels, count);
+      return sideFit(times, single, (many) => fitOf(many, pixels, ratio, count));
+    }
     // The fewest repeats that are whole pixels long, where they divide the sheet.
     const times = Number(repeat.d <= BigInt(count) ? repeat.d : 1n);
-    if (times === 1 || count % times !== 0) return { ...single, single };
-    const pixels = Number(exact.n);
-    const held = { whole: count, below: count, part: 0, off: rational(0) };
-    return { tile: Number(repeat.n), times, pixels, held, single };
+    return sideFit(count % times === 0 ? times : undefined, single, (many) =>
+      fitOf(many, Number(multiply(repeat, ratio).n), ratio, count),
+    );
   };
-  const cut = (pixels: number, exact: Rational): Fit & { readonly single: Fit } => {
-    const ratio = divide(exact, repeat);
-    const below = Number(floor(ratio));
-    const held = { whole: undefined, below, part: toNumber(ratio) - below, off: rational(0) };
-    const single = { tile, times: 1, pixels, held };
-    return { ...single, single };
+  const sized = (pixels: number, exact: Rational, count: number | undefined): SideFit => {
+    const ratio = count === undefined ? divide(exact, repeat) : rational(count);
+    const single = fitOf(1, pixels, ratio, count);
+    const isClosed = single.held.whole !== undefined;
+    const times =
+      isTrue || (count !== undefined && !isClosed)
+        ? trueTimes(repeat, toNumber(ratio), pixels, count)
+        : isClosed || single.held.off.n === 0n
+          ? 1
+          : undefined;
+    return sideFit(times, single, (many) => fitOf(many, pixels, ratio, count));
   };
   switch (sheet?.kind) {
     case undefined:
-      return whole(1);
+      return { ...counted(1), isTrue: true };
     case 'repeats':
-      return whole(side === 'width' ? sheet.repeats.across : sheet.repeats.down);
+      return counted(side === 'width' ? sheet.repeats.across : sheet.repeats.down);
     case 'size': {
       const exact = multiply(sheet.size[side], density);
-      const count = wholeCount(exact, repeat, isRational(size[side]));
-      return count === undefined ? cut(wholePixels(exact), exact) : whole(count);
+      return sized(wholePixels(exact), exact, wholeCount(exact, repeat, isRational(size[side])));
     }
     case 'crop':
-      return cut(sheet[side], rational(sheet[side]));
+      return sized(sheet[side], rational(sheet[side]), undefined);
     default:
       return sheet satisfies never;
   }
 }
+
+/**
+ * The fewest repeats that, rounded to whole pixels together, stand off their true places by no more than half a pixel over a
+ * whole picture; where it holds so many whole repeats, such that it is as long as it has to be.
+ * @returns undefined where they are more pixels than are painted as one
+ */
+function trueTimes(
+  repeat: Rational,
+  ratio: number,
+  pixels: number,
+  count: number | undefined,
+): number | undefined {
+  const one = toNumber(repeat);
+  for (let times = 1; times <= Math.max(1, Math.ceil(ratio)); times += 1) {
+    const exact = one * times;
+    const tile = Math.round(exact);
+    if (tile > MOST_BLOCK_SIDE) return undefined;
+    if (tile < 1) continue;
+    const isNear = (Math.abs(tile - exact) * Math.max(ratio, times)) / times <= 0.5 + NEAR;
+    const isWhole = count === undefined || (count % times === 0 && (count / times) * tile === pixels);
+    if (isNear && isWhole) return times;
+  }
+  return undefined;
+}
+
+/** Parts of a pixel: doubles of a million pixels are this near. */
+const NEAR = 1e-6;
 
 /** Repeats in a length that holds them whole; where the repeat is irrational, to half a pixel. */
 function wholeCount(exact: Rational, repeat: Rational, isExact: boolean): number | undefined {

@@ -11,5 +11,5 @@ export interface LibraryOrder {
   readonly tileSize: { readonly width: number; readonly height: number };
   readonly width: number;
   readonly height: number;
-  readonly pixelsPerMetre: { readonly x: number; readonly y: number };
+  readonly perMillimetre: { readonly x: number; readonly y: number };
 }

@@ -31,7 +31,7 @@ export function libraryPicture(
   told: (rows: number) => void,
 ): AsyncIterable<Uint8Array> {
   refuseSide(kind, order);
-  const { width, height, pixelsPerMetre } = order;
+  const { width, height, pixelsPerMetre, perMillimetre } = order;
   return (async function* () {
     const folder = await ownFolder();
     const path = join(folder, `picture.${kind}`);
@@ -45,7 +45,7 @@ export function libraryPicture(
         tile,
         unitToPng(unit, { ...order, ...tileSize }, nodeCompressor, look.look, look.mixing),
       );
-      await inOwnProcess({ kind, wish, tile, path, tileSize, width, height, pixelsPerMetre }, told);
+      await inOwnProcess({ kind, wish, tile, path, tileSize, width, height, perMillimetre }, told);
       const file = await open(path);
       // Read on from what is open, so that nothing is left when the thread is ended in the middle of it.
       await rm(folder, { recursive: true, force: true }).catch(() => {});

@@ -15,6 +15,7 @@ import { strikeOffPng } from '../../core/formats/png/strike-off-png.ts';
 import { type StructureLook, structureToPng } from '../../core/formats/png/structure-png.ts';
 import { unitToPng } from '../../core/formats/png/unit-png.ts';
 import type { Sheet } from '../../core/formats/sheet.ts';
+import { UNSHRUNK } from '../../core/formats/shrinkage.ts';
 import { flattenedSvg } from '../../core/formats/svg/flattened-svg.ts';
 import { unitToSvgPieces } from '../../core/formats/svg/unit-svg.ts';
 import { leftOf, substrateOf, USUAL_SUBSTRATE } from '../../core/print/substrate.ts';
@@ -23,7 +24,7 @@ import { libraryPicture } from './library-picture.ts';
 import { NODE_FILES, nodeCompressor } from './node-compressor.ts';
 import { packFile } from './pack-file.ts';
 import { pdfFile } from './pdf/pdf-file.ts';
-import { libraryWishOf, lookOf, scaleOf, sheetOf, stretchOf, underlapOf } from './query-wishes.ts';
+import { libraryWishOf, lookOf, pictureOf, scaleOf, sheetOf, stretchOf, underlapOf } from './query-wishes.ts';
 
 /** Media types by the endings of files. */
 const TYPES: Readonly<Record<string, string>> = {
@@ -71,7 +72,7 @@ const MAKERS: Readonly<Record<string, Maker>> = {
   ...libraryMakers(),
   'tile.png': ({ design, query, pictures, told }) => {
     const unit = compile(design, pictures);
-    const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query), stretchOf(query));
+    const order = pictureOf(unit, design, query);
     const { look, mixing } = lookOf(query);
     return unitToPng(unit, order, nodeCompressor, look, mixing, (rows) => told(rows, order.height));
   },
@@ -91,7 +92,7 @@ const MAKERS: Readonly<Record<string, Maker>> = {
     const unit = compile(design, pictures);
     const substrate = substrateOf(query.get('substrate') ?? USUAL_SUBSTRATE);
     const stretch = query.has('washed') ? leftOf(substrate) : undefined;
-    const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query), stretch);
+    const order = pictureOf(unit, design, query, stretch ?? UNSHRUNK);
     return strikeOffPng(unit, order, substrate, nodeCompressor, (rows) => told(rows, order.height));
   },
   'collection.pdf': collection,
@@ -119,7 +120,7 @@ function libraryMakers(): Readonly<Record<string, Maker>> {
     (kind: LibraryKind): Maker =>
     ({ design, query, pictures, told }) => {
       const unit = compile(design, pictures);
-      const order = orderPicture(unit, scaleOf(design, query), sheetOf(design, query), stretchOf(query));
+      const order = pictureOf(unit, design, query);
       const wish = libraryWishOf(query);
       return libraryPicture({ unit, order, kind, wish, look: lookOf(query) }, (rows) =>
         told(rows, order.height),

@@ -4,11 +4,18 @@ import { parseLengthOrNone } from '../../core/design/tiling/tiling-numbers.ts';
 import type { Rational } from '../../core/exact/rational.ts';
 import type { Vector } from '../../core/exact/vector.ts';
 import { type LibraryWish, readLibraryWish } from '../../core/formats/library-wish.ts';
-import { type PictureScale, parsePerStep, pixelSize } from '../../core/formats/picture-order.ts';
+import {
+  orderPicture,
+  type PictureOrder,
+  type PictureScale,
+  parsePerStep,
+  pixelSize,
+} from '../../core/formats/picture-order.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../../core/formats/sheet.ts';
 import { parseShrinkage, UNSHRUNK } from '../../core/formats/shrinkage.ts';
 import type { PictureLook } from '../../core/formats/tile-rows.ts';
 import { parseDrawn, threadLook } from '../../core/paint/cells/thread-light.ts';
+import type { RepeatUnit } from '../../core/repeat/repeat-unit.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 
 /** Pixels a step of the grid, or a resolution; the design's own when none is said. */
@@ -37,6 +44,22 @@ export function sheetOf(design: Design, query: URLSearchParams): Sheet | undefin
   if (repeats !== '') return parseRepeats(repeats);
   const pixel = pixelSize(scaleOf(design, query), pitchOf(design.lay));
   return parseSheet(query.get('size')!, design.lay.unit, pixel);
+}
+
+/** The picture that is asked for, in whole pixels. @throws CoreError as its parts and `orderPicture` */
+export function pictureOf(
+  unit: RepeatUnit,
+  design: Design,
+  query: URLSearchParams,
+  stretch: Vector | undefined = stretchOf(query),
+): PictureOrder {
+  const sheet = sheetOf(design, query);
+  return orderPicture(unit, scaleOf(design, query), sheet, stretch, isTrueScale(query));
+}
+
+/** Whether every repeat of a sheet is to stand at its true place. */
+function isTrueScale(query: URLSearchParams): boolean {
+  return query.has('true-scale') && isSheet(query);
 }
 
 /** How far faces run under their neighbours; left out, as far as does no harm. */

@@ -4,8 +4,9 @@ import { CoreError } from '../../core/error.ts';
 import { LIBRARY_NAMES, type LibraryKind } from '../../core/formats/library-wish.ts';
 import type { LibraryOrder } from './library-order.ts';
 
-/** Rows that are written once more by themselves, to tell how long the file will be. */
+/** Rows that are written once more by themselves, to tell how long the file will be: few where they are long. */
 const SAMPLE = 256;
+const SAMPLE_PIXELS = 8_000_000;
 
 /** Milliseconds after which the file's growth is told. */
 const EVERY = 250;
@@ -56,8 +57,9 @@ function refusedBy(error: unknown, kind: LibraryKind): CoreError | undefined {
 
 /** Bytes of a row of the file, from its first rows. */
 async function bytesOfRow(order: LibraryOrder): Promise<number> {
-  const sample = await packed(sheetOf(order, SAMPLE), order).toBuffer();
-  return sample.length / SAMPLE;
+  const rows = Math.max(8, Math.min(SAMPLE, Math.floor(SAMPLE_PIXELS / order.width)));
+  const sample = await packed(sheetOf(order, rows), order).toBuffer();
+  return sample.length / rows;
 }
 
 /**
@@ -77,11 +79,6 @@ function sheetOf({ tile, tileSize, width }: LibraryOrder, height: number): Sharp
     });
 }
 
-/** Pixels of a millimetre, from pixels a metre, as whole hundredths of pixels an inch: 11811 are 300 dpi. */
-function perMillimetre(perMetre: number): number {
-  return Math.round(perMetre * 2.54) / 100 / 25.4;
-}
-
 /** How each kind is written. Nothing is gathered over the whole picture, so that memory stays bounded. */
 const PACKERS: Readonly<Record<LibraryKind, (sheet: Sharp, order: LibraryOrder) => Sharp>> = {
   jpg: (sheet, { wish }) =>
@@ -90,13 +87,13 @@ const PACKERS: Readonly<Record<LibraryKind, (sheet: Sharp, order: LibraryOrder) 
       chromaSubsampling: wish.chroma === 'full' ? '4:4:4' : '4:2:0',
       optimiseCoding: false,
     }),
-  tif: (sheet, { wish, pixelsPerMetre }) =>
+  tif: (sheet, { wish, perMillimetre }) =>
     sheet.tiff({
       compression: wish.compression,
       predictor: 'horizontal',
       resolutionUnit: 'inch',
-      xres: perMillimetre(pixelsPerMetre.x),
-      yres: perMillimetre(pixelsPerMetre.y),
+      xres: perMillimetre.x,
+      yres: perMillimetre.y,
     }),
   webp: (sheet, { wish }) =>
     sheet.webp({ quality: wish.quality, lossless: wish.quality === 100, smartSubsample: true }),

@@ -34,6 +34,8 @@ export const PICTURES = {
   'paint/size': ({ width, height }) => `A tile of ${width} × ${height} pixels cannot be painted.`,
   'send/too-large': ({ width, height, most }) =>
     `That would be ${width} × ${height} pixels; a side may have at most ${most}. Choose a smaller size or resolution.`,
+  'send/true-scale': ({ most }) =>
+    `At true scale the repeats that come out whole together are more than ${Math.floor(Number(most) / 1e6)} million pixels. Choose a resolution at which one repeat is a whole number of pixels, a smaller sheet, or repeats that are rounded.`,
   'send/vanishes': ({ dpi }) =>
     `At ${dpi} dpi one repeat is smaller than a pixel. Choose a finer resolution.`,
   'send/size': ({ text }) =>

@@ -1,7 +1,7 @@
 import { closeCrossings } from '../../shape/straps/close-crossings.ts';
 import { cellsFor, isKeptIn } from '../../shape/straps/solve-order.ts';
 import { latticesOf, type StrapCells } from '../../shape/straps/strap-cells.ts';
-import { strapFacts, type TurnedCrossing } from '../../shape/straps/strap-course.ts';
+import { isInTurn, strapFacts, type TurnedCrossing } from '../../shape/straps/strap-course.ts';
 import type { StrapFlaw } from '../../shape/straps/strap-net.ts';
 import { orderRule } from '../../shape/straps/strap-order.ts';
 import type { StrapStyle } from '../../shape/straps/strap-style.ts';
@@ -32,8 +32,10 @@ export interface StrapReport {
     /** By which it is turned by hand. */
     readonly name: TurnedCrossing;
   }[];
-  /** Whether every strap can go over and under in turn in the boxes that repeat together. */
+  /** Whether every strap goes over and under in turn, as they lie. */
   readonly alternates: boolean;
+  /** Whether they could in the boxes that repeat together. */
+  readonly canAlternate: boolean;
   /** Which two boxes make it so where one does not; null where one does, or none. */
   readonly doubling: Doubling | null;
   /** Whether the order that was chosen comes out, and the fewest boxes in which it does. */
@@ -55,8 +57,8 @@ export function strapReport(
   const { straps, crossings, layers } = strapFacts(course);
   const count = net.crossings.length;
   const inTurn = orderRule(net, { by: 'turns' });
-  const alternates = isKeptIn(count, inTurn, solved.cells);
-  const doublings = alternates ? [] : latticesOf(2).filter((cells) => isKeptIn(count, inTurn, cells));
+  const canAlternate = isKeptIn(count, inTurn, solved.cells);
+  const doublings = canAlternate ? [] : latticesOf(2).filter((cells) => isKeptIn(count, inTurn, cells));
   const [needs] = cellsFor(count, rule);
   return {
     straps: straps.map(({ runs, length, crossings: met, overs }) => ({
@@ -66,7 +68,8 @@ export function strapReport(
       overs,
     })),
     crossings: crossings.map(({ at: { x, y }, over, under, name }) => ({ at: [x, y], over, under, name })),
-    alternates,
+    alternates: isInTurn(course),
+    canAlternate,
     doubling: doublingOf(doublings[0]),
     kept: solved.broken === 0,
     needs: needs ?? null,
@@ -85,16 +88,27 @@ export function sameCells(one: StrapCells, other: StrapCells): boolean {
   return one.across === other.across && one.shift === other.shift && one.up === other.up;
 }
 
-/** The same as JSON. */
+/** The same as JSON, lengths and places in millimetres to a millionth. */
 export function strapJson(report: StrapReport) {
-  const { straps, crossings, alternates, doubling, hangsTogether, layers, flaws } = report;
+  const { straps, crossings, alternates, canAlternate, doubling, hangsTogether, layers, flaws } = report;
   return {
-    straps: straps.map(({ closed, length, crossings: met }) => ({ closed, length, crossings: met })),
-    crossings: crossings.map(({ at, over, under }) => ({ at, over, under })),
+    straps: straps.map(({ closed, length, crossings: met, overs }) => ({
+      closed,
+      length: toMillionth(length),
+      crossings: met,
+      overs,
+    })),
+    crossings: crossings.map(({ at, over, under }) => ({ at: at.map(toMillionth), over, under })),
     alternates,
+    canAlternate,
     doubling,
     hangsTogether,
     layers: layers.length,
-    flaws: flaws.map(({ kind, at }) => ({ kind, at: [at.x, at.y] })),
+    flaws: flaws.map(({ kind, at }) => ({ kind, at: [toMillionth(at.x), toMillionth(at.y)] })),
   };
+}
+
+/** Rounded to nearest, halves upward; nothing has no sign. */
+function toMillionth(value: number): number {
+  return Math.round(value * 1e6) / 1e6 + 0;
 }

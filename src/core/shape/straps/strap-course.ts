@@ -108,6 +108,26 @@ export function strapFacts(course: StrapCourse): StrapFacts {
   return { straps, crossings, layers };
 }
 
+/** Whether every strap goes over and under in turn all along, as they lie. */
+export function isInTurn({ net, solved: { cells }, over }: StrapCourse): boolean {
+  const count = cellCount(cells);
+  return net.straps.every(({ comes }, strap) => {
+    const route = net.routes[strap]!;
+    const passesIn = (cell: number) =>
+      route.map(({ crossing, which }) => {
+        const { step } = net.crossings[crossing]!.passages[which];
+        const at = cellAt(cells, addSteps(stepOfCell(cells, cell), step));
+        return over[crossing * count + at] === which;
+      });
+    return Array.from({ length: count }, (_, cell) => cell).every((cell) => {
+      const passes = passesIn(cell);
+      const next = comes === null ? [] : passesIn(cellAt(cells, addSteps(stepOfCell(cells, cell), comes)));
+      const along = [...passes, ...next.slice(0, 1)];
+      return along.every((isOver, at) => at === 0 || isOver !== along[at - 1]);
+    });
+  });
+}
+
 /** Straps that go on in another cell of those that repeat together are one there. */
 function wholeStraps({ net, solved }: StrapCourse) {
   const { cells } = solved;
