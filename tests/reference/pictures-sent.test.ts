@@ -68,6 +68,15 @@ describe('a JPEG', () => {
     expect(frame[7]).toBe(sampling);
   });
 
+  it('of more pixels a side than its library takes is refused before any work', () => {
+    // ITU-T T.81 has sixteen bits a side; JPEG_MAX_DIMENSION of the usual library is 65 500.
+    for (const side of [65_501, 65_535]) {
+      expect(() =>
+        makeFile({ design: FLOOR, file: 'tile.jpg', query: new URLSearchParams(`size=${side}px x 100px`) }),
+      ).toThrow(expect.objectContaining({ code: 'send/kind-side' }));
+    }
+  });
+
   it('leaves the profile out when told to, and nothing else', async () => {
     const without = await sent('tile.jpg', 'profile=none');
     expect(segmentsOf(without).some(({ marker }) => marker === APP2)).toBe(false);

@@ -63,37 +63,47 @@ function movedBy(making: Making, scale: MotifScale): readonly Motion[] {
 }
 
 /**
- * Bands lie over each other from the outermost inward, so that no ground is let through between them; where the next
- * one is left open, a band is cut by it.
+ * Bands lie over each other from the outermost inward, so that no ground is let through between them. Where something further
+ * in is left open, a band ends in the middle beneath the next one, or with it where that is the one left open.
  */
 function withBands(
   made: MadePiece,
   making: Extract<Making, { kind: 'bands' }>,
   scale: MotifScale,
 ): MadePiece {
-  const { side, corner, bands } = making;
+  const { side, corner } = making;
   const sign = side === 'outward' ? 1 : -1;
-  let reach = 0;
-  const grown = bands.map(({ width, shade }) => {
-    reach += toNumber(parseSteps(width, scale));
-    return { figure: growth(made.figure, sign * reach, corner), ...inShade(shade) };
-  });
+  const bands = making.bands.map(({ width, shade }) => ({
+    width: toNumber(parseSteps(width, scale)),
+    shade,
+  }));
+  const rim = (count: number, further = 0): Figure => {
+    const reach = bands.slice(0, count).reduce((sum, { width }) => sum + width, 0);
+    return count === 0 ? made.figure : growth(made.figure, sign * (reach + further), corner);
+  };
   if (side === 'outward') {
-    const isPainted = made.layers.every(({ paint }) => paint !== null);
-    const layers = grown.map((band, at) => {
-      const inner = at === 0 ? made : grown[at - 1]!;
-      const isOpen = at === 0 ? !isPainted : grown[at - 1]!.paint === null;
-      return isOpen ? { ...band, figure: cut(band.figure, inner.figure) } : band;
+    const isFilled = made.layers.every(({ paint }) => paint !== null);
+    const layers = bands.map(({ shade }, at) => {
+      const isOpenWithin = !isFilled || bands.slice(0, at).some((inner) => inner.shade === null);
+      const isNextOpen = at === 0 ? !isFilled : bands[at - 1]!.shade === null;
+      const figure = rim(at + 1);
+      if (!isOpenWithin) return { figure, ...inShade(shade) };
+      const hole = isNextOpen ? rim(at) : rim(at, -bands[at - 1]!.width / 2);
+      return { figure: cut(figure, hole), ...inShade(shade) };
     });
-    return { figure: grown.at(-1)!.figure, layers: [...layers.reverse(), ...made.layers] };
+    return { figure: rim(bands.length), layers: [...layers.reverse(), ...made.layers] };
   }
   // From the edge inward the bands take the outer part; what is left inside keeps its own shade.
-  const rims = [made, ...grown];
-  const inner = { ...made.layers.at(-1)!, figure: grown.at(-1)!.figure };
+  const inner = { ...made.layers.at(-1)!, figure: rim(bands.length) };
+  const isInnerOpen = inner.paint === null;
   const layers = bands.map(({ shade }, at) => {
-    const isOpen = at + 1 < bands.length ? bands[at + 1]!.shade === null : inner.paint === null;
-    const { figure } = rims[at]!;
-    return { ...inShade(shade), figure: isOpen ? cut(figure, rims[at + 1]!.figure) : figure };
+    const further = bands.slice(at + 1);
+    const isOpenWithin = isInnerOpen || further.some((each) => each.shade === null);
+    const isNextOpen = further.length === 0 ? isInnerOpen : further[0]!.shade === null;
+    const figure = rim(at);
+    if (!isOpenWithin) return { figure, ...inShade(shade) };
+    const hole = isNextOpen ? rim(at + 1) : rim(at + 1, further[0]!.width / 2);
+    return { figure: cut(figure, hole), ...inShade(shade) };
   });
   return { figure: made.figure, layers: [...layers, inner] };
 }

@@ -200,3 +200,53 @@ describe('letters', () => {
     expect(() => compileUnit(motifOf([{ shape: text(' ') }]))).toThrow('figure/no-letters');
   });
 });
+
+describe('bands of which one is left open', () => {
+  const bandsOf = (side: 'outward' | 'inward', ...shades: readonly (string | null)[]) => ({
+    kind: 'bands' as const,
+    side,
+    corner: 'round' as const,
+    bands: shades.map((shade) => ({ width: '1/2', shade })),
+  });
+  const areaOfRing = (inner: number, outer: number) => (Math.PI * (outer ** 2 - inner ** 2)) / 64;
+
+  it.each([
+    // From the disc outward: radius 1, then rings of 1/2.
+    ['outward', 'R', [null, 'R', 'B'], areaOfRing(2, 2.5)],
+    ['outward', 'R', ['R', null, 'R', 'R', 'B'], areaOfRing(3, 3.5)],
+    ['outward', null, ['R', 'B'], areaOfRing(1.5, 2)],
+  ] as const)('%s from %s, %s: the outermost shows nowhere else', (side, shade, bands, share) => {
+    const design = motifOf([{ shape: disc('2'), shade, made: [bandsOf(side, ...bands)] }], { ground: 'C' });
+    expect(shareOf(design, 'B')).toBeCloseTo(share, 3);
+    const open = bands.some((band) => band === null)
+      ? (bands as readonly (string | null)[]).indexOf(null)
+      : undefined;
+    const inner = open === undefined ? 0 : 1 + open / 2;
+    const hole = open === undefined ? areaOfRing(0, 1) : areaOfRing(inner, inner + 0.5);
+    const outer = areaOfRing(0, 1 + bands.length / 2);
+    expect(shareOf(design, 'C')).toBeCloseTo(1 - outer + hole, 3);
+  });
+
+  it('inward: what is left open within shows the ground', () => {
+    const design = motifOf([{ shape: disc('6'), shade: 'R', made: [bandsOf('inward', 'B', 'R', null)] }], {
+      ground: 'C',
+    });
+    expect(shareOf(design, 'B')).toBeCloseTo(areaOfRing(2.5, 3), 3);
+    expect(shareOf(design, 'C')).toBeCloseTo(1 - areaOfRing(0, 3) + areaOfRing(1.5, 2), 3);
+  });
+});
+
+describe('an outline on the outside', () => {
+  it('lets no ground through beside its piece', () => {
+    const outline = { width: '1', shade: 'B', side: 'outside', ends: 'round', dashes: null } as const;
+    for (const across of ['4', '17/4', '4.37', '5.1']) {
+      const design = inBlack([{ shape: disc(across), shade: 'B', outline }]);
+      // All black on white: no pixel within the outline is lighter than black.
+      const row = middleRow(design);
+      const dark = row.filter((level) => level < 255);
+      const inner = dark.slice(1, -1);
+      expect(inner.length).toBeGreaterThan(20);
+      expect(Math.max(...inner), across).toBe(0);
+    }
+  });
+});

@@ -140,23 +140,21 @@ function lineFigure(shape: LineShape, scale: MotifScale): Figure {
   };
 }
 
-/** A line along the edge, over everything else of the piece. */
+/** A line along the edge: over everything else of the piece, or beneath it where it lies outside, so that no ground shows between them. */
 function withOutline(made: MadePiece, outline: PieceOutline, scale: MotifScale): MadePiece {
-  const figure = outlineFigure(made.figure, outline, scale);
-  return { ...made, layers: [...made.layers, { figure, ...inShade(outline.shade) }] };
-}
-
-function outlineFigure(of: Figure, outline: PieceOutline, scale: MotifScale): Figure {
-  const { side, ends } = outline;
+  const { side, ends, shade } = outline;
   const length = (text: string) => toNumber(parseSteps(text, scale));
   const width = length(outline.width) * (side === 'on' ? 1 : 2);
   const dashes = dashesOf(outline.dashes, true, scale);
+  const { figure: of, layers } = made;
   const edge: Figure = { kind: 'edge', of, width, ends, dashes };
-  return side === 'on' ? edge : sideOf(edge, of, side);
-}
-
-function sideOf(edge: Figure, of: Figure, side: 'inside' | 'outside'): Figure {
-  return { kind: side === 'inside' ? 'overlap' : 'cut', parts: [edge, of] };
+  const line = (figure: Figure) => ({ figure, ...inShade(shade) });
+  if (side === 'on') return { ...made, layers: [...layers, line(edge)] };
+  if (side === 'inside')
+    return { ...made, layers: [...layers, line({ kind: 'overlap', parts: [edge, of] })] };
+  const isFilled = layers.every(({ paint }) => paint !== null && paint.shade !== null);
+  if (!isFilled) return { ...made, layers: [...layers, line({ kind: 'cut', parts: [edge, of] })] };
+  return { ...made, layers: [line(edge), ...layers] };
 }
 
 function dashesOf(dashes: LineShape['dashes'], endless: boolean, scale: MotifScale): Dashes | null {
