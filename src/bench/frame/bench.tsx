@@ -8,6 +8,7 @@ import { BrokenPage } from '../../kit/broken-part.tsx';
 import { CommandMenu } from '../../kit/commands/command-menu.tsx';
 import { designCommands } from '../../kit/commands/shelf-commands.ts';
 import { useCommandKey } from '../../kit/commands/use-command-key.ts';
+import { FieldPlace } from '../../kit/fields/refused-drafts.ts';
 import { isFirst, leaveTour } from '../../kit/kept/first-visit.ts';
 import { useKeptFocus } from '../../kit/kept-focus.ts';
 import { Safely } from '../../kit/safely.tsx';
@@ -140,7 +141,9 @@ function Workplace({ tour }: { tour: React.ReactNode }) {
       </div>
       <div {...scroll} className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
         {tour}
-        <Shown />
+        <FieldPlace value={step}>
+          <Shown />
+        </FieldPlace>
       </div>
     </main>
   );

@@ -2,16 +2,18 @@ import { toast } from 'sonner';
 import { type Job, PRINT_FILES } from '../../contracts/job.ts';
 import type { Design } from '../../core/design/design-schema.ts';
 import { CoreError } from '../../core/error.ts';
+import { forgetRefused, goToRefused, refusedDrafts } from '../../kit/fields/refused-drafts.ts';
 import { followJob, orderJob, saveJob } from '../../kit/jobs/job-requests.ts';
 import { errorSentence } from '../../wording/error-sentence.ts';
 import { saveNow } from '../state/autosave.ts';
-import { benchState } from '../state/bench-store.ts';
+import { benchState, dispatch } from '../state/bench-store.ts';
 import { fileOf, printQueryOf, queryOf, useSend } from './send-store.ts';
 import { useSending } from './sending-store.ts';
 
 /** Saves what is on the bench, has the server make a file of it, and hands that to the browser's downloads. */
-export async function send(): Promise<void> {
-  useSending.setState({ sending: 'asking' });
+export async function send(asItStands = false): Promise<void> {
+  if (!maySend(asItStands)) return;
+  useSending.setState({ sending: 'asking', refused: [] });
   const wish = useSend.getState();
   try {
     const begun = await begin(fileOf(wish.file), (design) => queryOf(wish, design));
@@ -26,8 +28,26 @@ export async function send(): Promise<void> {
   }
 }
 
+/**
+ * Whether a file may be made: where a field that is shown is refused, it is gone to; where one of another step is, that is
+ * told, and the person decides.
+ */
+function maySend(asItStands: boolean): boolean {
+  if (goToRefused(document.body)) {
+    toast.error('Nothing was sent: what stands in this field cannot be read.');
+    return false;
+  }
+  const refused = refusedDrafts();
+  if (asItStands) forgetRefused();
+  if (refused.length === 0 || asItStands) return true;
+  useSending.setState({ refused });
+  dispatch({ kind: 'step', step: 'Send' });
+  return false;
+}
+
 /** Saves what is on the bench, and orders it from the print house. @returns whether it is ordered */
-export async function order(kind: keyof typeof PRINT_FILES): Promise<boolean> {
+export async function order(kind: keyof typeof PRINT_FILES, asItStands = false): Promise<boolean> {
+  if (!maySend(asItStands)) return false;
   try {
     return (
       (await begin(PRINT_FILES[kind], (design) => printQueryOf(useSend.getState(), design))) !== undefined

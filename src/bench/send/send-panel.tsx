@@ -12,6 +12,7 @@ import { problemOf, unmadeOf } from '../state/bench-state.ts';
 import { useBenchState, useDesign } from '../state/bench-store.ts';
 import { LoomDialog } from './loom-dialog.tsx';
 import { PerThread, PictureWish } from './picture-fields.tsx';
+import { RefusedPart } from './refused-part.tsx';
 import { SendButton } from './send-button.tsx';
 import { FILE_NAMES, filesFor } from './send-names.ts';
 import { isLibrary, isPicture, readWish, type SendFile, useSend, useSendOrder } from './send-store.ts';
@@ -95,6 +96,7 @@ export function SendPanel() {
         </p>
       )}
       <div className="-mx-[18px] sticky bottom-0 flex flex-col gap-2 border-rule border-t bg-paper px-[18px] py-3">
+        <RefusedPart />
         <SendButton file={wish.file} disabled={isPicture(wish.file) && wrong !== undefined} />
         {woven && (
           <button type="button" className="button" onClick={() => setWeaving(true)}>

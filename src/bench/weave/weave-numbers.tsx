@@ -1,4 +1,4 @@
-import { checkedWeave } from '../../core/thread/weaves/weave-rules.ts';
+import { checkedWeave, ruleOf } from '../../core/thread/weaves/weave-rules.ts';
 import type { WeaveSpec } from '../../core/thread/weaves/weave-spec.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Choice } from '../../kit/fields/choice.tsx';
@@ -17,7 +17,7 @@ export function putWeave(weave: WeaveSpec, tag?: string): void {
 export function WeaveNumbers({ weave }: { weave: WeaveSpec }) {
   return partsOfWeave(weave).map((part, index) => (
     // biome-ignore lint/suspicious/noArrayIndexKey: the parts of a rule are always the same
-    <Part key={`${weave.kind} ${index}`} weave={weave} part={part} />
+    <Part key={`${ruleOf(weave) ?? weave.kind} ${index}`} weave={weave} part={part} />
   ));
 }
 

@@ -34,11 +34,27 @@ export interface NamedFile {
   readonly colourway?: string;
   /** A sheet's, as it was asked for, such as "300 x 200 mm". */
   readonly size?: string;
+  /** By what the cloth will shrink, where it was made larger for that. */
+  readonly shrink?: string;
 }
 
 /** The name of a file that is sent: "Scullery cloth 2041 Night point paper.png". */
-export function fileNameOf({ name, file, number = '', colourway = '', size = '' }: NamedFile): string {
-  const words = [name, number, colourway, WORDS.get(file) ?? '', size.replaceAll('"', ' in')];
+export function fileNameOf({
+  name,
+  file,
+  number = '',
+  colourway = '',
+  size = '',
+  shrink = '',
+}: NamedFile): string {
+  const words = [
+    name,
+    number,
+    colourway,
+    WORDS.get(file) ?? '',
+    size.replaceAll('"', ' in'),
+    shrink === '' ? '' : `for shrinkage ${shrink}`,
+  ];
   const plain = cleanText(
     words
       .filter((word) => word !== '')

@@ -17,7 +17,14 @@ describe('parseShrinkage', () => {
     expect(parseShrinkage('0')).toEqual({ x: rational(1), y: rational(1) });
   });
 
-  it.each(['', '4%,', '1,2,3', '60%', '-1%', '%'])('refuses “%s”', (text) => {
+  it('takes what people write between two parts', () => {
+    const both = parseShrinkage('4%, 2.5%');
+    for (const text of ['4% 2.5%', '4 x 2.5', '4%; 2.5%', '4 % × 2.5 %', '4,2.5', '0.04 0.025']) {
+      expect(parseShrinkage(text), text).toEqual(both);
+    }
+  });
+
+  it.each(['', '4%,', '1,2,3', '60%', '-1%', '%', '4% wide', '96dpi?'])('refuses “%s”', (text) => {
     expect(() => parseShrinkage(text)).toThrow(expect.objectContaining({ code: 'send/shrink' }));
   });
 });

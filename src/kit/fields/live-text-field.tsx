@@ -1,6 +1,8 @@
 import { type ReactNode, useEffect, useId, useState } from 'react';
 import { CoreError } from '../../core/error.ts';
+import { sentenceFor } from '../../wording/sentences.ts';
 import { Mistake } from './mistake.tsx';
+import { useRefusedDraft } from './refused-drafts.ts';
 
 interface LiveTextFieldProps<T> {
   readonly label: ReactNode;
@@ -34,6 +36,12 @@ export function LiveTextField<T>(props: LiveTextFieldProps<T>) {
   const text = draft ?? written;
   const result = draft === undefined ? undefined : read(draft);
   const error = result instanceof CoreError ? result : undefined;
+  const refused =
+    error === undefined ? undefined : { draft: text, sentence: sentenceFor(error.code, error.facts) };
+  const kept = useRefusedDraft(typeof label === 'string' ? label : '', written, refused);
+  useEffect(() => {
+    if (kept !== undefined) setDraft(kept);
+  }, [kept]);
   return (
     <div>
       <label htmlFor={id} className="label flex justify-between">

@@ -1,5 +1,6 @@
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { errorSentence } from '../../wording/error-sentence.ts';
+import { useRefusedDraft } from './refused-drafts.ts';
 
 interface NumberFieldProps {
   readonly label: string;
@@ -31,16 +32,25 @@ export function NumberField({
   const input = useRef<HTMLInputElement>(null);
   // What is being typed, read once a key; undefined where the field shows what is stored.
   const [typed, setTyped] = useState<Typed>();
+  // Whether what is stored now is what this field has just handed on, however it is written there.
+  const isOwn = useRef(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: looks again only when what is stored has changed
   useEffect(() => {
-    if (typed === undefined || typed.draft === text) return;
-    const isRead = typed.value !== undefined;
-    const stays = isRead
-      ? typed.value === attempt(resolve, text).value
-      : document.activeElement === input.current;
-    if (!stays) setTyped(undefined);
+    if (isOwn.current || typed === undefined || typed.draft === text) return;
+    const isHalfTyped = typed.error !== undefined && document.activeElement === input.current;
+    if (!isHalfTyped) setTyped(undefined);
   }, [text]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was handed on is stored in the same turn
+  useEffect(() => {
+    isOwn.current = false;
+  }, [typed]);
   const { draft, ...result } = typed ?? { draft: text, ...attempt(resolve, text) };
+  const refused = typed?.error === undefined ? undefined : { draft: typed.draft, sentence: typed.error };
+  const kept = useRefusedDraft(label, text, refused);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: given back once, when the field comes
+  useEffect(() => {
+    if (kept !== undefined) setTyped({ draft: kept, ...attempt(resolve, kept) });
+  }, [kept]);
   const mistaken = result.error !== undefined;
   useEffect(() => onMistake?.(mistaken), [onMistake, mistaken]);
   const shown = result.value !== undefined && result.value !== draft.trim() ? `= ${result.value}` : '';
@@ -63,7 +73,9 @@ export function NumberField({
             const draft = event.target.value;
             const result = attempt(resolve, draft);
             setTyped({ draft, ...result });
-            if (result.error === undefined && draft !== text) onChange(draft);
+            if (result.error !== undefined || draft === text) return;
+            isOwn.current = true;
+            onChange(draft);
           }}
           onKeyDown={(event) => {
             if (event.key === 'Escape') setTyped(undefined);

@@ -54,7 +54,14 @@ function partsOf(design: Design, query: URLSearchParams, make: MakePart, words: 
     for (const [key, value] of Object.entries(more)) asked.set(key, value);
     const colourway = asked.get('colourway') ?? '';
     return {
-      name: fileNameOf({ name, number, file, colourway, size: sizeText(asked) }),
+      name: fileNameOf({
+        name,
+        number,
+        file,
+        colourway,
+        size: sizeText(asked),
+        shrink: asked.get('shrink') ?? '',
+      }),
       pieces: () => make(file, asked),
     };
   };

@@ -21,7 +21,14 @@ export function sendFile(wish: FileWish): Response {
 export function nameOf({ design, file, query }: Pick<FileWish, 'design' | 'file' | 'query'>): string {
   const title = query.get('title');
   const { name, number } = title === null ? design : { name: title, number: '' };
-  return fileNameOf({ name, number, file, colourway: query.get('colourway') ?? '', size: sizeText(query) });
+  return fileNameOf({
+    name,
+    number,
+    file,
+    colourway: query.get('colourway') ?? '',
+    size: sizeText(query),
+    shrink: query.get('shrink') ?? '',
+  });
 }
 
 /** A download's name, for old and new readers. Source: RFC 6266, §4.3. */

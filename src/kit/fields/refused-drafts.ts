@@ -1,0 +1,67 @@
+import { createContext, useContext, useEffect, useRef, useState } from 'react';
+
+/** What was typed into a field that is shown no more, and could not be read. */
+export interface RefusedDraft {
+  /** The step or form whose field it is. */
+  readonly place: string;
+  readonly label: string;
+  readonly draft: string;
+  /** What is stored in its place. */
+  readonly stored: string;
+  readonly sentence: string;
+}
+
+/** The step or form that fields are of; where there is none, what is typed is not kept beyond its field. */
+export const FieldPlace = createContext<string | undefined>(undefined);
+
+let left: readonly RefusedDraft[] = [];
+
+/** What is kept, none of it in force. */
+export function refusedDrafts(): readonly RefusedDraft[] {
+  return left;
+}
+
+/** Lets go of what was typed at a place, or anywhere. */
+export function forgetRefused(place?: string): void {
+  left = place === undefined ? [] : left.filter((each) => each.place !== place);
+}
+
+function claim(place: string, label: string, stored: string): string | undefined {
+  const found = left.find((each) => each.place === place && each.label === label && each.stored === stored);
+  if (found === undefined) return undefined;
+  left = left.filter((each) => each !== found);
+  return found.draft;
+}
+
+/**
+ * Keeps what is typed into a field and refused when the field goes, and gives it back when the field comes again.
+ * @param refused  what is refused just now; undefined where all can be read
+ * @returns        what was kept when the field came
+ */
+export function useRefusedDraft(
+  label: string,
+  stored: string,
+  refused: Pick<RefusedDraft, 'draft' | 'sentence'> | undefined,
+): string | undefined {
+  const place = useContext(FieldPlace);
+  const [kept] = useState(() => (place === undefined ? undefined : claim(place, label, stored)));
+  const last = useRef({ stored, refused });
+  last.current = { stored, refused };
+  useEffect(() => {
+    if (place === undefined) return;
+    return () => {
+      const { refused: typed, stored: instead } = last.current;
+      if (typed !== undefined) left = [...left, { place, label, stored: instead, ...typed }];
+    };
+  }, [place, label]);
+  return kept;
+}
+
+/** Goes to the first field of a part of the page that is refused. @returns whether there is one */
+export function goToRefused(within: Element): boolean {
+  const field = within.querySelector<HTMLElement>('[aria-invalid="true"]');
+  if (field === null) return false;
+  field.focus();
+  field.scrollIntoView({ block: 'center' });
+  return true;
+}
