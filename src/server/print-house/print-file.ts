@@ -45,18 +45,48 @@ function partBeyond(pixels: Buffer): number {
   return beyond / (pixels.length / 3);
 }
 
+/** Pixels of a side of the piece. */
+const SIDE = Math.round((PIECE / 25.4) * DPI);
+
+/** Most repeats that are brought to whole pixels together. */
+const MOST_TOGETHER = 16;
+
+/**
+ * The fewest repeats that, each so many pixels of the print, come nearest to whole pixels together: a file whose repeats were
+ * rounded once already is not rounded again, each by itself.
+ */
+function wholeTogether(one: number): { readonly repeats: number; readonly pixels: number } {
+  let best = { repeats: 1, pixels: Math.max(1, Math.round(one)), miss: Number.POSITIVE_INFINITY };
+  for (let repeats = 1; repeats <= MOST_TOGETHER && best.miss * SIDE > 0.5; repeats += 1) {
+    const pixels = Math.max(1, Math.round(one * repeats));
+    const miss = Math.abs(pixels / (one * repeats) - 1);
+    if (miss < best.miss - 1e-9) best = { repeats, pixels, miss };
+  }
+  return best;
+}
+
 /** The picture of a piece as it is printed, as PNG. */
 export async function strikeOffOf(order: PrintOrder, file: Uint8Array): Promise<Buffer> {
   const scale = DPI / order.dpi;
-  const width = Math.max(1, Math.round(order.width * scale));
-  const height = Math.max(1, Math.round(order.height * scale));
-  const tile = await sharp(file, { limitInputPixels: false })
+  const across = wholeTogether(order.width * scale);
+  const down = wholeTogether(order.height * scale);
+  const { pixels: width } = across;
+  const { pixels: height } = down;
+  const block = await sharp(file, { limitInputPixels: false })
+    .extend({
+      right: (across.repeats - 1) * order.width,
+      bottom: (down.repeats - 1) * order.height,
+      extendWith: 'repeat',
+    })
+    .png()
+    .toBuffer();
+  const tile = await sharp(block, { limitInputPixels: false })
     .resize(width, height, { fit: 'fill' })
     .ensureAlpha()
     .raw()
     .toBuffer();
   const pixels = new Uint32Array(tile.buffer.slice(tile.byteOffset, tile.byteOffset + tile.byteLength));
-  const side = Math.round((PIECE / 25.4) * DPI);
+  const side = SIDE;
   const pixelsPerMetre = { x: Math.round(DPI / 0.0254), y: Math.round(DPI / 0.0254) };
   const print = pressOf(substrateOf(order.substrate), pixelsPerMetre);
   const rows = function* () {

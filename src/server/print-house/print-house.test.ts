@@ -9,6 +9,7 @@ import { lightOfHex, printedLight } from '../../core/print/printed-colour.ts';
 import { substrateOf } from '../../core/print/substrate.ts';
 import { WRITER_HEADER } from '../gate/refusals.ts';
 import { orderPrint } from './order-print.ts';
+import { strikeOffOf } from './print-file.ts';
 import { type PrintHouse, startPrintHouse } from './print-house.ts';
 
 const SHADE = '#b28132';
@@ -243,5 +244,23 @@ describe('a print house', () => {
       ...(method !== 'GET' && { body: '{"a":1}' }),
     });
     expect(answer.status).toBe(status);
+  });
+});
+
+describe('a strike-off', () => {
+  it('of a file finer than the print is as large as the file says, repeat by repeat', async () => {
+    // 41 pixels at 300 dpi are 20.5 of the print: 57.6 repeats in 1181, where 21 each would be 56.2.
+    const png = new PNG({ width: 41, height: 41 });
+    for (let at = 0; at < 41 * 41; at += 1) png.data.fill(at % 41 < 20 ? 0 : 255, at * 4, at * 4 + 3);
+    for (let at = 0; at < 41 * 41; at += 1) png.data[at * 4 + 3] = 255;
+    const order = { ...ORDER, dpi: 300, width: 41, height: 41 };
+    const { width, data } = PNG.sync.read(await strikeOffOf(order, PNG.sync.write(png)));
+    expect(width).toBe(1181);
+    const isLight = (x: number) => data[x * 4]! > 128;
+    const begins = Array.from({ length: width - 1 }, (_, x) => x).filter(
+      (x) => !isLight(x) && isLight(x + 1),
+    );
+    const spread = (begins.at(-1)! - begins[0]!) / (begins.length - 1);
+    expect(Math.abs(spread - 20.5)).toBeLessThan(0.05);
   });
 });
