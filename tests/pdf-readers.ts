@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PNG } from 'pngjs';
-import { afterAll, expect } from 'vitest';
+import { expect } from 'vitest';
 import { compile } from '../src/core/design/compile-design.ts';
 import type { Design } from '../src/core/design/design-schema.ts';
 import { rational } from '../src/core/exact/rational.ts';
@@ -14,7 +14,8 @@ import { nodeCompressor } from '../src/server/sending/node-compressor.ts';
 import { picturesOf } from './pictures-of.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'vetro-pdf-'));
-afterAll(() => rmSync(folder, { recursive: true }));
+// Files of tests share this module, so it goes with the process and not with the first of them.
+process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
 
 let files = 0;
 
