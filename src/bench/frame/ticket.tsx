@@ -45,9 +45,9 @@ export function Ticket() {
       <p className="text-[12.5px] text-ash">
         {[design.number, range].filter((part) => part !== '').join(' · ')}
       </p>
-      <dl className="mt-2 mb-0 flex flex-col gap-0.5">
+      <dl aria-busy={isDue} className="mt-2 mb-0 flex flex-col gap-0.5">
         {checked !== undefined && (
-          <div aria-busy={isDue} className="contents">
+          <>
             {checked.report.repeat && inThreads(checked.design) && (
               <Measure name="Repeat">
                 {toText(checked.report.repeat.width)} × {toText(checked.report.repeat.height)}
@@ -60,7 +60,7 @@ export function Ticket() {
                 </span>
               </Measure>
             )}
-          </div>
+          </>
         )}
         <Measure name={made}>{how}</Measure>
         {facts?.float !== undefined && <Measure name="Longest float">{facts.float}</Measure>}

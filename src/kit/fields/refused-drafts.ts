@@ -57,9 +57,9 @@ export function useRefusedDraft(
   return kept;
 }
 
-/** Goes to the first field of a part of the page that is refused. @returns whether there is one */
+/** Goes to the first field of one line in a part of the page that is refused. @returns whether there is one */
 export function goToRefused(within: Element): boolean {
-  const field = within.querySelector<HTMLElement>('[aria-invalid="true"]');
+  const field = within.querySelector<HTMLElement>('input[aria-invalid="true"]');
   if (field === null) return false;
   field.focus();
   field.scrollIntoView({ block: 'center' });
