@@ -36,6 +36,12 @@ export function sampleDesign(text: string): PlaidDesign {
   return asKind('plaid', designFromText(text, 'Sample'));
 }
 
+/** Two shades for a design that needs no more. */
+export const TWO_SHADES = [
+  { key: 'A', name: 'Slate water', hex: '#2e4c63' },
+  { key: 'B', name: 'Ticket cream', hex: '#efe6cf' },
+] as const;
+
 export const SAMPLE = `shades: G=#24402f Boiler green, R=#8c2f25 Brake red, C=#efe6cf Ticket cream
 warp: G/8 R6 C/4
 weave: 2/2Z

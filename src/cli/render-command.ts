@@ -1,11 +1,8 @@
-import { inColourway } from '../core/design/colourway.ts';
-import { compile } from '../core/design/compile-design.ts';
 import { wovenOf } from '../core/design/design-facts.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { CoreError } from '../core/error.ts';
-import type { Pictures } from '../core/shape/picture.ts';
+import type { PictureOrder } from '../core/formats/picture-order.ts';
 import { makeFile } from '../server/sending/make-file.ts';
-import { pictureOf, sizeText } from '../server/sending/query-wishes.ts';
 import { writeStream } from '../server/sending/write-stream.ts';
 import { driftSentence } from '../wording/sheet-words.ts';
 import { picturesOf } from './pictures-of.ts';
@@ -49,9 +46,15 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
   refuseIdle(kind, options, design);
   const query = queryOf(options);
   const pictures = await picturesOf(design);
-  tellSheet(kind, design, query, pictures);
   const progress = rowsTold();
-  const { pieces } = makeFile({ design, file: `tile.${kind}`, query, pictures, told: progress.told });
+  const { pieces } = makeFile({
+    design,
+    file: `tile.${kind}`,
+    query,
+    pictures,
+    told: progress.told,
+    ordered: tellDrift,
+  });
   try {
     await writeStream(options.output, pieces);
   } finally {
@@ -60,11 +63,9 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
   return EXIT.fine;
 }
 
-/** Says what lies on a sheet in pixels, where it is not what was asked for to the pixel. */
-function tellSheet(kind: Kind, design: Design, query: URLSearchParams, pictures: Pictures): void {
-  if (kind === 'svg' || kind === 'pdf' || sizeText(query) === '') return;
-  const coloured = inColourway(design, query.get('colourway') ?? '');
-  const words = driftSentence(pictureOf(compile(coloured, pictures), coloured, query));
+/** Says what lies on a sheet where each repeat is rounded to whole pixels. */
+function tellDrift(order: PictureOrder): void {
+  const words = driftSentence(order);
   if (words !== '') tell(words);
 }
 

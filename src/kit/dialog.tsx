@@ -22,7 +22,7 @@ export function Dialog({ open, onOpenChange, title, children, wide = false, full
           aria-describedby={undefined}
           onSubmitCapture={(event) => {
             // Nothing is done with a field that is refused: it is gone to.
-            if (!goToRefused(event.currentTarget)) return;
+            if (!goToRefused(event.currentTarget, false)) return;
             event.preventDefault();
             event.stopPropagation();
           }}

@@ -8,7 +8,8 @@ import {
   toNumber,
 } from '../core/exact/rational.ts';
 import type { Vector } from '../core/exact/vector.ts';
-import { type Held, holdsWhole, type PictureOrder } from '../core/formats/picture-order.ts';
+import { holdsWhole, type PictureOrder } from '../core/formats/picture-order.ts';
+import type { Held } from '../core/formats/side-fit.ts';
 
 /** Whether a sheet repeats when it is laid edge to edge, and what whole pixels cost. */
 export function sheetSentence(order: PictureOrder): string {

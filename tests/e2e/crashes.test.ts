@@ -93,7 +93,7 @@ test('killed while it sends and has things printed, it sends whole files and pri
   for (let round = 0; round < SENDING_ROUNDS; round += 1) {
     // Each asks for what was not made yet: a picture of another size, another length of cloth.
     await order('tile.jpg', `size=${8000 + round}px x 6000px`);
-    await order('tile.png', `size=${20000 + round}px x 20000px`);
+    await order('tile.png', `size=${12000 + round}px x 12000px`);
     await order('print.png', `length=${500 + round} mm`);
     const isSo = round % 2 === 0 ? isUnderWay : ({ made }: Job) => made > 0;
     await expect
@@ -114,17 +114,13 @@ test('killed while it sends and has things printed, it sends whole files and pri
   const made = (await jobs()).filter(({ state }) => state === 'done');
   expect(made).toHaveLength(3 * SENDING_ROUNDS);
   for (const job of made) {
-    expect(job).toMatchObject({ state: 'done', trouble: '' });
+    expect(job.trouble).toBe('');
     const file = await request.get(`${server.address}/api/jobs/${job.id}/file`);
     const bytes = await file.body();
     expect(bytes).toHaveLength(job.bytes);
     const [width, height] = (/size=(\d+)px\D+(\d+)px/.exec(job.query.replaceAll('+', ' ')) ?? []).slice(1);
     // Read to its last row, or the library throws.
-    const { info } = await sharp(bytes, { limitInputPixels: false })
-      .raw()
-      .resize(64, 64)
-      .toBuffer({ resolveWithObject: true });
-    expect(info.width).toBe(64);
+    await sharp(bytes, { limitInputPixels: false }).resize(64, 64).raw().toBuffer();
     if (width !== undefined) {
       expect(await sharp(bytes, { limitInputPixels: false }).metadata()).toMatchObject({
         width: Number(width),

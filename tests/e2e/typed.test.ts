@@ -2,6 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { newStripe } from '../../src/core/design/new-design.ts';
 import { designFromStart } from '../../src/core/design/starts.ts';
 import { STRIPE_STARTS } from '../../src/core/design/stripe/stripe-starts.ts';
+import { TWO_SHADES } from '../sample-design.ts';
 import { band, keepDesign, openDesign, openNew, saved, step, take, warpField } from './helpers.ts';
 import { test } from './test.ts';
 
@@ -30,7 +31,7 @@ test('number fields take a sum key by key', async ({ page }) => {
     designFromStart('plaid', 'twill'),
     designFromStart('stripe', 'graduated'),
     designFromStart('tiling', 'eight-pointed-stars'),
-    designFromStart('motif', 'fish-scale'),
+    designFromStart('motif', 'dots'),
     designFromStart('plies', 'diamonds-in-gaps'),
   ]) {
     await openDesign(page, design);
@@ -78,6 +79,14 @@ test('what is refused is never acted on: Send goes to the field, and tells of th
   // A field of another step keeps what could not be read, and sending asks.
   await step(page, 'Build');
   await warpField(page).fill('12 furlongs');
+  // From here, too, by the search of commands.
+  await page.keyboard.press('ControlOrMeta+k');
+  await page.getByRole('combobox').fill('Send as PNG');
+  await page.keyboard.press('Enter');
+  await expect(
+    page.getByText('Nothing was sent: what stands in this field cannot be read.').last(),
+  ).toBeVisible();
+  await expect(warpField(page)).toBeFocused();
   await step(page, 'Send');
   await sendIt.click();
   await expect(page.getByRole('alert').filter({ hasText: '12 furlongs' })).toBeVisible();
@@ -87,17 +96,20 @@ test('what is refused is never acted on: Send goes to the field, and tells of th
   await expect(warpField(page)).toHaveAttribute('aria-invalid', 'true');
   await step(page, 'Send');
   await sendIt.click();
+  // A question that is left is not found again.
+  await step(page, 'Build');
+  await step(page, 'Send');
+  await expect(page.getByText('Not sent yet')).toHaveCount(0);
+  await sendIt.click();
   const plain = await take(page, () => page.getByRole('button', { name: 'Send as it stands' }).click());
   expect(plain.bytes.equals(shrunk.bytes)).toBe(true);
+  await expect(page.getByText('Not sent yet')).toHaveCount(0);
 });
 
 test('every stripe turns into a plaid', async ({ page }) => {
   const odd = newStripe({
     name: 'No whole millimetres',
-    shades: [
-      { key: 'A', name: 'Slate water', hex: '#2e4c63' },
-      { key: 'B', name: 'Ticket cream', hex: '#efe6cf' },
-    ],
+    shades: TWO_SHADES,
     bands: [
       { shade: 'A', width: '10.5' },
       { shade: 'B', width: '10' },

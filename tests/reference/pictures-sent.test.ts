@@ -99,6 +99,19 @@ describe('a TIFF', () => {
     expect(info).toMatch(/Resolution: 300, 300 pixels\/inch/);
     expect(info).toContain('ICC Profile: <present>');
   });
+
+  it('says 72 for 72, and a fraction as it is', async () => {
+    const path = join(folder, 'coarse.tif');
+    for (const [dpi, told] of [
+      ['72', '72, 72'],
+      ['72.5', '72.5, 72.5'],
+    ] as const) {
+      writeFileSync(path, await sent('tile.tif', `dpi=${dpi}`));
+      expect(execFileSync('tiffinfo', [path], { encoding: 'utf8' })).toContain(
+        `Resolution: ${told} pixels/inch`,
+      );
+    }
+  });
 });
 
 describe('a pack', () => {

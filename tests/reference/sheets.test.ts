@@ -8,7 +8,7 @@ import { unitToPng } from '../../src/core/formats/png/unit-png.ts';
 import { parseRepeats, parseSheet, type Sheet } from '../../src/core/formats/sheet.ts';
 import { nodeCompressor } from '../../src/server/sending/node-compressor.ts';
 import { driftSentence } from '../../src/wording/sheet-words.ts';
-import { ELEVENTH } from '../sample-design.ts';
+import { ELEVENTH, TWO_SHADES } from '../sample-design.ts';
 
 /** Millimetres of a pixel at 300 dpi, each way. */
 const PIXEL = { x: rational(127, 1500), y: rational(127, 1500) };
@@ -130,10 +130,7 @@ describe('a sheet of a size that cuts through a repeat, or whose repeats are no 
 function tilingOf(name: '4.8.8' | '6.6.6', size: string) {
   return newTiling({
     name,
-    shades: [
-      { key: 'A', name: 'Slate water', hex: '#2e4c63' },
-      { key: 'B', name: 'Ticket cream', hex: '#efe6cf' },
-    ],
+    shades: TWO_SHADES,
     faces: ['A', 'B'],
     form: { kind: 'regular', name },
     size,

@@ -53,13 +53,13 @@ function Proof({ design, report }: Checked) {
   const { RatioFits } = viewFor(design);
   return (
     <>
-      <div aria-busy={isDue} className={`rounded-card px-4 py-3 ${GROUND[report.verdict]}`}>
+      <div aria-busy={isDue} className={`found rounded-card px-4 py-3 ${GROUND[report.verdict]}`}>
         <p className="text-lg">
           <VerdictMark verdict={report.verdict} size={20} />
         </p>
         <p className="text-[13.5px]">{verdictSentence(report)}</p>
       </div>
-      <ul aria-busy={isDue} className="m-0 flex list-none flex-col gap-2 p-0 text-[13px]">
+      <ul aria-busy={isDue} className="found m-0 flex list-none flex-col gap-2 p-0 text-[13px]">
         <Test holds={report.numbers.closed} words={numbersTest(report)} />
         <Test holds={groupTest(report)?.holds === true} words={groupTest(report)} />
         <Test holds={painted?.differingBytes === 0} words={seamTest(report)} />
@@ -80,7 +80,7 @@ function Proof({ design, report }: Checked) {
         resolution={present.resolution}
         onChange={(text) => dispatch({ kind: 'edit', edit: setResolution(text), tag: 'resolution' })}
       />
-      <dl aria-busy={isDue} className="m-0 flex flex-col gap-1.5">
+      <dl aria-busy={isDue} className="found m-0 flex flex-col gap-1.5">
         {repeat && inThreads(design) && (
           <Measure name="Repeat">
             {toText(repeat.width)} ends × {toText(repeat.height)} picks
@@ -105,7 +105,7 @@ function Proof({ design, report }: Checked) {
         </p>
       )}
       {report.offers.length > 0 && (
-        <div aria-busy={isDue} inert={isDue}>
+        <div className="found" aria-busy={isDue} inert={isDue}>
           <h3 className="mb-1 text-[14px]">Resolutions that come out whole</h3>
           <ul className="m-0 flex list-none flex-col gap-1 p-0">
             {report.offers.map((offer) => (
@@ -129,11 +129,11 @@ function Proof({ design, report }: Checked) {
       {report.verdict === 'Fitted' &&
         nearest !== undefined &&
         (pixels.exact === null || RatioFits === undefined ? (
-          <div aria-busy={isDue}>
+          <div className="found" aria-busy={isDue}>
             <Fits nearest={nearest} others={others} />
           </div>
         ) : (
-          <div aria-busy={isDue} inert={isDue}>
+          <div className="found" aria-busy={isDue} inert={isDue}>
             <RatioFits exact={pixels.exact} now={nearest} />
           </div>
         ))}

@@ -63,7 +63,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
             </span>
           </Finding>
         )}
-        <span aria-live="polite" aria-busy={isDue} className="flex items-center font-text text-[14px]">
+        <span aria-live="polite" aria-busy={isDue} className="found flex items-center font-text text-[14px]">
           {verdict !== undefined && <VerdictMark verdict={verdict} />}
         </span>
       </div>
@@ -83,7 +83,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
 function Finding({ of, children }: { readonly of: Design; readonly children: ReactNode }) {
   const present = useDesign();
   return (
-    <span aria-busy={!isMadeAlike(of, present)} className="flex flex-wrap gap-x-4">
+    <span aria-busy={!isMadeAlike(of, present)} className="found flex flex-wrap gap-x-4">
       {children}
     </span>
   );

@@ -45,7 +45,7 @@ export function Ticket() {
       <p className="text-[12.5px] text-ash">
         {[design.number, range].filter((part) => part !== '').join(' · ')}
       </p>
-      <dl aria-busy={isDue} className="mt-2 mb-0 flex flex-col gap-0.5">
+      <dl aria-busy={isDue} className="found mt-2 mb-0 flex flex-col gap-0.5">
         {checked !== undefined && (
           <>
             {checked.report.repeat && inThreads(checked.design) && (
@@ -77,7 +77,9 @@ export function Ticket() {
             />
           ))}
         </div>
-        <span aria-busy={isDue}>{verdict !== undefined && <VerdictMark verdict={verdict} short />}</span>
+        <span className="found" aria-busy={isDue}>
+          {verdict !== undefined && <VerdictMark verdict={verdict} short />}
+        </span>
       </div>
       <Notes />
     </aside>

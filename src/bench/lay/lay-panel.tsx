@@ -68,7 +68,7 @@ function Measures({ design }: { readonly design: Design }) {
   const measured = useCloth((cloth) => cloth.measured);
   const isMeasured = measured !== undefined && isMadeAlike(measured, design);
   return (
-    <dl className="m-0 flex flex-col gap-1.5" aria-busy={isDue || !isMeasured}>
+    <dl className="found m-0 flex flex-col gap-1.5" aria-busy={isDue || !isMeasured}>
       {repeat !== undefined && measured !== undefined && inThreads(measured) && (
         <Measure name="One repeat, threads">
           {repeat.ends} × {repeat.picks}

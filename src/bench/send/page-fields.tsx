@@ -20,14 +20,21 @@ const OFFERED = PAPERS.flatMap((name) => [name, `${name} landscape`]);
 function PageWords() {
   const wish = useSend();
   const design = useDesign();
-  const ordered = useSendOrder((each) => each.ordered);
+  const { ordered, isDue } = useSendOrder();
   if (wish.paper === '' || ordered === undefined) return null;
   if (wish.what === 'tile') {
     return <p className="hint -mt-2">The cloth fills the paper. Choose a size to print a piece of it.</p>;
   }
   const planned = attempt(() => planPages(pagesOf(wish, design, ordered)));
   const words = 'problem' in planned ? planned.problem : pageWords(planned.value);
-  return <p className={`-mt-2 text-[13px] ${'problem' in planned ? 'text-madder' : 'text-ash'}`}>{words}</p>;
+  return (
+    <p
+      aria-busy={isDue}
+      className={`found -mt-2 text-[13px] ${'problem' in planned ? 'text-madder' : 'text-ash'}`}
+    >
+      {words}
+    </p>
+  );
 }
 
 function pagesOf({ paper, bleed, marks, shrink }: SendWish, design: Design, { size }: SendOrder): PageWish {

@@ -200,11 +200,11 @@ function Repeats() {
 /** Whether the sheet repeats when it is laid edge to edge, and one click to the nearest sizes that do. */
 function SheetWords() {
   const { unit } = useDesign().lay;
-  const ordered = useSendOrder(({ ordered }) => ordered);
+  const { ordered, isDue } = useSendOrder();
   if (ordered === undefined) return null;
   const { order, offers } = ordered;
   return (
-    <div aria-live="polite" className="-mt-1 text-[13px]">
+    <div aria-live="polite" aria-busy={isDue} inert={isDue} className="found -mt-1 text-[13px]">
       <p className={offers.length === 0 ? 'text-ash' : 'text-weld'}>{sheetSentence(order)}</p>
       {offers.length > 0 && (
         <div className="mt-2 flex flex-wrap gap-2">

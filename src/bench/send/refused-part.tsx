@@ -1,37 +1,36 @@
-import type { RefusedDraft } from '../../kit/fields/refused-drafts.ts';
+import { useEffect } from 'react';
 import { STEPS } from '../state/bench-state.ts';
 import { dispatch } from '../state/bench-store.ts';
-import { send } from './send-file.ts';
 import { useSending } from './sending-store.ts';
 
-/** What was typed in other steps and is not in force, when a file is asked for: to go there, or to send without it. */
+/** What was typed in other steps and is not in force, when something is to be sent: to go there, or to send without it. */
 export function RefusedPart() {
-  const refused = useSending((state) => state.refused);
-  if (refused.length === 0) return null;
+  const question = useSending((state) => state.question);
+  // Who leaves the step may mend it there: nothing is sent, and the question is not found again.
+  useEffect(() => () => useSending.getState().question?.answer(false), []);
+  if (question === undefined) return null;
+  const { drafts, answer } = question;
+  const first = STEPS.find((step) => step === drafts[0]?.place);
   return (
     <div role="alert" className="flex flex-col gap-2 rounded-lg bg-madder-pale px-3 py-2 text-[13px]">
       <p className="font-semibold text-madder">Not sent yet: some of what was typed could not be read.</p>
       <ul className="m-0 flex list-none flex-col gap-1.5 p-0">
-        {refused.map((each) => (
-          <li key={`${each.place} ${each.label} ${each.draft}`}>
-            {each.place}, {each.label}: “{each.draft}” is not in force, “{each.stored}” is. {each.sentence}
+        {drafts.map(({ place, label, draft, sentence }) => (
+          <li key={`${place} ${label} ${draft}`}>
+            {place}, {label}: “{draft}” is not in force. {sentence}
           </li>
         ))}
       </ul>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="button" onClick={() => goTo(refused[0]!)}>
-          Go to {refused[0]!.place}
-        </button>
-        <button type="button" className="button" onClick={() => void send(true)}>
+        {first !== undefined && (
+          <button type="button" className="button" onClick={() => dispatch({ kind: 'step', step: first })}>
+            Go to {first}
+          </button>
+        )}
+        <button type="button" className="button" onClick={() => answer(true)}>
           Send as it stands
         </button>
       </div>
     </div>
   );
-}
-
-function goTo({ place }: RefusedDraft): void {
-  const step = STEPS.find((each) => each === place);
-  useSending.setState({ refused: [] });
-  if (step !== undefined) dispatch({ kind: 'step', step });
 }

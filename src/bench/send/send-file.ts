@@ -8,12 +8,12 @@ import { errorSentence } from '../../wording/error-sentence.ts';
 import { saveNow } from '../state/autosave.ts';
 import { benchState, dispatch } from '../state/bench-store.ts';
 import { fileOf, printQueryOf, queryOf, useSend } from './send-store.ts';
-import { useSending } from './sending-store.ts';
+import { askAsItStands, useSending } from './sending-store.ts';
 
 /** Saves what is on the bench, has the server make a file of it, and hands that to the browser's downloads. */
-export async function send(asItStands = false): Promise<void> {
-  if (!maySend(asItStands)) return;
-  useSending.setState({ sending: 'asking', refused: [] });
+export async function send(): Promise<void> {
+  if (!(await maySend())) return;
+  useSending.setState({ sending: 'asking' });
   const wish = useSend.getState();
   try {
     const begun = await begin(fileOf(wish.file), (design) => queryOf(wish, design));
@@ -29,25 +29,25 @@ export async function send(asItStands = false): Promise<void> {
 }
 
 /**
- * Whether a file may be made: where a field that is shown is refused, it is gone to; where one of another step is, that is
- * told, and the person decides.
+ * Whether something may be sent: where a field that is shown is refused, it is gone to; where one of another step is, the
+ * person decides.
  */
-function maySend(asItStands: boolean): boolean {
+async function maySend(): Promise<boolean> {
   if (goToRefused(document.body)) {
     toast.error('Nothing was sent: what stands in this field cannot be read.');
     return false;
   }
-  const refused = refusedDrafts();
-  if (asItStands) forgetRefused();
-  if (refused.length === 0 || asItStands) return true;
-  useSending.setState({ refused });
+  const drafts = refusedDrafts();
+  if (drafts.length === 0) return true;
   dispatch({ kind: 'step', step: 'Send' });
-  return false;
+  const asItStands = await askAsItStands(drafts);
+  if (asItStands) forgetRefused();
+  return asItStands;
 }
 
 /** Saves what is on the bench, and orders it from the print house. @returns whether it is ordered */
-export async function order(kind: keyof typeof PRINT_FILES, asItStands = false): Promise<boolean> {
-  if (!maySend(asItStands)) return false;
+export async function order(kind: keyof typeof PRINT_FILES): Promise<boolean> {
+  if (!(await maySend())) return false;
   try {
     return (
       (await begin(PRINT_FILES[kind], (design) => printQueryOf(useSend.getState(), design))) !== undefined

@@ -54,7 +54,7 @@ export function SendPanel() {
   const problem = useBenchState((state) => problemOf(state) ?? unmadeOf(state));
   const [weaving, setWeaving] = useState(false);
   const numbers = isPicture(wish.file) ? readWish(wish, design) : undefined;
-  const ordered = useSendOrder((each) => each.ordered);
+  const ordered = useSendOrder((each) => (each.isDue ? undefined : each.ordered));
   const tooLarge = ordered && isLibrary(wish.file) ? sideProblem(wish.file, ordered.order) : undefined;
   const wrong =
     problem ?? (numbers !== undefined && 'problem' in numbers ? numbers.problem : undefined) ?? tooLarge;

@@ -124,10 +124,14 @@ export const useSend = create<SendWish>(() => ({
   colourway: '',
 }));
 
-/** What comes of the wish, as the preview found it; undefined while it is not known. */
-export const useSendOrder = create<{ readonly ordered: SendOrder | undefined }>(() => ({
-  ordered: undefined,
-}));
+/** What comes of a wish, as the preview found it last; undefined while it is not known. */
+interface FoundOrder {
+  readonly ordered: SendOrder | undefined;
+  /** Whether that is of an earlier wish or design. */
+  readonly isDue: boolean;
+}
+
+export const useSendOrder = create<FoundOrder>(() => ({ ordered: undefined, isDue: false }));
 
 /** Whole pixels of a picture, and what its sheet holds. */
 export interface SendOrder extends SheetFacts {

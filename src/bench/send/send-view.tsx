@@ -8,7 +8,7 @@ import { lengthText } from '../../wording/measures.ts';
 import type { Size } from '../cloth/cloth-camera.ts';
 import { useDesign } from '../state/bench-store.ts';
 import { FileText } from './file-text.tsx';
-import { drawnAs, isPicture, isRaster, isStructure, readWish, useSend } from './send-store.ts';
+import { drawnAs, isPicture, isRaster, isStructure, readWish, useSend, useSendOrder } from './send-store.ts';
 import { StrikeOffView } from './strike-off-view.tsx';
 import { StructureView } from './structure-view.tsx';
 import { type SendPreview, useSendPreview } from './use-send-preview.ts';
@@ -74,6 +74,7 @@ function Measured({ preview, pixelRatio }: MeasuredProps) {
   const design = useDesign();
   const { lay } = design;
   const { file } = useSend();
+  const isDue = useSendOrder((each) => each.isDue);
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => drawSheet(canvas.current!, preview), [preview]);
   const width = (order.width * scale) / pixelRatio;
@@ -89,10 +90,13 @@ function Measured({ preview, pixelRatio }: MeasuredProps) {
           aria-label="What will be sent"
           className="block h-full w-full bg-paper shadow-[0_4px_18px_rgb(32_41_43/0.25)]"
         />
-        <span className="numbers -top-7 absolute inset-x-0 text-center">
+        <span aria-busy={isDue} className="found numbers -top-7 absolute inset-x-0 text-center">
           {measure(order.width, size.width)}
         </span>
-        <span className="numbers -left-7 absolute top-1/2 -translate-x-1/2 -translate-y-1/2 -rotate-90 whitespace-nowrap">
+        <span
+          aria-busy={isDue}
+          className="found numbers -left-7 absolute top-1/2 -translate-x-1/2 -translate-y-1/2 -rotate-90 whitespace-nowrap"
+        >
           {measure(order.height, size.height)}
         </span>
       </div>

@@ -31,6 +31,7 @@ const MOST_TIMES = 12;
 export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: string } | undefined {
   const [preview, setPreview] = useState<SendPreview | { problem: string }>();
   const request = useRef<(ask: Ask) => void>(undefined);
+  const newest = useRef<Ask>(undefined);
   useEffect(() => {
     const worker = openClothWorker();
     const paint = async ({ design, numbers, drawn, room }: Ask) => {
@@ -59,8 +60,11 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
     };
     request.current = latest(
       paint,
-      (result) => {
-        useSendOrder.setState({ ordered: 'ordered' in result ? result.ordered : undefined });
+      (result, asked) => {
+        useSendOrder.setState({
+          ordered: 'ordered' in result ? result.ordered : undefined,
+          isDue: asked !== newest.current,
+        });
         setPreview((old) => {
           if (old !== undefined && 'tile' in old) old.tile.close();
           return result;
@@ -74,7 +78,10 @@ export function useSendPreview(ask: Ask | undefined): SendPreview | { problem: s
     return worker.close;
   }, []);
   useEffect(() => {
-    if (ask !== undefined && ask.room.width > 0) request.current?.(ask);
+    newest.current = ask;
+    useSendOrder.setState({ isDue: true });
+    if (ask === undefined || ask.room.width === 0) return;
+    request.current?.(ask);
   }, [ask]);
   return ask === undefined ? undefined : preview;
 }

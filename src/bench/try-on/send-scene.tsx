@@ -11,6 +11,7 @@ import { download } from '../../kit/download.ts';
 import { CheckField } from '../../kit/fields/check-field.tsx';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
+import { goToRefused } from '../../kit/fields/refused-drafts.ts';
 import { openClothWorker } from '../../workers/open-worker.ts';
 import type { SceneFile } from '../../workers/try-on-work.ts';
 import { tryOnOf } from './try-on-edits.ts';
@@ -35,6 +36,7 @@ export function SendScene({ design }: { design: Design }) {
   const [drawn, setDrawn] = useState(true);
   const [busy, setBusy] = useState(false);
   const send = async () => {
+    if (goToRefused(document.body)) return;
     setBusy(true);
     const worker = openClothWorker();
     const tryOn = tryOnOf(design);

@@ -6,7 +6,7 @@ export interface RefusedDraft {
   readonly place: string;
   readonly label: string;
   readonly draft: string;
-  /** What is stored in its place. */
+  /** What was stored in its place when the field went: by it the field is known again. */
   readonly stored: string;
   readonly sentence: string;
 }
@@ -21,9 +21,9 @@ export function refusedDrafts(): readonly RefusedDraft[] {
   return left;
 }
 
-/** Lets go of what was typed at a place, or anywhere. */
-export function forgetRefused(place?: string): void {
-  left = place === undefined ? [] : left.filter((each) => each.place !== place);
+/** Lets go of all of it. */
+export function forgetRefused(): void {
+  left = [];
 }
 
 function claim(place: string, label: string, stored: string): string | undefined {
@@ -45,21 +45,25 @@ export function useRefusedDraft(
 ): string | undefined {
   const place = useContext(FieldPlace);
   const [kept] = useState(() => (place === undefined ? undefined : claim(place, label, stored)));
-  const last = useRef({ stored, refused });
-  last.current = { stored, refused };
+  const last = useRef({ label, stored, refused });
+  last.current = { label, stored, refused };
   useEffect(() => {
     if (place === undefined) return;
     return () => {
-      const { refused: typed, stored: instead } = last.current;
-      if (typed !== undefined) left = [...left, { place, label, stored: instead, ...typed }];
+      const { refused: typed, ...field } = last.current;
+      if (typed !== undefined) left = [...left, { place, ...field, ...typed }];
     };
-  }, [place, label]);
+  }, [place]);
   return kept;
 }
 
-/** Goes to the first field of one line in a part of the page that is refused. @returns whether there is one */
-export function goToRefused(within: Element): boolean {
-  const field = within.querySelector<HTMLElement>('input[aria-invalid="true"]');
+/**
+ * Goes to the first field of a part of the page that is refused.
+ * @param lines  whether fields of many lines count, too: dialogs with such a field show what is wrong by themselves
+ * @returns      whether there is one
+ */
+export function goToRefused(within: Element, lines = true): boolean {
+  const field = within.querySelector<HTMLElement>(`${lines ? '' : 'input'}[aria-invalid="true"]`);
   if (field === null) return false;
   field.focus();
   field.scrollIntoView({ block: 'center' });

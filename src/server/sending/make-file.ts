@@ -10,7 +10,12 @@ import { CoreError } from '../../core/error.ts';
 import { rational } from '../../core/exact/rational.ts';
 import { LIBRARY_KINDS, type LibraryKind } from '../../core/formats/library-wish.ts';
 import { COLLECTION_SCALE } from '../../core/formats/page/collection.ts';
-import { orderPicture, parsePerStep, sizeOfSheet } from '../../core/formats/picture-order.ts';
+import {
+  orderPicture,
+  type PictureOrder,
+  parsePerStep,
+  sizeOfSheet,
+} from '../../core/formats/picture-order.ts';
 import { strikeOffPng } from '../../core/formats/png/strike-off-png.ts';
 import { type StructureLook, structureToPng } from '../../core/formats/png/structure-png.ts';
 import { unitToPng } from '../../core/formats/png/unit-png.ts';
@@ -53,6 +58,8 @@ interface Making {
   /** Further designs, for a file that holds several. */
   readonly others: readonly Shown[];
   readonly told: Told;
+  /** Hears of the whole pixels of a picture, before it is made. */
+  readonly ordered: (order: PictureOrder) => void;
 }
 
 /** A design and the pictures that it shows. */
@@ -70,9 +77,10 @@ type Maker = (making: Making) => Pieces;
 const MAKERS: Readonly<Record<string, Maker>> = {
   ...textMakers(),
   ...libraryMakers(),
-  'tile.png': ({ design, query, pictures, told }) => {
+  'tile.png': ({ design, query, pictures, told, ordered }) => {
     const unit = compile(design, pictures);
     const order = pictureOf(unit, design, query);
+    ordered(order);
     const { look, mixing } = lookOf(query);
     return unitToPng(unit, order, nodeCompressor, look, mixing, (rows) => told(rows, order.height));
   },
@@ -118,9 +126,10 @@ function textMakers(): Readonly<Record<string, Maker>> {
 function libraryMakers(): Readonly<Record<string, Maker>> {
   const maker =
     (kind: LibraryKind): Maker =>
-    ({ design, query, pictures, told }) => {
+    ({ design, query, pictures, told, ordered }) => {
       const unit = compile(design, pictures);
       const order = pictureOf(unit, design, query);
+      ordered(order);
       const wish = libraryWishOf(query);
       return libraryPicture({ unit, order, kind, wish, look: lookOf(query) }, (rows) =>
         told(rows, order.height),
@@ -139,6 +148,8 @@ export interface FileWish {
   readonly pictures?: Pictures;
   readonly others?: readonly Shown[];
   readonly told?: Told;
+  /** Hears of the whole pixels of a picture, before it is made. */
+  readonly ordered?: (order: PictureOrder) => void;
 }
 
 /** A file that can be made. */
@@ -161,10 +172,11 @@ export function makeFile({
   pictures = NO_PICTURES,
   others = [],
   told = () => {},
+  ordered = () => {},
 }: FileWish): MadeFile {
   refuseUnknown(file);
   const coloured = inColourway(design, query.get('colourway') ?? '');
-  const pieces = MAKERS[file]!({ design: coloured, query, pictures, others, told });
+  const pieces = MAKERS[file]!({ design: coloured, query, pictures, others, told, ordered });
   return { type: typeOf(file), pieces };
 }
 

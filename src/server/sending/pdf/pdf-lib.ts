@@ -25,8 +25,8 @@ const FACES = {
   numbers: ['spline-sans-mono/files/spline-sans-mono-latin', '400'],
 } as const;
 
-/** Fonts of one face; a letter is written in the first that has it. */
-export type Face = readonly PdfLib.PDFFont[];
+/** Fonts of one face with the letters that each has; a letter is written in the first that has it. */
+export type Face = readonly { readonly font: PdfLib.PDFFont; readonly letters: ReadonlySet<number> }[];
 
 export type Fonts = { readonly [F in keyof typeof FACES]: Face };
 
@@ -35,10 +35,11 @@ export async function embedFonts(document: PdfLib.PDFDocument): Promise<Fonts> {
   document.registerFontkit(fontkit);
   const embed = async (face: keyof typeof FACES): Promise<Face> => {
     const [files, weight] = FACES[face];
-    const fonts: PdfLib.PDFFont[] = [];
+    const fonts: { font: PdfLib.PDFFont; letters: ReadonlySet<number> }[] = [];
     for (const letters of ['', '-ext']) {
       const file = require.resolve(`@fontsource/${files}${letters}-${weight}-normal.woff`);
-      fonts.push(await document.embedFont(readFileSync(file), { subset: true }));
+      const font = await document.embedFont(readFileSync(file), { subset: true });
+      fonts.push({ font, letters: new Set(font.getCharacterSet()) });
     }
     return fonts;
   };
@@ -56,16 +57,15 @@ export interface Run {
  * compatibility decomposition: № as No), and else as a question mark.
  */
 export function runsOf(face: Face, text: string): readonly Run[] {
-  const known = face.map((font) => new Set(font.getCharacterSet()));
-  const fontOf = (letter: string) => face[known.findIndex((has) => has.has(letter.codePointAt(0)!))];
-  const letters = [...text].flatMap((letter) => {
+  const fontOf = (letter: string) => face.find(({ letters }) => letters.has(letter.codePointAt(0)!))?.font;
+  const written = [...text].flatMap((letter) => {
     if (fontOf(letter) !== undefined) return [letter];
     const standsFor = [...letter.normalize('NFKD')].filter((each) => !/\p{M}/u.test(each));
     return standsFor.length > 0 && standsFor.every((each) => fontOf(each) !== undefined) ? standsFor : ['?'];
   });
   const runs: { font: PdfLib.PDFFont; text: string }[] = [];
-  for (const letter of letters) {
-    const font = fontOf(letter) ?? face[0]!;
+  for (const letter of written) {
+    const font = fontOf(letter) ?? face[0]!.font;
     const last = runs.at(-1);
     if (last?.font === font) last.text += letter;
     else runs.push({ font, text: letter });
