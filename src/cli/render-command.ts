@@ -66,7 +66,7 @@ export async function renderCommand(path: string, options: RenderOptions): Promi
 /** Says what lies on a sheet where each repeat is rounded to whole pixels. */
 function tellDrift(order: PictureOrder): void {
   const words = driftSentence(order);
-  if (words !== '') tell(words);
+  if (words !== '') tell(`${words} With --true-scale each stands at its place.`);
 }
 
 function kindOf(output: string): Kind {

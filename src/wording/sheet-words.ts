@@ -15,8 +15,7 @@ import type { Held } from '../core/formats/side-fit.ts';
 export function sheetSentence(order: PictureOrder): string {
   const { holds, block, tile } = order;
   if (!holdsWhole(order)) {
-    const drift = driftSentence(order);
-    return `This size cuts through a repeat, so the sheet does not repeat when it is laid edge to edge.${drift === '' ? '' : ` ${drift}`} Sizes that do:`;
+    return 'This size cuts through a repeat, so the sheet does not repeat when it is laid edge to edge. Sizes that do:';
   }
   const repeats = `${holds.x.whole} × ${holds.y.whole} whole repeats`;
   const closed = `${repeats}: laid edge to edge, the sheet repeats.`;
@@ -45,14 +44,18 @@ export function driftSentence({ holds, perMillimetre }: PictureOrder): string {
     if (pixels <= TOLD) return '';
     const truly = held.below + held.part;
     const off = `${Number(pixels.toFixed(1))} px (${Number((pixels / density).toPrecision(3))} mm)`;
-    return held.whole === undefined
-      ? `${Number(held.painted.toFixed(1))} ${way} where ${Number(truly.toFixed(1))} are true, off by ${off} at the end`
-      : `${held.whole} ${way}, off by ${off} at the end`;
+    const shown = Number(held.painted.toFixed(1));
+    const told = Number(truly.toFixed(1));
+    const counts =
+      held.whole === undefined && shown !== told
+        ? `${shown} ${way} where ${told} are true`
+        : `${told} ${way}`;
+    return `${counts}, off by ${off} at the end`;
   };
   const parts = [along(holds.x, perMillimetre.x, 'across'), along(holds.y, perMillimetre.y, 'down')];
   const told = parts.filter((text) => text !== '');
   if (told.length === 0) return '';
-  return `Each repeat is rounded to whole pixels: ${told.join('; ')}. At true scale each stands at its place.`;
+  return `Each repeat is rounded to whole pixels: ${told.join('; ')}.`;
 }
 
 /** "0.43 px too wide"; empty where nothing is missed. */

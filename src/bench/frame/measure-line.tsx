@@ -38,16 +38,16 @@ export function MeasureLine({ looking }: { looking: boolean }) {
     >
       <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-4 py-1">
         {repeat !== undefined && threads !== undefined && (
-          <Finding of={measured!}>
-            <span>
+          <>
+            <Finding of={measured!}>
               <span className="mr-1.5 font-text text-ash">Repeat</span>
               {repeat.ends} ends × {repeat.picks} picks
-            </span>
-            <span>
+            </Finding>
+            <Finding of={measured!}>
               {lengthText(multiply(rational(repeat.ends), pitchOf(threads).x), threads.unit)} ×{' '}
               {lengthText(multiply(rational(repeat.picks), pitchOf(threads).y), threads.unit)} {threads.unit}
-            </span>
-          </Finding>
+            </Finding>
+          </>
         )}
         {size && (
           <Finding of={checked!.design}>
@@ -83,7 +83,7 @@ export function MeasureLine({ looking }: { looking: boolean }) {
 function Finding({ of, children }: { readonly of: Design; readonly children: ReactNode }) {
   const present = useDesign();
   return (
-    <span aria-busy={!isMadeAlike(of, present)} className="found flex flex-wrap gap-x-4">
+    <span aria-busy={!isMadeAlike(of, present)} className="found">
       {children}
     </span>
   );

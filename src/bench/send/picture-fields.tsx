@@ -10,7 +10,7 @@ import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { ResolutionField } from '../../kit/fields/resolution-field.tsx';
 import { lengthText, rectangleText } from '../../wording/measures.ts';
-import { sheetSentence, shrinkageText } from '../../wording/sheet-words.ts';
+import { driftSentence, sheetSentence, shrinkageText } from '../../wording/sheet-words.ts';
 import { dispatch, useDesign } from '../state/bench-store.ts';
 import { setResolution } from '../state/design-edits.ts';
 import { LibraryFields } from './library-fields.tsx';
@@ -51,7 +51,7 @@ export function PictureWish() {
       {wish.what !== 'tile' && <SheetWords />}
       {wish.what !== 'tile' && isRaster(wish.file) && (
         <CheckField
-          text="Every repeat at its true place, not rounded to whole pixels"
+          text="True scale: every repeat at its place, not rounded to whole pixels"
           on={wish.trueScale}
           onChange={(trueScale) => useSend.setState({ trueScale })}
         />
@@ -203,6 +203,7 @@ function SheetWords() {
   const { ordered, isDue } = useSendOrder();
   if (ordered === undefined) return null;
   const { order, offers } = ordered;
+  const drift = driftSentence(order);
   return (
     <div aria-live="polite" aria-busy={isDue} inert={isDue} className="found -mt-1 text-[13px]">
       <p className={offers.length === 0 ? 'text-ash' : 'text-weld'}>{sheetSentence(order)}</p>
@@ -222,6 +223,7 @@ function SheetWords() {
           ))}
         </div>
       )}
+      {offers.length > 0 && drift !== '' && <p className="mt-2 text-weld">{drift}</p>}
     </div>
   );
 }

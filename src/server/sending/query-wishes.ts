@@ -34,7 +34,8 @@ function isSheet(query: URLSearchParams): boolean {
 /** A sheet's size as it was asked for; empty for one repeat. */
 export function sizeText(query: URLSearchParams): string {
   const repeats = query.get('repeats') ?? '';
-  return repeats === '' ? (query.get('size') ?? '') : `${repeats} repeats`;
+  const size = repeats === '' ? (query.get('size') ?? '') : `${repeats} repeats`;
+  return size !== '' && query.has('true-scale') ? `${size} true scale` : size;
 }
 
 /** The sheet that is asked for; undefined for one repeat. */
