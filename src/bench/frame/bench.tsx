@@ -1,6 +1,6 @@
 import '../../workers/no-eval.ts';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { kindFor } from '../../core/design/constructions.ts';
 import { isSloped } from '../../core/design/design-facts.ts';
 import type { Design } from '../../core/design/design-schema.ts';
@@ -30,7 +30,7 @@ import { SendView } from '../send/send-view.tsx';
 import { startAutosave } from '../state/autosave.ts';
 import { railsOf } from '../state/band-edits.ts';
 import type { OpenedDesign, Step } from '../state/bench-state.ts';
-import { openDesign, useBench, useBenchState, useDesign } from '../state/bench-store.ts';
+import { benchState, openDesign, useBench, useBenchState, useDesign } from '../state/bench-store.ts';
 import { startKeepingUndo } from '../state/keep-undo.ts';
 import { SceneView } from '../try-on/drawing/scene-view.tsx';
 import { TryOnLine } from '../try-on/try-on-line.tsx';
@@ -119,6 +119,7 @@ function Workplace({ tour }: { tour: React.ReactNode }) {
   const Work = useCloth((cloth) => (step === 'Build' ? viewFor(design).workOf?.(design, cloth) : undefined));
   const Shown = PANELS[step];
   const scroll = useKeptScroll(step);
+  const place = useMemo(() => ({ name: step, isLeft: () => benchState().step !== step }), [step]);
   return (
     <main className="grid min-h-0 grid-cols-[minmax(0,1fr)_340px] max-[1100px]:grid-cols-[minmax(0,1fr)_300px] max-[900px]:grid-cols-1 max-[900px]:grid-rows-[minmax(0,1.15fr)_minmax(0,1fr)]">
       <div className="grid min-h-0 min-w-0 grid-rows-[minmax(0,1fr)_auto] border-rule border-t">
@@ -141,7 +142,7 @@ function Workplace({ tour }: { tour: React.ReactNode }) {
       </div>
       <div {...scroll} className="relative min-h-0 overflow-y-auto border-rule border-t border-l bg-paper">
         {tour}
-        <FieldPlace value={step}>
+        <FieldPlace value={place}>
           <Shown />
         </FieldPlace>
       </div>

@@ -11,8 +11,15 @@ export interface RefusedDraft {
   readonly sentence: string;
 }
 
-/** The step or form that fields are of; where there is none, what is typed is not kept beyond its field. */
-export const FieldPlace = createContext<string | undefined>(undefined);
+/** The step that fields are of. */
+export interface StepOfFields {
+  readonly name: string;
+  /** Whether it is shown no more, so that its fields went with it and not with what they are of. */
+  readonly isLeft: () => boolean;
+}
+
+/** Where there is none, what is typed is not kept beyond its field. */
+export const FieldPlace = createContext<StepOfFields | undefined>(undefined);
 
 let left: readonly RefusedDraft[] = [];
 
@@ -34,7 +41,8 @@ function claim(place: string, label: string, stored: string): string | undefined
 }
 
 /**
- * Keeps what is typed into a field and refused when the field goes, and gives it back when the field comes again.
+ * Keeps what is typed into a field and refused when its step is left, and gives it back when the field comes again. What a
+ * field says of a ring that is removed goes with the ring.
  * @param refused  what is refused just now; undefined where all can be read
  * @returns        what was kept when the field came
  */
@@ -44,14 +52,14 @@ export function useRefusedDraft(
   refused: Pick<RefusedDraft, 'draft' | 'sentence'> | undefined,
 ): string | undefined {
   const place = useContext(FieldPlace);
-  const [kept] = useState(() => (place === undefined ? undefined : claim(place, label, stored)));
+  const [kept] = useState(() => (place === undefined ? undefined : claim(place.name, label, stored)));
   const last = useRef({ label, stored, refused });
   last.current = { label, stored, refused };
   useEffect(() => {
     if (place === undefined) return;
     return () => {
       const { refused: typed, ...field } = last.current;
-      if (typed !== undefined) left = [...left, { place, ...field, ...typed }];
+      if (typed !== undefined && place.isLeft()) left = [...left, { place: place.name, ...field, ...typed }];
     };
   }, [place]);
   return kept;
