@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { openFromShelf, openMotif, openNew, saved, step } from './helpers.ts';
+import { openCopy, openFromShelf, openMotif, openNew, saved, step } from './helpers.ts';
 import { test } from './test.ts';
 
 /** Chooses a lay by its picture, once it says what one repeat would be. */
@@ -102,7 +102,7 @@ test('a plaid is mirrored on its last threads, and woven so', async ({ page }) =
 test('a floor is made smaller to 30 % and turned by 35 degrees, from the turns that repeat', async ({
   page,
 }) => {
-  await openFromShelf(page, 'Booking-hall floor');
+  await openCopy(page, 'Booking-hall floor');
   await step(page, 'Lay');
   const built = page.getByRole('region', { name: 'Measures' });
   await expect(built).toContainText('144.853 × 144.853 mm');

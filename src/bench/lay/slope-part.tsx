@@ -20,15 +20,23 @@ export function SlopePart() {
   const now = slope === null ? '0' : (slope.asked ?? degreesNow);
   const [asked, setAsked] = useState(now);
   const typed = useRef(false);
-  // Undone or chosen elsewhere, it is another angle.
-  useEffect(() => setAsked(now), [now]);
+  // What was chosen for a typed angle; more may have been typed before that is stored.
+  const handedOn = useRef<string>(undefined);
+  useEffect(() => {
+    const isOwn = handedOn.current === now;
+    handedOn.current = undefined;
+    // Undone or chosen elsewhere, it is another angle.
+    if (!isOwn) setAsked(now);
+  }, [now]);
   const wished = toNumber(readDegrees(asked));
   const { degrees, turns, problem } = useTurns(design, wished);
   useEffect(() => {
     if (!typed.current || turns === undefined || degrees !== wished) return;
     typed.current = false;
     const chosen = nearEnough(turns);
-    if (chosen !== undefined) choose(chosen, asked, 'slope');
+    if (chosen === undefined) return;
+    handedOn.current = chosen.slope.up === 0 ? '0' : asked;
+    choose(chosen, asked, 'slope');
   }, [turns, asked, degrees, wished]);
   const isChosen = (turn: ShownTurn) =>
     turn.slope.up === (slope?.up ?? 0) && (turn.slope.up === 0 || turn.slope.across === slope?.across);
