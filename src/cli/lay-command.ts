@@ -2,7 +2,7 @@ import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
 import { ALL_LAYS } from '../core/design/lay/lay-offers.ts';
 import type { Arrangement, Lay } from '../core/design/lay/lay-schema.ts';
-import { nearestTurn, turnOffers } from '../core/design/lay/turn-offers.ts';
+import { isNearEnough, mostTurnedRepeats, nearestTurn, turnOffers } from '../core/design/lay/turn-offers.ts';
 import { readDesign, writeDesignText } from '../core/design/read-design.ts';
 import { CoreError } from '../core/error.ts';
 import { multiply, rational, toNumber } from '../core/exact/rational.ts';
@@ -14,8 +14,8 @@ import { repeatSize } from '../core/repeat/repeat-unit.ts';
 import { valueIfAny } from '../wording/attempt.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
 import { layText } from '../wording/lay-words.ts';
-import { degreesText, missText } from '../wording/lines.ts';
-import { sizeText } from '../wording/measures.ts';
+import { degreesText, missText, nearestTurnSentence } from '../wording/lines.ts';
+import { plural, sizeText } from '../wording/measures.ts';
 import { cutSentence } from '../wording/verdict.ts';
 import { readDesignFile } from './read-design-file.ts';
 import { EXIT, tell, writeText } from './run.ts';
@@ -114,8 +114,9 @@ function slopeOf(level: Design, { slope, turn }: LayOptions): Lay['slope'] | und
   if (turn !== undefined) {
     const found = nearestTurn(unit, toNumber(readDegrees(turn)));
     tell(
-      `Turned by ${degreesText(found.degrees)}, ${missText(found.error)}; it holds ${found.repeats} repeats.`,
+      `Turned by ${degreesText(found.degrees)}, ${missText(found.error)}; it holds ${plural(found.repeats, 'repeat')}.`,
     );
+    if (!isNearEnough(found)) tell(nearestTurnSentence(mostTurnedRepeats(unit)));
     return found.slope.up === 0 ? null : { ...found.slope, asked: turn };
   }
   const { rise, run: along } = parseSlope(slope!);
@@ -155,9 +156,12 @@ function turnsOf(design: Design, { turn, slope }: LayOptions): readonly string[]
     turn === undefined
       ? (Math.atan2(parseSlope(slope!).rise, parseSlope(slope!).run) * 180) / Math.PI
       : toNumber(readDegrees(turn));
-  const offers = valueIfAny(() => turnOffers(compile(design), degrees)) ?? [];
-  return offers.map(
+  const unit = compile(design);
+  const offers = valueIfAny(() => turnOffers(unit, degrees)) ?? [];
+  const lines = offers.map(
     (offer) =>
-      `Turned by ${degreesText(offer.degrees)} (${missText(offer.error)}): ${sizeText(offer.size, design.lay.unit)}, ${offer.repeats} repeats`,
+      `Turned by ${degreesText(offer.degrees)} (${missText(offer.error)}): ${sizeText(offer.size, design.lay.unit)}, ${plural(offer.repeats, 'repeat')}`,
   );
+  const isMet = offers.at(-1)?.error === 0;
+  return offers.length === 0 || isMet ? lines : [...lines, nearestTurnSentence(mostTurnedRepeats(unit))];
 }

@@ -19,3 +19,8 @@ export function missText(error: number): string {
   const places = Math.min(9, Math.max(3, 1 - Math.floor(Math.log10(Math.abs(error)))));
   return `${error > 0 ? '+' : '−'}${Number(Math.abs(error).toFixed(places))}°`;
 }
+
+/** Said of the nearest turn that is offered, where it does not meet what was asked. */
+export function nearestTurnSentence(most: number): string {
+  return `No turn that holds at most ${most} repeats is nearer.`;
+}

@@ -7,7 +7,7 @@ import { compile } from '../core/design/compile-design.ts';
 import type { BuiltBox } from '../core/design/construction.ts';
 import type { Design, MotifDesign, PliesDesign } from '../core/design/design-schema.ts';
 import { boxOnCloth, builtBox } from '../core/design/lay/laid-box.ts';
-import { turnOffers } from '../core/design/lay/turn-offers.ts';
+import { mostTurnedRepeats, turnOffers } from '../core/design/lay/turn-offers.ts';
 import { markedUnit } from '../core/design/marked-unit.ts';
 import { type MotifFacts, motifFacts } from '../core/design/motif/motif-facts.ts';
 import { type PlyReport, pliesReport } from '../core/design/plies/plies-report.ts';
@@ -145,6 +145,12 @@ export interface ShownTurn {
   readonly size: { readonly width: number; readonly height: number };
 }
 
+/** Turns near an angle, and how many repeats one may hold to be among them. */
+export interface ShownTurns {
+  readonly turns: readonly ShownTurn[];
+  readonly most: number;
+}
+
 /** The same piece in fewer pixels. */
 function coarser({ tile, x, y, width, height, coarse }: PatchOrder) {
   const fewer = (pixels: number) => Math.max(1, Math.round(pixels / coarse));
@@ -245,16 +251,17 @@ const api = {
     }),
 
   /** Turns near an angle after which the design repeats upright, as it is laid. */
-  turns: (design: Design, degrees: number): Attempt<readonly ShownTurn[]> =>
+  turns: (design: Design, degrees: number): Attempt<ShownTurns> =>
     attempt(() => {
       const level = compile({ ...design, lay: { ...design.lay, slope: null } });
-      return turnOffers(level, degrees).map(({ slope, degrees: met, error, repeats, size }) => ({
+      const turns = turnOffers(level, degrees).map(({ slope, degrees: met, error, repeats, size }) => ({
         slope,
         degrees: met,
         error,
         repeats,
         size: { width: surdToNumber(size.width), height: surdToNumber(size.height) },
       }));
+      return { turns, most: mostTurnedRepeats(level) };
     }),
 
   check: async (design: Design): Promise<Attempt<RepeatReport>> => {

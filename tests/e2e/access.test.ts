@@ -63,7 +63,7 @@ test('axe finds nothing on draft, growth, dialogs and pop-overs of the bench', a
   await openFromShelf(page, 'Waiting-room diamonds');
   await step(page, 'Build');
   await page.getByRole('button', { name: /^2 Diamonds/ }).click();
-  await page.getByLabel('Turned by about, degrees').fill('30');
+  await page.getByLabel('Turned by, degrees').fill('30');
   await expect(page.getByRole('button', { name: 'Turn by 36.87°' })).toBeVisible();
   await expectAccessible(page, 'a ply');
   await page.goto('/');

@@ -4,6 +4,7 @@ import type { Design } from '../../src/core/design/design-schema.ts';
 import { disc, line } from '../../src/core/design/motif/start-parts.ts';
 import { usualPiece } from '../../src/core/design/motif/usual-piece.ts';
 import { newMotif, newPlaid, newStripe } from '../../src/core/design/new-design.ts';
+import { asPlies, layOver as withOver } from '../../src/core/design/plies/lay-over.ts';
 import type { PliesSpec, PlySpec } from '../../src/core/design/plies/plies-schema.ts';
 import { clothShown, keepDesign, openFromShelf, saved, step, WRITER } from './helpers.ts';
 import { test } from './test.ts';
@@ -289,6 +290,22 @@ test('plies that never come together say what closes, and take it', async ({ pag
     .click();
   await clothShown(page);
   await expect(page.getByText('Numbers: the repeat closes exactly.')).toBeVisible();
+});
+
+test('an angle that closes is taken as it is typed, and one that does not waits for a choice', async ({
+  page,
+}) => {
+  await openBench(page, await keepDesign(page, withOver(asPlies(diamonds(), null), diamonds(), null)));
+  await ply(page, /^2 /).click();
+  const turned = page.getByLabel('Turned by, degrees');
+  await turned.fill('90');
+  await expect(page.getByRole('button', { name: 'Turn by 90°' })).toHaveAttribute('aria-pressed', 'true');
+  expect((await pliesOf(page))[1]!.slope).toEqual({ up: 1, across: 0, asked: '90' });
+  await turned.fill('70');
+  await expect(page.getByText('Near this angle it comes together')).toBeVisible();
+  expect((await pliesOf(page))[1]!.slope).toEqual({ up: 1, across: 0, asked: '90' });
+  await turned.fill('0');
+  await expect.poll(async () => (await pliesOf(page))[1]!.slope).toBeNull();
 });
 
 test('a design is no ply of itself', async ({ page }) => {

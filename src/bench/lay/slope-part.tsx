@@ -1,14 +1,15 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect } from 'react';
 import { nearEnough } from '../../core/design/lay/turn-offers.ts';
 import { rational, toNumber } from '../../core/exact/rational.ts';
 import { readDegrees } from '../../core/exact/read-degrees.ts';
 import { type LengthUnit, toMillimetres } from '../../core/units/length.ts';
 import { DataTable } from '../../kit/data-table.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
-import { degreesText, missText } from '../../wording/lines.ts';
+import { degreesText, missText, nearestTurnSentence } from '../../wording/lines.ts';
 import type { ShownTurn } from '../../workers/cloth-worker.ts';
 import { useCloth } from '../cloth/cloth-store.ts';
 import { useDesign } from '../state/bench-store.ts';
+import { useTypedAngle } from '../state/use-typed-angle.ts';
 import { putLay } from './lay-edits.ts';
 import { useTurns } from './use-turns.ts';
 
@@ -18,26 +19,18 @@ export function SlopePart() {
   const { slope, unit } = design.lay;
   const degreesNow = useDegrees();
   const now = slope === null ? '0' : (slope.asked ?? degreesNow);
-  const [asked, setAsked] = useState(now);
-  const typed = useRef(false);
-  // What was chosen for a typed angle; more may have been typed before that is stored.
-  const handedOn = useRef<string>(undefined);
+  const { asked, wished, type, answer } = useTypedAngle(now);
+  const { degrees, turns, most, problem } = useTurns(design, wished);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: an answer is of what was typed, not of when it was
   useEffect(() => {
-    const isOwn = handedOn.current === now;
-    handedOn.current = undefined;
-    // Undone or chosen elsewhere, it is another angle.
-    if (!isOwn) setAsked(now);
-  }, [now]);
-  const wished = toNumber(readDegrees(asked));
-  const { degrees, turns, problem } = useTurns(design, wished);
-  useEffect(() => {
-    if (!typed.current || turns === undefined || degrees !== wished) return;
-    typed.current = false;
-    const chosen = nearEnough(turns);
-    if (chosen === undefined) return;
-    handedOn.current = chosen.slope.up === 0 ? '0' : asked;
-    choose(chosen, asked, 'slope');
-  }, [turns, asked, degrees, wished]);
+    if (turns === undefined || degrees !== wished) return;
+    answer((typed) => {
+      const chosen = nearEnough(turns);
+      if (chosen === undefined) return undefined;
+      choose(chosen, typed, 'slope');
+      return chosen.slope.up === 0 ? '0' : typed;
+    });
+  }, [turns, degrees, wished]);
   const isChosen = (turn: ShownTurn) =>
     turn.slope.up === (slope?.up ?? 0) && (turn.slope.up === 0 || turn.slope.across === slope?.across);
   return (
@@ -46,10 +39,7 @@ export function SlopePart() {
         label="Turned by, degrees"
         text={asked}
         resolve={(text) => String(Number(toNumber(readDegrees(text)).toFixed(6)))}
-        onChange={(text) => {
-          typed.current = true;
-          setAsked(text.trim());
-        }}
+        onChange={type}
         after={<span className="text-ash">°</span>}
       />
       {problem !== undefined && <p className="text-[13px] text-madder">{problem}</p>}
@@ -78,6 +68,9 @@ export function SlopePart() {
             ],
           }))}
         />
+      )}
+      {most !== undefined && turns !== undefined && turns.at(-1)?.error !== 0 && (
+        <p className="hint">{nearestTurnSentence(most)}</p>
       )}
       {slope !== null && (
         <button type="button" className="button self-start" onClick={() => putLay({ slope: null })}>

@@ -7,6 +7,8 @@ interface Turns {
   /** The angle that they were worked out for. */
   readonly degrees: number | undefined;
   readonly turns: readonly ShownTurn[] | undefined;
+  /** Most repeats that they may hold. */
+  readonly most: number | undefined;
   readonly problem: string | undefined;
 }
 
@@ -18,9 +20,11 @@ export function useTurns(design: Design, degrees: number): Turns {
     async (api, wish) => api.turns(wish.design, wish.degrees),
     JSON.stringify([design.construction, level, design.resolution, degrees]),
   );
+  const found = outcomeOf(answer);
   return {
     degrees: answer?.request.degrees,
-    turns: outcomeOf(answer),
+    turns: found?.turns,
+    most: found?.most,
     problem: answer !== undefined && 'problem' in answer ? answer.problem : undefined,
   };
 }

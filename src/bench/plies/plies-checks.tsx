@@ -2,7 +2,6 @@ import { useMemo } from 'react';
 import type { PliesDesign } from '../../core/design/design-schema.ts';
 import { plyName } from '../../core/design/plies/plies-report.ts';
 import { DataTable } from '../../kit/data-table.tsx';
-import { outcomeOf } from '../../wording/attempt.ts';
 import { shortSizeText } from '../../wording/measures.ts';
 import { useKeptFacts, usePliesFacts, usePlyOffers } from './plies-facts.ts';
 import { hasOffers, PlyOffersList } from './ply-offers-list.tsx';
@@ -23,9 +22,9 @@ export function PliesChecks({ design }: { design: PliesDesign }) {
           ),
     [closes, plies, lowest],
   );
-  const offers = outcomeOf(usePlyOffers(design, wished));
-  const closable = wished.flatMap(({ ply }, index) =>
-    offers?.[index] !== undefined && hasOffers(offers[index]) ? [{ ply, index }] : [],
+  const { offers, wished: offered, isDue } = usePlyOffers(design, wished);
+  const closable = offered.flatMap(({ ply }, index) =>
+    offers?.[index] !== undefined && hasOffers(offers[index]) && ply < plies.length ? [{ ply, index }] : [],
   );
   const { unit } = design.lay;
   return (
@@ -41,8 +40,8 @@ export function PliesChecks({ design }: { design: PliesDesign }) {
           }))}
         />
       )}
-      {offers !== undefined && offers.length === wished.length && wished.length > 0 && (
-        <div className="flex flex-col gap-3">
+      {offers !== undefined && wished.length > 0 && (
+        <div className="found flex flex-col gap-3" aria-busy={isDue} inert={isDue}>
           <p className="hint">{offersHint(report !== undefined, closable.length > 0)}</p>
           {closable.map(({ ply, index }) => (
             <div key={ply}>

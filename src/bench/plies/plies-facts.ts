@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { PliesDesign } from '../../core/design/design-schema.ts';
 import type { PlyReport } from '../../core/design/plies/plies-report.ts';
 import type { OffersWish, PlyOffers } from '../../core/design/plies/ply-offers-of.ts';
-import { type Attempt, outcomeOf } from '../../wording/attempt.ts';
+import { outcomeOf } from '../../wording/attempt.ts';
 import { useWorked } from '../state/use-worked.ts';
 
 interface PliesFacts {
@@ -25,15 +25,27 @@ export function useKeptFacts(design: PliesDesign): void {
   useEffect(() => usePliesFacts.setState({ report }), [report]);
 }
 
-/** What is offered for some plies, in their order; undefined until it is known. */
-export function usePlyOffers(
-  design: PliesDesign,
-  wished: readonly OffersWish[],
-): Attempt<readonly PlyOffers[]> | undefined {
+/** What is offered for some plies, and what that was worked out for. */
+interface ShownOffers {
+  /** In the order in which they were wished; undefined until they are known, and where there are none. */
+  readonly offers: readonly PlyOffers[] | undefined;
+  readonly wished: readonly OffersWish[];
+  /** Whether they are of other numbers than those of now. */
+  readonly isDue: boolean;
+}
+
+/** What is offered for some plies of a design. */
+export function usePlyOffers(design: PliesDesign, wished: readonly OffersWish[]): ShownOffers {
   const { construction, resolution } = design;
-  return useWorked(
-    { design, wished },
+  const key = JSON.stringify([construction, resolution, wished]);
+  const answer = useWorked(
+    { design, wished, key },
     async (api, request) => api.plyOffers(request.design, request.wished),
-    JSON.stringify([construction, resolution, wished]),
+    key,
   );
+  return {
+    offers: outcomeOf(answer),
+    wished: answer?.request.wished ?? [],
+    isDue: answer?.request.key !== key,
+  };
 }

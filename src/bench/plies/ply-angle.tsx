@@ -1,50 +1,58 @@
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
+import { isNearEnough } from '../../core/design/lay/turn-offers.ts';
 import { toNumber } from '../../core/exact/rational.ts';
 import { readDegrees } from '../../core/exact/read-degrees.ts';
-import type { AngleOffer } from '../../core/repeat/plies/ply-offers.ts';
+import { type AngleOffer, MOST_SLOPE } from '../../core/repeat/plies/ply-offers.ts';
 import { DataTable } from '../../kit/data-table.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { degreesText } from '../../wording/lines.ts';
 import { shortSizeText } from '../../wording/measures.ts';
+import type { TypedAngle } from '../state/use-typed-angle.ts';
 import type { PlyPartProps } from './ply-part.tsx';
 import { putPly } from './put-plies.ts';
 
 interface PlyAngleProps extends PlyPartProps {
-  readonly offers: readonly AngleOffer[];
-  readonly isLowest: boolean;
-  /** Hears near which angle offers are wished for. */
-  readonly onWish: (degrees: number) => void;
+  readonly angle: TypedAngle;
+  /** Undefined until they are known. */
+  readonly offers: readonly AngleOffer[] | undefined;
+  /** Whether they are of other numbers than those of now. */
+  readonly isDue: boolean;
 }
 
-/** The angle at which a ply lies: typed, then chosen among those near it at which it closes. */
-export function PlyAngle({ design, ply: { slope }, at, offers, isLowest, onWish }: PlyAngleProps) {
-  const now = slope === null ? '0' : (slope.asked ?? '0');
-  const [asked, setAsked] = useState(now);
+/** The angle at which a ply lies: typed where it closes there, else chosen among those near it at which it does. */
+export function PlyAngle({ design, ply: { slope }, at, angle, offers, isDue }: PlyAngleProps) {
+  const { asked, type, answer } = angle;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: an answer is of what was typed, not of when it was
   useEffect(() => {
-    setAsked(now);
-    onWish(toNumber(readDegrees(now)));
-  }, [now, onWish]);
+    if (offers === undefined || isDue) return;
+    answer((typed) => {
+      const met = offers.find(isNearEnough);
+      if (met === undefined) return undefined;
+      turn(at, met, typed);
+      return met.slope.up === 0 ? '0' : typed;
+    });
+  }, [offers, isDue]);
   const isChosen = ({ slope: { up, across } }: AngleOffer) =>
     slope === null ? up === 0 : slope.up === up && slope.across === across;
-  const level: AngleOffer | undefined = offers.find(({ slope: { up } }) => up === 0);
-  if (isLowest) return null;
   return (
     <section aria-label="Angle" className="flex flex-col gap-2">
       <NumberField
-        label="Turned by about, degrees"
+        label="Turned by, degrees"
         text={asked}
-        resolve={(text) => String(Number(toNumber(readDegrees(text)).toFixed(3)))}
-        onChange={(text) => {
-          setAsked(text.trim());
-          onWish(toNumber(readDegrees(text)));
-        }}
+        resolve={(text) => String(Number(toNumber(readDegrees(text)).toFixed(6)))}
+        onChange={type}
         after={<span className="text-ash">°</span>}
       />
-      {(asked !== '0' || slope !== null) && (
-        <>
-          {offers.length === 0 ? (
-            <p className="hint">At no angle near this one does it come together with what lies beneath.</p>
-          ) : (
+      {offers !== undefined && (asked !== '0' || slope !== null) && (
+        <div className="found flex flex-col gap-2" aria-busy={isDue} inert={isDue}>
+          {!offers.some(isNearEnough) && (
+            <p className="hint">
+              {offers.length === 0
+                ? `At no angle near this one, on at most ${MOST_SLOPE} of its repeats, does it come together with what lies beneath.`
+                : 'Near this angle it comes together with what lies beneath at these:'}
+            </p>
+          )}
+          {offers.length > 0 && (
             <DataTable
               small
               head={['Angle that closes', `All repeat in, ${design.lay.unit}`]}
@@ -68,12 +76,12 @@ export function PlyAngle({ design, ply: { slope }, at, offers, isLowest, onWish 
               }))}
             />
           )}
-          {slope !== null && level === undefined && (
+          {slope !== null && !offers.some(({ slope: { up } }) => up === 0) && (
             <button type="button" className="button self-start" onClick={() => putPly(at, { slope: null })}>
               Level again
             </button>
           )}
-        </>
+        </div>
       )}
     </section>
   );

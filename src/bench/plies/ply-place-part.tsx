@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { parseRepeats, parseScale } from '../../core/design/lay/lay-numbers.ts';
 import { pixelOf } from '../../core/design/lay/lay-schema.ts';
 import { parseWay } from '../../core/design/motif/motif-numbers.ts';
@@ -8,8 +7,8 @@ import { ONE, toText } from '../../core/exact/rational.ts';
 import { Choice } from '../../kit/fields/choice.tsx';
 import { NumberField } from '../../kit/fields/number-field.tsx';
 import { SelectField } from '../../kit/fields/select-field.tsx';
-import { outcomeOf } from '../../wording/attempt.ts';
 import { lengthText, portionText } from '../../wording/measures.ts';
+import { useTypedAngle } from '../state/use-typed-angle.ts';
 import { usePliesFacts, usePlyOffers } from './plies-facts.ts';
 import { PlyAngle } from './ply-angle.tsx';
 import { PlyOffersList } from './ply-offers-list.tsx';
@@ -24,17 +23,20 @@ const SCALES = [
 /** How large a ply's design lies, at which angle and how far it is moved. */
 export function PlyPlacePart(props: PlyPartProps) {
   const { design, ply, at } = props;
-  const [degrees, setDegrees] = useState(0);
-  const answer = usePlyOffers(design, [{ ply: at, degrees }]);
-  const offers = outcomeOf(answer)?.[0];
+  const angle = useTypedAngle(ply.slope === null ? '0' : (ply.slope.asked ?? '0'));
+  const answer = usePlyOffers(design, [{ ply: at, degrees: angle.wished }]);
+  // Those of another ply are none of this one's.
+  const offers = answer.wished[0]?.ply === at ? answer.offers?.[0] : undefined;
   const isLowest = design.construction.plies.findIndex(({ content }) => content.kind === 'design') === at;
   return (
     <>
       <ScaleFields {...props} isLowest={isLowest} />
       {offers !== undefined && !isLowest && (
-        <PlyOffersList offers={offers} ply={ply} at={at} unit={design.lay.unit} />
+        <div className="found" aria-busy={answer.isDue} inert={answer.isDue}>
+          <PlyOffersList offers={offers} ply={ply} at={at} unit={design.lay.unit} />
+        </div>
       )}
-      <PlyAngle {...props} offers={offers?.angles ?? []} isLowest={isLowest} onWish={setDegrees} />
+      {!isLowest && <PlyAngle {...props} angle={angle} offers={offers?.angles} isDue={answer.isDue} />}
       <ShiftFields {...props} />
     </>
   );

@@ -7,6 +7,7 @@ import {
   scaleSurd,
   surdToNumber,
 } from '../../exact/surd.ts';
+import { mostTurned } from '../../repeat/lay/parts-of.ts';
 import { commonRepeat } from '../../repeat/plies/common-repeat.ts';
 import {
   type AngleOffer,
@@ -88,7 +89,7 @@ function offersFor(
     whole: ply.slope === null ? wholeOffer(wide, level, beneath) : null,
     scales,
     counts: countsFor(ply, units[at]!.scaled, beneath),
-    angles: angleOffers(beneath, level, degrees),
+    angles: angleOffers(beneath, level, { degrees, most: mostTurned(units[at]!.scaled.content) }),
   };
 }
 

@@ -1,5 +1,9 @@
 import type { Figure } from '../../shape/figure.ts';
 import type { Content } from '../repeat-unit.ts';
+import { MAX_LAID_FACES } from './lay-faces.ts';
+
+/** Most parts of the figures of a turned repeat. */
+export const MAX_TURNED_FIGURES = 40_000;
 
 /** What goes on is joined anew with all its copies, which costs as much as so many parts that end. */
 const ENDLESS = 100;
@@ -30,4 +34,14 @@ export function partsOf(content: Content): number {
     default:
       return content satisfies never;
   }
+}
+
+/** Most parts of all that a turned content may hold. */
+function mostParts({ kind }: Content): number {
+  return kind === 'marks' ? MAX_TURNED_FIGURES : MAX_LAID_FACES;
+}
+
+/** How many repeats of a content a turned one may hold. */
+export function mostTurned(content: Content): number {
+  return Math.max(1, Math.floor(mostParts(content) / partsOf(content)));
 }

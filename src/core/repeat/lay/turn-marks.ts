@@ -9,11 +9,8 @@ import { movePicture } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark, PlacedFigure, TorusShape } from '../../shape/shape.ts';
 import type { Marks } from '../repeat-unit.ts';
-import { partsOf } from './parts-of.ts';
+import { MAX_TURNED_FIGURES, partsOf } from './parts-of.ts';
 import { motionsOf, type TurnedPlace, type TurnRoom } from './turn-room.ts';
-
-/** Most parts of the figures of a turned repeat. */
-const MAX_FIGURES = 40_000;
 
 /**
  * Marks turned, over their base that is turned already.
@@ -21,8 +18,8 @@ const MAX_FIGURES = 40_000;
  */
 export function turnMarks({ base, marks, rows }: Marks, turnedBase: Partition, room: TurnRoom): Marks {
   const placed = motionsOf(room);
-  if (partsOf({ kind: 'marks', base, marks }) * placed.length > MAX_FIGURES) {
-    throw new CoreError('lay/faces', { most: MAX_FIGURES });
+  if (partsOf({ kind: 'marks', base, marks }) * placed.length > MAX_TURNED_FIGURES) {
+    throw new CoreError('lay/faces', { most: MAX_TURNED_FIGURES });
   }
   return {
     kind: 'marks',

@@ -91,7 +91,7 @@ describe('other angles', () => {
   const square = size(surd(10));
 
   it('of squares over squares are those of right triangles with whole sides', () => {
-    const offers = angleOffers(square, square, 45);
+    const offers = angleOffers(square, square, { degrees: 45, most: 1000 });
     expect(offers).toHaveLength(2);
     for (const { slope, size: common } of offers) {
       const length = Math.hypot(slope.up, slope.across);
@@ -105,7 +105,7 @@ describe('other angles', () => {
 
   it('of repeats that are √3 as high as wide are sixths of a turn, four repeats together', () => {
     const hexagons = size(surd(10), root(rational(10), 3));
-    expect(angleOffers(hexagons, hexagons, 58)[0]).toMatchObject({
+    expect(angleOffers(hexagons, hexagons, { degrees: 58, most: 1000 })[0]).toMatchObject({
       slope: { up: 1, across: 1 },
       size: { width: surd(20), height: root(rational(20), 3) },
     });
@@ -113,7 +113,7 @@ describe('other angles', () => {
 
   it('cost more the nearer they are, and close exactly', () => {
     const ply = size(surd(6), surd(8));
-    const offers = angleOffers(square, ply, 30);
+    const offers = angleOffers(square, ply, { degrees: 30, most: 1000 });
     expect(offers.length).toBeGreaterThan(1);
     for (const [at, { slope, size: common }] of offers.entries()) {
       const turned = turnOf(ply, slope).size;
@@ -124,7 +124,26 @@ describe('other angles', () => {
     }
   });
 
+  it.each([90, -90, 0])('are that of %s° itself where it closes', (degrees) => {
+    expect(angleOffers(square, square, { degrees, most: 1 })).toMatchObject([{ degrees, error: 0 }]);
+    expect(angleOffers(square, size(surd(6), surd(8)), { degrees, most: 1 }).at(-1)).toMatchObject({
+      degrees,
+      error: 0,
+    });
+  });
+
+  it('are none of those that hold more repeats than can be laid', () => {
+    const slopes = angleOffers(square, square, { degrees: 45, most: 25 }).map(({ slope }) => slope);
+    // 3 on 4 holds 25 repeats, 20 on 21 holds 841.
+    expect(slopes.map(({ up, across }) => Math.hypot(up, across))).toEqual([5]);
+  });
+
   it('are none where the shape itself never turns upright', () => {
-    expect(angleOffers(square, size(surd(10), addSurds(surd(10), root(rational(1), 2))), 30)).toEqual([]);
+    expect(
+      angleOffers(square, size(surd(10), addSurds(surd(10), root(rational(1), 2))), {
+        degrees: 30,
+        most: 1000,
+      }),
+    ).toEqual([]);
   });
 });

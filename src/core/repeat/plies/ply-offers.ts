@@ -55,10 +55,9 @@ export function scaleOffers(beneath: TrueSize, ply: TrueSize): readonly ScaleOff
       found.set(name, { factor, repeats: rational(part.d, part.n), size: common.size });
     }
   }
-  return bestOf([...found.values()], {
-    cost: areaOf,
-    distance: ({ factor }) => Math.abs(Math.log(nearNumber(factor))),
-  });
+  const distance = ({ factor }: ScaleOffer) => Math.abs(Math.log(nearNumber(factor)));
+  // The scale that there is is no offer.
+  return bestOf([...found.values()], { cost: areaOf, distance }).filter((offer) => distance(offer) > SAME);
 }
 
 /** Another count of threads, and after how many threads it comes together with what lies beneath. */
@@ -82,52 +81,75 @@ export function countOffers(beneath: number, count: number): readonly CountOffer
   return bestOf(near, {
     cost: ({ common }) => common,
     distance: (offer) => Math.abs(offer.count - count),
-  });
+  }).filter((offer) => offer.count !== count);
 }
 
 /** Another slope of a ply, on which it comes together with those beneath. */
 export interface AngleOffer {
   readonly slope: RepeatSlope;
-  /** Of the slope. */
+  /** Of the slope, and by how many it differs from what was asked, signed. */
   readonly degrees: number;
+  readonly error: number;
   /** The common repeat. */
   readonly size: TrueSize;
 }
 
 /** Most repeats along each side of the diagonal of an offered slope. */
-const MOST_SLOPE = 24;
+export const MOST_SLOPE = 24;
 
 /** Degrees by which an offered angle may differ. */
 const NEAR_ANGLE = 15;
 
+/** Degrees that are the same but for the rounding of doubles. */
+const SAME_ANGLE = 1e-9;
+
+interface AngleWish {
+  /** Counterclockwise, −90 … 90. */
+  readonly degrees: number;
+  /** Most of its repeats that a turned ply may hold. */
+  readonly most: number;
+}
+
 /**
- * The angles near one at which a ply closes with what lies beneath it. Squares over squares do on the diagonals of whole
- * numbers whose length is whole too: 3 on 4 is 36.87° and takes five repeats each way, 45° never closes.
+ * The angles near one at which a ply closes with what lies beneath it, that angle itself where it does. Squares over
+ * squares do on the diagonals of whole numbers whose length is whole too: 3 on 4 is 36.87° and takes five repeats each
+ * way, 45° never closes.
  *
  * @param beneath  the repeat that all other plies have in common
  * @param ply      its own, before it is turned
- * @param degrees  counterclockwise, −90 … 90
  */
-export function angleOffers(beneath: TrueSize, ply: TrueSize, degrees: number): readonly AngleOffer[] {
+export function angleOffers(
+  beneath: TrueSize,
+  ply: TrueSize,
+  { degrees, most }: AngleWish,
+): readonly AngleOffer[] {
   const ratio = surdToNumber(ply.height) / surdToNumber(ply.width);
   const found: AngleOffer[] = [];
   for (let across = 0; across <= MOST_SLOPE; across += 1) {
     for (let up = -MOST_SLOPE; up <= MOST_SLOPE; up += 1) {
       if (gcd(BigInt(across), BigInt(Math.abs(up))) !== 1n) continue;
-      const angle = (Math.atan2(up * ratio, across) * 180) / Math.PI;
-      if (Math.abs(angle - degrees) > NEAR_ANGLE) continue;
+      const met = (Math.atan2(up * ratio, across) * 180) / Math.PI;
+      if (Math.abs(met - degrees) > NEAR_ANGLE) continue;
       const slope = { up, across };
-      const common = turnedCommon(beneath, ply, slope);
-      if (common !== undefined) found.push({ slope, degrees: angle, size: common });
+      const common = turnedCommon(beneath, ply, { slope, most });
+      if (common === undefined) continue;
+      const error = Math.abs(met - degrees) < SAME_ANGLE ? 0 : met - degrees;
+      found.push({ slope, degrees: met, error, size: common });
     }
   }
-  return bestOf(found, { cost: areaOf, distance: (offer) => Math.abs(offer.degrees - degrees) });
+  return bestOf(found, { cost: areaOf, distance: ({ error }) => Math.abs(error) });
 }
 
 /** @returns undefined where it never closes */
-function turnedCommon(beneath: TrueSize, ply: TrueSize, slope: RepeatSlope): TrueSize | undefined {
+function turnedCommon(
+  beneath: TrueSize,
+  ply: TrueSize,
+  { slope, most }: { readonly slope: RepeatSlope; readonly most: number },
+): TrueSize | undefined {
   try {
-    const common = commonRepeat([beneath, turnOf(ply, slope).size]);
+    const turned = turnOf(ply, slope);
+    if (turned.repeats > most) return undefined;
+    const common = commonRepeat([beneath, turned.size]);
     return common.kind === 'common' ? common.size : undefined;
   } catch (error) {
     // Turned so, the ply itself has no upright repeat.
@@ -148,7 +170,7 @@ interface Judging<Offer> {
 /** Parts by which costs and distances differ that are the same but for rounding. */
 const SAME = 1e-9;
 
-/** Offers that are nearer than all that cost no more, the cheapest first; of many the nearest. What there is is none. */
+/** Offers that are nearer than all that cost no more, the cheapest first; of many the nearest. */
 function bestOf<Offer>(offers: readonly Offer[], { cost, distance }: Judging<Offer>): readonly Offer[] {
   const order = [...offers].sort((one, other) => {
     const costs = cost(one) - cost(other);
@@ -161,5 +183,5 @@ function bestOf<Offer>(offers: readonly Offer[], { cost, distance }: Judging<Off
     nearest = distance(offer);
     best.push(offer);
   }
-  return best.filter((offer) => distance(offer) > SAME).slice(-OFFERS);
+  return best.slice(-OFFERS);
 }
