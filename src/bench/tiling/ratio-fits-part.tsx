@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { multiply, type Rational, toDecimal, toNumber } from '../../core/exact/rational.ts';
+import { type Rational, toDecimal, toNumber } from '../../core/exact/rational.ts';
 import { type RatioFit, ratioFits } from '../../core/repeat/pixel-fit.ts';
 import { parseResolution } from '../../core/units/resolution.ts';
 import { DotChart } from '../../kit/charts/charts.tsx';
@@ -18,22 +18,10 @@ interface RatioFitsPartProps {
 /** A chart of fewer dots says less than the table. */
 const FEW = 3;
 
-/** The last, and best, of them that are shown. */
-const SHOWN = 9;
-
-/** What is further off keeps no ratio. */
-const MOST_ERROR = 0.2;
-
 /** Whole-pixel repeats that keep the ratio, what each misses against how large it is; one click takes one. */
 export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
   const { resolution } = useDesign();
-  const fits = useMemo(
-    () =>
-      ratioFits(exact)
-        .filter(({ errorRatio }) => Math.abs(toNumber(errorRatio)) < MOST_ERROR)
-        .slice(-SHOWN),
-    [exact],
-  );
+  const fits = useMemo(() => ratioFits(exact, parseResolution(resolution)), [exact, resolution]);
   const dots = useMemo(
     () =>
       fits.map((fit) => ({
@@ -44,7 +32,7 @@ export function RatioFitsPart({ exact, now }: RatioFitsPartProps) {
       })),
     [fits, now],
   );
-  const dpi = ({ factor }: RatioFit) => toDecimal(multiply(parseResolution(resolution), factor), 6);
+  const dpi = (fit: RatioFit) => toDecimal(fit.dpi, 6);
   return (
     <div>
       <h3 className="mb-1 text-[14px]">Pixels that keep the ratio</h3>

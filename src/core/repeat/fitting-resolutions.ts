@@ -1,5 +1,15 @@
 import { commonFraction } from '../exact/common-multiple.ts';
-import { add, compare, divide, floor, multiply, type Rational, rational } from '../exact/rational.ts';
+import {
+  add,
+  compare,
+  divide,
+  floor,
+  isWhole,
+  multiply,
+  ONE,
+  type Rational,
+  rational,
+} from '../exact/rational.ts';
 import { isRational, nearFraction } from '../exact/surd.ts';
 import { MAX_RESOLUTION, pixelsIn, resolutionFor } from '../units/resolution.ts';
 import { MAX_PIXELS } from './pixel-fit.ts';
@@ -17,8 +27,8 @@ export interface FittingResolution {
 }
 
 /**
- * The resolutions nearest below and above `dpi` that give whole pixels a thread, and a repeat. An irrational repeat
- * is whole at none.
+ * The resolutions nearest below and above `dpi` that give whole pixels a thread, and a repeat; beside them, where `dpi` is
+ * whole, the whole ones nearest below and above. An irrational repeat is whole at none.
  */
 export function fittingResolutions(unit: RepeatUnit, dpi: Rational): readonly FittingResolution[] {
   const exact = repeatSize(unit);
@@ -34,9 +44,9 @@ export function fittingResolutions(unit: RepeatUnit, dpi: Rational): readonly Fi
   });
   const cloth = unit.grid.step === 'thread';
   const threads = cloth
-    ? around(stepFor(pitch.x, pitch.y), dpi).map((at) => resolutionAt(at, 'threads'))
+    ? fitting(stepFor(pitch.x, pitch.y), dpi).map((at) => resolutionAt(at, 'threads'))
     : [];
-  const repeats = around(stepFor(size.width, size.height), dpi)
+  const repeats = fitting(stepFor(size.width, size.height), dpi)
     .map((at) => resolutionAt(at, 'repeat'))
     .filter(({ width, height }) => Math.max(width, height) <= MAX_PIXELS)
     .filter((each) => !threads.some((known) => compare(known.dpi, each.dpi) === 0));
@@ -46,6 +56,20 @@ export function fittingResolutions(unit: RepeatUnit, dpi: Rational): readonly Fi
 /** The coarsest resolution at which both lengths are whole pixels; all others are its multiples. */
 function stepFor(width: Rational, height: Rational): Rational {
   return commonFraction(resolutionFor(rational(1), width), resolutionFor(rational(1), height));
+}
+
+/** Whole resolutions further off than this, as a factor, are no help. */
+const NEAR_DPI = 4;
+
+/** The multiples of a step around a resolution; where that is whole, the whole ones too. */
+function fitting(step: Rational, dpi: Rational): readonly Rational[] {
+  const nearest = around(step, dpi);
+  if (!isWhole(dpi)) return nearest;
+  const isNear = (at: Rational) =>
+    compare(at, multiply(dpi, rational(NEAR_DPI))) <= 0 &&
+    compare(multiply(at, rational(NEAR_DPI)), dpi) >= 0;
+  const whole = around(commonFraction(step, ONE), dpi).filter(isNear);
+  return [...nearest, ...whole.filter((at) => !nearest.some((known) => compare(known, at) === 0))];
 }
 
 function around(step: Rational, dpi: Rational): readonly Rational[] {

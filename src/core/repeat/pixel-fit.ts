@@ -13,6 +13,7 @@ import {
   subtract,
 } from '../exact/rational.ts';
 import type { Rectangle } from '../exact/vector.ts';
+import { MAX_RESOLUTION } from '../units/resolution.ts';
 
 /** A whole-pixel size for a repeat, with what it costs. */
 export interface PixelFit {
@@ -59,39 +60,93 @@ export function pixelFits(exact: Rectangle, most: number): readonly PixelFit[] {
   return [nearest, ...others].slice(0, most);
 }
 
-/** A whole-pixel size for a repeat at a resolution at which its width is true. */
+/** A whole-pixel size for a repeat at a resolution of its own. */
 export interface RatioFit {
   readonly width: number;
   readonly height: number;
   /** Relative error of height : width. */
   readonly errorRatio: Rational;
-  /** By how much the resolution has to change for it, as a factor. */
-  readonly factor: Rational;
+  readonly dpi: Rational;
 }
 
 /** Largest repeat, in pixels across, that is offered for its ratio. */
 const MOST_ACROSS = 20_000;
 
+/** Most sizes that are offered beside the nearest, of each sort. */
+const MOST_RATIO_FITS = 5;
+
+/** Whole resolutions are looked at from a half to twice as many as there are. */
+const NEAR_DPI = 2;
+
 /**
- * Whole-pixel sizes that keep a ratio ever better, by the convergents of its continued fraction, each as often as
- * brings it nearest to the size that there is: 4 × 7, 15 × 26, 780 × 1351 for hexagons.
+ * Whole-pixel sizes that keep a ratio ever better. The nearest one leads; after it come those by the convergents of the
+ * ratio's continued fraction, each as often as brings it nearest to the size that there is and at the resolution at which
+ * its width is true, and, where the present resolution is whole, those at other whole ones. 720 × 1247.08 px at 300 dpi
+ * leads to 720 × 1247 and to 780 × 1351 at 325 dpi.
  */
-export function ratioFits(exact: Rectangle): readonly RatioFit[] {
+export function ratioFits(exact: Rectangle, dpi: Rational): readonly RatioFit[] {
+  const nearest = nearestFit(exact);
+  if (nearest === undefined) return [];
+  const { width, height, errorRatio } = nearest;
+  const isBetter = (fit: RatioFit) => compare(size(fit.errorRatio), size(errorRatio)) < 0;
+  const others = [
+    ...untilEnough(convergentFits(exact, dpi).filter(isBetter)).slice(-MOST_RATIO_FITS),
+    ...(isWhole(dpi) ? wholeResolutionFits(exact, dpi).filter(isBetter).slice(-MOST_RATIO_FITS) : []),
+  ];
+  others.sort((one, other) => compare(size(other.errorRatio), size(one.errorRatio)));
+  const known = new Set<string>();
+  return [{ width, height, errorRatio, dpi }, ...others].filter((fit) => {
+    const name = `${fit.width} ${fit.height}`;
+    return !known.has(name) && known.add(name);
+  });
+}
+
+/** Ratios nearer than this, a micrometre in a metre, are near enough. */
+const ENOUGH = rational(1, 1_000_000);
+
+/** Of fits, each better than the one before, those up to the first that is near enough. */
+function untilEnough(fits: readonly RatioFit[]): readonly RatioFit[] {
+  const enough = fits.findIndex(({ errorRatio }) => compare(size(errorRatio), ENOUGH) <= 0);
+  return enough === -1 ? fits : fits.slice(0, enough + 1);
+}
+
+function convergentFits(exact: Rectangle, dpi: Rational): readonly RatioFit[] {
   const ratio = divide(exact.height, exact.width);
   return convergents(ratio).flatMap((near) => {
-    if (near.n <= 0n || near.d > BigInt(MOST_ACROSS) || near.n > BigInt(MAX_PIXELS)) return [];
+    if (near.n <= 0n || near.d > BigInt(MOST_ACROSS)) return [];
     const nearest = round(divide(exact.width, rational(near.d)));
     const times = nearest < 1n ? 1n : nearest;
     const width = times * near.d;
-    return [
-      {
-        width: Number(width),
-        height: Number(times * near.n),
-        errorRatio: subtract(divide(near, ratio), ONE),
-        factor: divide(rational(width), exact.width),
-      },
-    ];
+    const height = times * near.n;
+    const trueAt = multiply(dpi, divide(rational(width), exact.width));
+    if (height > BigInt(MAX_PIXELS) || compare(trueAt, rational(MAX_RESOLUTION)) > 0) return [];
+    const errorRatio = subtract(divide(near, ratio), ONE);
+    return [{ width: Number(width), height: Number(height), errorRatio, dpi: trueAt }];
   });
+}
+
+/** Sizes at whole resolutions, each keeping the ratio better than all at nearer ones. @param dpi  whole */
+function wholeResolutionFits(exact: Rectangle, dpi: Rational): readonly RatioFit[] {
+  const found: RatioFit[] = [];
+  const present = Number(dpi.n);
+  const most = Math.min(present * NEAR_DPI, MAX_RESOLUTION);
+  // Nearer ones first, of two as near the larger.
+  const tried = Array.from(
+    { length: Math.max(0, most - Math.ceil(present / NEAR_DPI) + 1) },
+    (_, at) => most - at,
+  );
+  tried.sort((one, other) => Math.abs(one - present) - Math.abs(other - present));
+  for (const resolution of tried) {
+    const at = rational(resolution);
+    const factor = divide(at, dpi);
+    const fit = nearestFit({ width: multiply(exact.width, factor), height: multiply(exact.height, factor) });
+    if (fit === undefined || fit.width > MOST_ACROSS || fit.height > MAX_PIXELS) continue;
+    const best = found.at(-1);
+    if (best !== undefined && compare(size(fit.errorRatio), size(best.errorRatio)) >= 0) continue;
+    const { width, height, errorRatio } = fit;
+    found.push({ width, height, errorRatio, dpi: at });
+  }
+  return found;
 }
 
 /** Whether a size is whole pixels already. */

@@ -3,11 +3,12 @@ import { SAMPLE, sampleDesign } from '../../../tests/sample-design.ts';
 import { checkDesign, proveNumbers } from '../design/check-design.ts';
 import { compileUnit } from '../design/compile-design.ts';
 import { pitchOf } from '../design/lay/lay-schema.ts';
-import { gcd, rational, toNumber, toText } from '../exact/rational.ts';
-import { nearFraction, root } from '../exact/surd.ts';
+import { rational, toNumber, toText } from '../exact/rational.ts';
+import { nearFraction, root, surd } from '../exact/surd.ts';
 import { paintRoll } from '../paint/paint-roll.ts';
 import { checkRepeat } from './check-repeat.ts';
 import { closeNumbers } from './contents.ts';
+import { fittingResolutions } from './fitting-resolutions.ts';
 import { pixelFits, ratioFits } from './pixel-fit.ts';
 import { type RepeatUnit, repeatSize, straightUnit } from './repeat-unit.ts';
 
@@ -156,28 +157,57 @@ describe('pixelFits', () => {
 });
 
 describe('ratioFits', () => {
-  it('are the best whole-number ratios of √3, each near the size that there is', () => {
-    const exact = { width: rational(720), height: nearFraction(root(rational(720), 3)) };
-    const fits = ratioFits(exact);
-    // T. L. Heath, The Works of Archimedes, 1897, for the ratios.
-    const ratios = fits.map(({ width, height }) => {
-      const common = Number(gcd(BigInt(width), BigInt(height)));
-      return `${height / common}/${width / common}`;
-    });
-    expect(ratios.slice(1, 12)).toEqual(
-      '2/1 5/3 7/4 19/11 26/15 71/41 97/56 265/153 362/209 989/571 1351/780'.split(' '),
-    );
-    const best = fits.find(({ width }) => width === 780)!;
+  const exact = { width: rational(720), height: nearFraction(root(rational(720), 3)) };
+
+  it('lead with the nearest size, and keep the ratio ever better', () => {
+    const fits = ratioFits(exact, rational(300));
+    // trade.md: 1247 px is −61 ppm.
+    expect(fits[0]).toMatchObject({ width: 720, height: 1247, dpi: rational(300) });
+    expect(toNumber(fits[0]!.errorRatio) * 1e6).toBeCloseTo(-61.4, 1);
+    for (const [at, fit] of fits.entries()) {
+      expect(toNumber(fit.errorRatio)).toBeCloseTo(fit.height / fit.width / Math.sqrt(3) - 1, 12);
+      if (at === 0) continue;
+      expect(Math.abs(toNumber(fit.errorRatio))).toBeLessThan(Math.abs(toNumber(fits[at - 1]!.errorRatio)));
+    }
+  });
+
+  it('have the best whole-number ratios of √3, each near the size that there is', () => {
+    // Source for the ratio 1351/780: T. L. Heath, The Works of Archimedes, 1897.
+    const best = ratioFits(exact, rational(300)).find(({ width }) => width === 780)!;
+    expect(best.height).toBe(1351);
     // +0.27 ppm; the resolution grows by 780/720.
     expect(toNumber(best.errorRatio) * 1e6).toBeCloseTo(0.27, 2);
-    expect(best.factor).toEqual(rational(13, 12));
-    for (const { width } of fits.slice(0, 6)) expect(Math.abs(width - 720)).toBeLessThanOrEqual(width);
+    expect(best.dpi).toEqual(rational(325));
+  });
+
+  it('have whole resolutions where the present one is whole, each nearer than better ones', () => {
+    const odd = { width: rational(7203, 10), height: nearFraction(root(rational(7203, 10), 3)) };
+    const whole = ratioFits(odd, rational(300)).filter(({ dpi }) => dpi.d === 1n);
+    expect(whole.length).toBeGreaterThan(2);
+    for (const { width, height, dpi } of whole) {
+      expect(width).toBe(Math.round((720.3 * Number(dpi.n)) / 300));
+      expect(height).toBe(Math.round((720.3 * Math.sqrt(3) * Number(dpi.n)) / 300));
+    }
+    const broken = ratioFits(odd, rational(601, 2));
+    expect(broken.slice(1).every(({ dpi }) => dpi.d !== 1n)).toBe(true);
   });
 
   it('of a ratio that is whole is one', () => {
-    expect(ratioFits({ width: rational(300), height: rational(600) })).toEqual([
-      { width: 300, height: 600, errorRatio: rational(0), factor: rational(1) },
+    expect(ratioFits({ width: rational(300), height: rational(600) }, rational(300))).toEqual([
+      { width: 300, height: 600, errorRatio: rational(0), dpi: rational(300) },
     ]);
+  });
+});
+
+describe('resolutions that come out whole', () => {
+  it('are whole themselves where the present one is', () => {
+    // A thread of 0.3 mm is whole pixels at the multiples of 254/3 dpi; every third is whole.
+    const unit = { ...UNIT, pitch: { x: surd(rational(3, 10)), y: surd(rational(3, 10)) } };
+    const offered = fittingResolutions(unit, rational(300)).filter(({ whole }) => whole === 'threads');
+    expect(offered.map(({ dpi }) => toText(dpi)).sort()).toEqual(['1016/3', '254', '508']);
+    for (const { perStep } of offered) expect(perStep.x.d).toBe(1n);
+    const between = fittingResolutions(unit, rational(601, 2)).filter(({ whole }) => whole === 'threads');
+    expect(between.map(({ dpi }) => toText(dpi)).sort()).toEqual(['1016/3', '254']);
   });
 });
 
