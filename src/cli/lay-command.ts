@@ -1,5 +1,6 @@
 import { compile } from '../core/design/compile-design.ts';
 import type { Design } from '../core/design/design-schema.ts';
+import { cutsOfDesign } from '../core/design/lay/closing-cuts.ts';
 import { ALL_LAYS } from '../core/design/lay/lay-offers.ts';
 import type { Arrangement, Lay } from '../core/design/lay/lay-schema.ts';
 import { isNearEnough, mostTurnedRepeats, nearestTurn, turnOffers } from '../core/design/lay/turn-offers.ts';
@@ -9,7 +10,6 @@ import { multiply, rational, toNumber } from '../core/exact/rational.ts';
 import { readDegrees } from '../core/exact/read-degrees.ts';
 import { parseSlope } from '../core/exact/slope.ts';
 import { divideSurds, rationalOf } from '../core/exact/surd.ts';
-import { threadCuts } from '../core/repeat/check-repeat.ts';
 import { repeatSize } from '../core/repeat/repeat-unit.ts';
 import { valueIfAny } from '../wording/attempt.ts';
 import { errorSentence } from '../wording/error-sentence.ts';
@@ -139,7 +139,7 @@ function laysOf(design: Design): readonly string[] {
     try {
       const made = compile(laid);
       const size = repeatSize(made);
-      const cuts = threadCuts(made).map(cutSentence);
+      const cuts = cutsOfDesign(laid, made).map(cutSentence);
       return [`${name}: ${size === null ? 'no repeat' : sizeText(size, unit)}`, ...cuts].join('. ');
     } catch (error) {
       const problem = errorSentence(error);

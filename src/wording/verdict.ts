@@ -37,8 +37,17 @@ const OPEN: Readonly<Record<OpenReason, (report: RepeatReport) => string>> = {
 };
 
 /** "A step of 11/2 picks would cut a pick. 10 or 12 picks close." */
-export function cutSentence({ of, step, closing }: ThreadCut): string {
-  return `A step of ${toText(step)} ${of} would cut ${of === 'ends' ? 'an end' : 'a pick'}. ${closing.join(' or ')} ${of} close.`;
+export function cutSentence({ of, step, ply, closing, steps }: ThreadCut): string {
+  const counts = closing.map(({ threads }) => threads).join(' or ');
+  return [
+    `${ply === undefined ? 'A' : `In ply ${ply}, a`} step of ${toText(step)} ${of} would cut ${of === 'ends' ? 'an end' : 'a pick'}.`,
+    ...(closing.length > 0 ? [`${counts} ${of} laid out close.`] : []),
+    ...(steps.length > 0
+      ? [
+          `${steps.length > 1 ? 'Steps' : 'A step'} of ${steps.join(' or ')} ${steps.length > 1 ? 'close' : 'closes'}.`,
+        ]
+      : []),
+  ].join(' ');
 }
 
 /** What a test found: first what that means, then the numbers that it rests on. */

@@ -12,6 +12,7 @@ import { parseResolution } from '../units/resolution.ts';
 import { compile } from './compile-design.ts';
 import type { Design } from './design-schema.ts';
 import { arrange } from './lay/arrange.ts';
+import { cutsOfDesign } from './lay/closing-cuts.ts';
 import { builtBox } from './lay/laid-box.ts';
 import { symmetryOf } from './lay/lay-symmetry.ts';
 import { missesOfDesign } from './misses-of-design.ts';
@@ -32,7 +33,7 @@ export function checkDesign(
 ): RepeatReport {
   const unit = compile(design, pictures);
   const report = checkRepeat(unit, parseResolution(resolution), roll, proveNumbers(design, unit));
-  return { ...report, laid: proveLay(design, unit, pictures) };
+  return { ...report, cuts: cutsOfDesign(design, unit), laid: proveLay(design, unit, pictures) };
 }
 
 /** Whether what is copied by a plane group has it; null where nothing is. */
@@ -46,7 +47,7 @@ function proveLay(design: Design, unit: RepeatUnit, pictures: Pictures | undefin
     counted.by === 'threads'
       ? { width: Number(counted.across), height: Number(counted.up) }
       : { width: surdToNumber(width), height: surdToNumber(height) };
-  const arranged = arrange(arrangement, () => ONE);
+  const arranged = arrange(arrangement, { way: () => ONE });
   const motions = gridMotions(arranged, built, laid, pivots);
   return {
     asked: arrangement.group,

@@ -1,13 +1,21 @@
-import { divide, isWhole, type Rational, rational } from '../exact/rational.ts';
+import { isWhole, type Rational } from '../exact/rational.ts';
 import { isRational, nearFraction } from '../exact/surd.ts';
 import type { Rectangle } from '../exact/vector.ts';
+import type { ClosingCount } from '../thread/closing-counts.ts';
 import type { PlaneGroup } from '../tiling/plane-group.ts';
 import { pixelsIn } from '../units/resolution.ts';
 import type { NumberProof } from './close-numbers.ts';
 import { closeNumbers } from './contents.ts';
 import { type FittingResolution, fittingResolutions } from './fitting-resolutions.ts';
 import { isWholePixels, MAX_PIXELS, type PixelFit, pixelFits } from './pixel-fit.ts';
-import { nearSize, type RepeatUnit, repeatSize, type TrueSize } from './repeat-unit.ts';
+import {
+  type GridCut,
+  gridCuts,
+  nearSize,
+  type RepeatUnit,
+  repeatSize,
+  type TrueSize,
+} from './repeat-unit.ts';
 
 /**
  * Exact: closes in numbers and in whole pixels. Fitted: closes in numbers, rounded to whole pixels by a stated
@@ -87,27 +95,23 @@ export interface RepeatReport {
   readonly offers: readonly FittingResolution[];
 }
 
-/** A step that is no whole number of threads, and the numbers of threads nearest to those there are of which it is one. */
-export interface ThreadCut {
-  readonly of: 'ends' | 'picks';
-  readonly step: Rational;
-  readonly threads: number;
-  /** What a number of threads has to be a multiple of. */
-  readonly part: number;
-  readonly closing: readonly number[];
+/** A step of a lay that would cut threads, and what closes. */
+export interface ThreadCut extends GridCut {
+  /** The ply that it is of, counted from 1; undefined where there are none. */
+  readonly ply?: number;
+  /** Numbers of threads laid out that close, with the bands that have them; none where it is not known. */
+  readonly closing: readonly ClosingCount[];
+  /** Other steps that close, as they are typed. */
+  readonly steps: readonly string[];
 }
 
-/** Where a unit's lattice would cut threads. */
-export function threadCuts({ grid, lattice }: RepeatUnit): readonly ThreadCut[] {
-  if (grid.step === 'mm') return [];
-  return (['ends', 'picks'] as const).flatMap((of): readonly ThreadCut[] => {
-    const step = lattice.map(({ x, y }) => (of === 'ends' ? x : y)).find((each) => !isWhole(each));
-    if (step === undefined) return [];
-    const threads = grid[of];
-    const part = Number(divide(step, rational(threads)).d);
-    const below = Math.floor(threads / part) * part;
-    return [{ of, step, threads, part, closing: [below, below + part].filter((count) => count > 0) }];
-  });
+/** Where the lay of a unit, or of its plies, would cut threads. */
+export function threadCuts(unit: RepeatUnit): readonly ThreadCut[] {
+  const own = gridCuts(unit).map((cut) => ({ ...cut, closing: [], steps: [] }));
+  if (unit.content.kind !== 'plies') return own;
+  return unit.content.plies.flatMap((ply, at) =>
+    threadCuts(ply.unit).map((cut) => ({ ...cut, ply: at + 1 })),
+  );
 }
 
 /** How many whole-pixel sizes a report lists. */

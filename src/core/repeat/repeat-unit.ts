@@ -1,7 +1,7 @@
 import type { PlyBlend } from '../colour/ply-blend.ts';
 import type { Proof } from '../colour/proof.ts';
 import type { Point } from '../exact/plane.ts';
-import { type Rational, rational } from '../exact/rational.ts';
+import { isWhole, type Rational, rational } from '../exact/rational.ts';
 import { nearFraction, root, type Surd, scaleSurd } from '../exact/surd.ts';
 import type { Rectangle, Vector } from '../exact/vector.ts';
 import type { Partition } from '../faces/partition.ts';
@@ -55,9 +55,28 @@ export interface Plies {
 export type Content = Cells | Partition | Marks | Plies;
 
 /** What a repeat is counted in: threads, or nothing but its length. */
-export type Grid =
-  | { readonly step: 'thread'; readonly ends: number; readonly picks: number }
-  | { readonly step: 'mm' };
+export type Grid = ThreadGrid | LengthGrid;
+
+/** What is counted in no threads, or no longer: turned threads are faces. */
+export interface LengthGrid {
+  readonly step: 'mm';
+  /** Steps of the lay that would have cut the threads that these faces were. */
+  readonly cuts?: readonly GridCut[];
+}
+
+/** A step of a lay that is no whole number of threads. */
+export interface GridCut {
+  readonly of: 'ends' | 'picks';
+  readonly step: Rational;
+}
+
+export interface ThreadGrid {
+  readonly step: 'thread';
+  readonly ends: number;
+  readonly picks: number;
+  /** Threads that are laid out, with whole repeats of the weave, where these hold the repeat more than once. */
+  readonly laidOut?: { readonly ends: number; readonly picks: number };
+}
 
 /** A size in millimetres, exact though it may be irrational. */
 export interface TrueSize {
@@ -93,14 +112,38 @@ export function nearSize({ width, height }: TrueSize): Rectangle {
   return { width: nearFraction(width), height: nearFraction(height) };
 }
 
-/** Cloth laid straight: the repeat is the grid of cells itself. */
-export function straightUnit(content: Cells, pitch: Vector): RepeatUnit<Cells> {
+/** Cloth laid straight: the repeat is the grid of cells itself. @param laidOut  where that holds it more than once */
+export function straightUnit(
+  content: Cells,
+  pitch: Vector,
+  laidOut?: ThreadGrid['laidOut'],
+): RepeatUnit<Cells> {
   const zero = rational(0);
   const repeat = { width: rational(content.width), height: rational(content.height) };
   const lattice: Lattice = [
     { x: repeat.width, y: zero },
     { x: zero, y: repeat.height },
   ];
-  const grid: Grid = { step: 'thread', ends: content.width, picks: content.height };
+  const grid: Grid = {
+    step: 'thread',
+    ends: content.width,
+    picks: content.height,
+    ...(laidOut && { laidOut }),
+  };
   return { lattice, repeat, pitch: { x: root(pitch.x), y: root(pitch.y) }, grid, content };
+}
+
+/** Steps of a unit's lay that would cut threads. */
+export function gridCuts({ grid, lattice }: Pick<RepeatUnit, 'grid' | 'lattice'>): readonly GridCut[] {
+  if (grid.step === 'mm') return grid.cuts ?? [];
+  return (['ends', 'picks'] as const).flatMap((of): readonly GridCut[] => {
+    const step = lattice.map(({ x, y }) => (of === 'ends' ? x : y)).find((each) => !isWhole(each));
+    return step === undefined ? [] : [{ of, step }];
+  });
+}
+
+/** The grid of a unit whose threads became faces. */
+export function gridOfFaces(unit: Pick<RepeatUnit, 'grid' | 'lattice'>): LengthGrid {
+  const cuts = gridCuts(unit);
+  return { step: 'mm', ...(cuts.length > 0 && { cuts }) };
 }

@@ -124,12 +124,13 @@ function copiedIn(
   { box, scale }: LaidMotif,
 ): readonly Place[] | undefined {
   if (lay.arrangement.kind !== 'group') return undefined;
-  const arranged = arrange(lay.arrangement, (text, axis) =>
-    divide(
-      parseWay(text, scale),
-      parseSteps(axis === 'x' ? construction.box.width : construction.box.height, scale),
-    ),
-  );
+  const arranged = arrange(lay.arrangement, {
+    way: (text, axis) =>
+      divide(
+        parseWay(text, scale),
+        parseSteps(axis === 'x' ? construction.box.width : construction.box.height, scale),
+      ),
+  });
   return copiedPart(arranged, { x: box.width, y: box.height });
 }
 

@@ -1,6 +1,6 @@
 import { CoreError } from '../../error.ts';
 import { parseExact } from '../../exact/parse-exact.ts';
-import { divide, type Rational, rational } from '../../exact/rational.ts';
+import { divide, floor, isWhole, multiply, type Rational, rational, subtract } from '../../exact/rational.ts';
 import { divideSurds, type Surd, scaleSurd, signOf, subtractSurds, surd } from '../../exact/surd.ts';
 import { layUnit } from '../../repeat/lay/lay-unit.ts';
 import { scaleUnit } from '../../repeat/lay/scale-unit.ts';
@@ -8,7 +8,7 @@ import { turnUnit } from '../../repeat/lay/turn-unit.ts';
 import { type RepeatUnit, repeatSize } from '../../repeat/repeat-unit.ts';
 import { parseLength } from '../../units/length.ts';
 import { arrange, type InBoxes } from './arrange.ts';
-import { MAX_SCALE, parseRepeats, parseScale } from './lay-numbers.ts';
+import { MAX_SCALE, parseRepeats, parseScale, parseStepPart } from './lay-numbers.ts';
 import type { Lay, LayScale } from './lay-schema.ts';
 
 /** What a unit is laid with. */
@@ -33,12 +33,29 @@ export function layOfDesign(unit: RepeatUnit, { lay, pixel, isArranged }: LayCon
   return lay.slope === null ? scaled : turnUnit(scaled, lay.slope);
 }
 
-/** Ways of a unit: threads where there are some, else repeats. */
+/**
+ * Ways of a unit: threads where there are some, else repeats. Where a part of the repeat would cut a thread, and the same
+ * part of all threads that are laid out would not, it is that part.
+ */
 export function inUnits({ grid }: RepeatUnit): InBoxes {
-  return (text, axis) => {
-    const way = parseExact(text);
-    return grid.step === 'mm' ? way : divide(way, rational(axis === 'x' ? grid.ends : grid.picks));
+  if (grid.step === 'mm') return { way: (text) => parseExact(text) };
+  const { ends, picks, laidOut } = grid;
+  const threads = { x: ends, y: picks };
+  const allThreads = { x: laidOut?.ends ?? ends, y: laidOut?.picks ?? picks };
+  return {
+    way: (text, axis) => divide(parseExact(text), rational(threads[axis])),
+    part: (text, axis) => {
+      const part = parseStepPart(text);
+      if (isWhole(multiply(part, rational(threads[axis])))) return part;
+      const step = multiply(part, rational(allThreads[axis]));
+      return isWhole(step) ? modulo1(divide(step, rational(threads[axis]))) : part;
+    },
   };
+}
+
+/** What is left of a number above the nearest whole one below. */
+function modulo1(value: Rational): Rational {
+  return subtract(value, rational(floor(value)));
 }
 
 /**

@@ -3,10 +3,13 @@ import { parseExact } from '../../exact/parse-exact.ts';
 import { parsePortion } from '../../exact/parse-portion.ts';
 import { compare, type Rational, rational } from '../../exact/rational.ts';
 
+/** Most parts of a box that a lay steps by one of. */
+export const MOST_STEP_PART = 100;
+
 /** Reads the part by which a lay steps: above 0, below 1, in at most hundredths. @throws CoreError "lay/part" {text} */
 export function parseStepPart(text: string): Rational {
   const part = parseExact(text);
-  if (part.n <= 0n || compare(part, rational(1)) >= 0 || part.d > 100n) {
+  if (part.n <= 0n || compare(part, rational(1)) >= 0 || part.d > BigInt(MOST_STEP_PART)) {
     throw new CoreError('lay/part', { text });
   }
   return part;

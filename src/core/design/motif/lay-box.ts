@@ -68,9 +68,9 @@ type BoxedMotif = Pick<Motif, 'box' | 'pieces' | 'straps' | 'vary'>;
 export function layBox(motif: BoxedMotif, arrangement: Arrangement, scale: MotifScale): LaidBox {
   const width = parseSteps(motif.box.width, scale);
   const height = parseSteps(motif.box.height, scale);
-  const arranged = arrange(arrangement, (text, axis) =>
-    divide(parseWay(text, scale), axis === 'x' ? width : height),
-  );
+  const arranged = arrange(arrangement, {
+    way: (text, axis) => divide(parseWay(text, scale), axis === 'x' ? width : height),
+  });
   const lattice = latticeOf(arranged, { width: surd(width), height: surd(height) });
   const boxes = variesIn(motif) ? motif.vary.boxes : 1;
   const [across, up] = cellsTogether(motif, lattice).map((way) => scalePoint(way, surd(boxes))) as [

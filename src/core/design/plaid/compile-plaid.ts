@@ -1,11 +1,13 @@
 import type { Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
+import { commonMultiple } from '../../exact/common-multiple.ts';
 import { toText } from '../../exact/rational.ts';
+import type { ThreadGrid } from '../../repeat/repeat-unit.ts';
 import type { Band } from '../../thread/band.ts';
 import type { Cells } from '../../thread/cells.ts';
 import { cross } from '../../thread/cross.ts';
 import { type Ink, type Print, parseStrength, printOver } from '../../thread/print.ts';
-import { type Sequence, threadsBy, threadsOf } from '../../thread/sequence.ts';
+import { type Sequence, threadCount, threadsBy, threadsOf } from '../../thread/sequence.ts';
 import { turnThreads } from '../../thread/turn.ts';
 import { leastWeave } from '../../thread/weaves/least-repeat.ts';
 import type { Plaid, PrintChoice } from './plaid-schema.ts';
@@ -13,6 +15,17 @@ import type { Plaid, PrintChoice } from './plaid-schema.ts';
 /** The sequence that the weft's bands are typed in: the warp's when it follows the warp, else its own. */
 export function weftOf({ warp, weft }: Plaid): Sequence {
   return weft.follows || weft.own === null ? warp : weft.own;
+}
+
+/**
+ * The threads of a plaid as they are laid out, with whole repeats of its weave; undefined where its cells hold as many.
+ * @param cells  compiled from it
+ */
+export function laidOutThreads(plaid: Plaid, cells: Cells): ThreadGrid['laidOut'] {
+  const weave = plaid.crossing === 'woven' ? leastWeave(plaid.weave) : { ends: 1, picks: 1 };
+  const ends = commonMultiple(threadCount(plaid.warp), weave.ends);
+  const picks = commonMultiple(threadCount(weftOf(plaid)), weave.picks);
+  return ends === cells.width && picks === cells.height ? undefined : { ends, picks };
 }
 
 /** Threads by which the weft begins later than its sequence. */

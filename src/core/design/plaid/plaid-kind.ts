@@ -7,7 +7,7 @@ import { plaidToDraftSvg, plaidToPaperSvg } from '../exchange/structure-files.ts
 import { plaidToWif } from '../exchange/write-wif-design.ts';
 import { pitchOf } from '../lay/lay-schema.ts';
 import { mapBands } from '../map-bands.ts';
-import { compilePlaid, weftOf } from './compile-plaid.ts';
+import { compilePlaid, laidOutThreads, weftOf } from './compile-plaid.ts';
 import { laidPlaid } from './laid-plaid.ts';
 import { PLAID_BANDS } from './plaid-bands.ts';
 import { type Plaid, plaidSchema } from './plaid-schema.ts';
@@ -18,7 +18,10 @@ import { missesOfPlaid } from './prove-plaid.ts';
 /** Two sequences of threads that are crossed. */
 export const PLAID: ConstructionKind<Plaid> = {
   schema: plaidSchema,
-  compile: (plaid, { shades, lay }) => straightUnit(compilePlaid(plaid, shades), pitchOf(lay)),
+  compile: (plaid, { shades, lay }) => {
+    const cells = compilePlaid(plaid, shades);
+    return straightUnit(cells, pitchOf(lay), laidOutThreads(plaid, cells));
+  },
   misses: (plaid, { shades }, { grid }) => {
     if (grid.step !== 'thread') throw new Error(`expected threads, got ${grid.step}`);
     const [ends, picks] = missesOfPlaid(plaid, shades, grid);

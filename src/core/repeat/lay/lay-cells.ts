@@ -2,7 +2,7 @@ import { CoreError } from '../../error.ts';
 import { modulo } from '../../exact/modulo.ts';
 import { multiply, type Rational, rational, round } from '../../exact/rational.ts';
 import { equalSurds, rationalOf } from '../../exact/surd.ts';
-import type { Vector } from '../../exact/vector.ts';
+import type { Rectangle, Vector } from '../../exact/vector.ts';
 import type { Cells } from '../../thread/cells.ts';
 import { MAX_REPEAT, MAX_STORED } from '../../thread/cross.ts';
 import type { Lattice, RepeatUnit } from '../repeat-unit.ts';
@@ -17,14 +17,7 @@ export type Pivots = (typeof PIVOTS)[number];
 
 /** Cells of one repeat, laid in whole threads as near as they can be to where a lay wants them. */
 export function layCells(unit: RepeatUnit<Cells>, lay: BoxLay, pivots: Pivots): RepeatUnit<Cells> {
-  const { width, height } = unit.content;
-  // What turns back on its last thread is a thread shorter than what is laid beside itself.
-  const shorter = (isMirror: boolean, threads: number) =>
-    isMirror && pivots === 'shared' && threads > 1 ? threads - 1 : threads;
-  const box = {
-    width: rational(shorter(lay.mirrors.upright, width)),
-    height: rational(shorter(lay.mirrors.level, height)),
-  };
+  const box = threadBox(unit.content, lay, pivots);
   checkSquare(unit, lay);
   const { places, half } = placesOf(lay);
   const { upright } = stepsOf([inBoxes(lay.ways[0]), inBoxes(lay.ways[1])]);
@@ -41,14 +34,33 @@ export function layCells(unit: RepeatUnit<Cells>, lay: BoxLay, pivots: Pivots): 
     })),
     { ends, picks },
   );
-  const vector = ({ x, y }: Vector): Vector => ({ x: multiply(x, box.width), y: multiply(y, box.height) });
-  const lattice: Lattice = [vector(lay.ways[0]), vector(lay.ways[1])];
   return {
     ...unit,
-    lattice,
+    lattice: threadLattice(unit.content, lay, pivots),
     repeat: { width: rational(ends), height: rational(picks) },
     grid: { step: 'thread', ends, picks },
     content,
+  };
+}
+
+/** From a box to its neighbours, in threads: no whole numbers where the lay would cut one. */
+export function threadLattice(cells: Pick<Cells, 'width' | 'height'>, lay: BoxLay, pivots: Pivots): Lattice {
+  const box = threadBox(cells, lay, pivots);
+  const vector = ({ x, y }: Vector): Vector => ({ x: multiply(x, box.width), y: multiply(y, box.height) });
+  return [vector(lay.ways[0]), vector(lay.ways[1])];
+}
+
+/** Threads of a box: what turns back on its last thread is one shorter than what is laid beside itself. */
+function threadBox(
+  { width, height }: Pick<Cells, 'width' | 'height'>,
+  { mirrors }: BoxLay,
+  pivots: Pivots,
+): Rectangle {
+  const shorter = (isMirror: boolean, threads: number) =>
+    isMirror && pivots === 'shared' && threads > 1 ? threads - 1 : threads;
+  return {
+    width: rational(shorter(mirrors.upright, width)),
+    height: rational(shorter(mirrors.level, height)),
   };
 }
 

@@ -138,7 +138,7 @@ describe('threads', () => {
     expect(checkDesign(open)).toMatchObject({
       verdict: 'Open',
       open: 'threads',
-      cuts: [{ of: 'picks', part: 2, closing: [10, 12] }],
+      cuts: [{ of: 'picks', closing: [{ threads: 10 }, { threads: 12 }], steps: ['5/11', '6/11'] }],
     });
     expect(checkDesign(laid(open, { kind: 'half-drop', by: '1/11' })).verdict).not.toBe('Open');
   });

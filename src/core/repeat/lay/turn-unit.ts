@@ -18,7 +18,7 @@ import type { Partition } from '../../faces/partition.ts';
 import { foldTiling } from '../../faces/torus.ts';
 import { movePlace, moveWay } from '../../shape/contour.ts';
 import { overAll } from '../plies/over-all.ts';
-import { type Content, type Plies, type RepeatUnit, repeatSize } from '../repeat-unit.ts';
+import { type Content, gridOfFaces, type Plies, type RepeatUnit, repeatSize } from '../repeat-unit.ts';
 import { cellsAsFaces } from './cells-as-faces.ts';
 import { type RepeatSlope, turnedLattice, turnOf } from './exact-turn.ts';
 import { MAX_LAID_FACES, mapFill } from './lay-faces.ts';
@@ -74,7 +74,7 @@ export function turnUnit(unit: RepeatUnit, slope: RepeatSlope): RepeatUnit {
     lattice: [turned(unit.lattice[0]), turned(unit.lattice[1])],
     repeat: { width: one, height: one },
     pitch: { x: width, y: height },
-    grid: { step: 'mm' },
+    grid: gridOfFaces(unit),
     content: turnedContent(content, room),
   };
 }

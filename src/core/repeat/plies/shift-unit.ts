@@ -23,7 +23,7 @@ import type { Mark, Shape } from '../../shape/shape.ts';
 import type { Cells } from '../../thread/cells.ts';
 import { cellsAsFaces } from '../lay/cells-as-faces.ts';
 import { mapFill } from '../lay/lay-faces.ts';
-import { type Content, type Marks, type RepeatUnit, repeatSize } from '../repeat-unit.ts';
+import { type Content, gridOfFaces, type Marks, type RepeatUnit, repeatSize } from '../repeat-unit.ts';
 
 /**
  * A pattern moved to the right and up. Threads stay threads where they are moved by whole ones, else they become faces.
@@ -97,7 +97,7 @@ function cellsInRepeats(unit: RepeatUnit<Cells>): RepeatUnit<Partition> {
     lattice: [inRepeats(unit.lattice[0]), inRepeats(unit.lattice[1])],
     repeat: { width: ONE, height: ONE },
     pitch: { x: size.width, y: size.height },
-    grid: { step: 'mm' },
+    grid: gridOfFaces(unit),
     content: cellsAsFaces(unit.content),
   };
 }
