@@ -52,7 +52,7 @@ for (const [format, bytes] of [
 async function toBands(bytes: Uint8Array): Promise<void> {
   const { grid } = await readPicture(bytes);
   const pieces = blocksOnLine(coarsen(grid, 10), { x: 0, y: 2000 }, { x: WIDTH, y: 2000 });
-  const bands = bandsOfLine(pieces, { merge: 4, shades: 8 });
+  const { bands } = bandsOfLine(pieces, { merge: 4, shades: 8 });
   if (bands.length < 2) throw new Error(`expected bands, got ${bands.length}`);
 }
 

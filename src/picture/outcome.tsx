@@ -1,15 +1,15 @@
 import { plural } from '../wording/measures.ts';
-import { type PictureBand, shadesOfBands } from './picture-wish.ts';
+import { type PictureOutcome, shadesOfBands } from './picture-wish.ts';
 
 interface OutcomeProps {
-  readonly bands: readonly PictureBand[];
+  readonly outcome: PictureOutcome;
   /** Parts of the unit that counts are in. */
   readonly parts: number;
   readonly unit: string;
 }
 
 /** What would be taken: the bands side by side, and their shades with their shares. */
-export function Outcome({ bands, parts, unit }: OutcomeProps) {
+export function Outcome({ outcome: { bands, colours, furthest }, parts, unit }: OutcomeProps) {
   const shades = shadesOfBands(bands);
   const total = bands.reduce((sum, { count }) => sum + count, 0) / parts;
   return (
@@ -22,6 +22,8 @@ export function Outcome({ bands, parts, unit }: OutcomeProps) {
       </div>
       <p aria-live="polite" className="mt-1 text-[13px] text-ash">
         {plural(bands.length, 'band')}, {plural(shades.length, 'shade')}, {total} {unit}
+        {colours > shades.length &&
+          `. ${colours} colours of the picture became ${shades.length}; the furthest moved by ΔE ${furthest.toFixed(1)}`}
       </p>
       <ul className="m-0 mt-1 flex list-none flex-wrap gap-x-4 gap-y-1 p-0">
         {shades.map(({ hex, share }) => (

@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import type { Shade } from '../core/colour/shade.ts';
+import { MAX_SHADES, type Shade } from '../core/colour/shade.ts';
 import { divide, multiply, rational, toNumber } from '../core/exact/rational.ts';
 import { coarsen } from '../core/picture/block-grid.ts';
 import { type BandScale, type BandUnit, unitMillimetres } from '../core/units/band-width.ts';
@@ -19,6 +19,7 @@ import { PictureView } from './picture-view.tsx';
 import {
   bandsFromPicture,
   type PictureBand,
+  type PictureOutcome,
   type PictureWish,
   partsOf,
   withColours,
@@ -90,7 +91,8 @@ function PictureWork({
   // Bands follow the hand as fast as they can; the line itself is never late.
   const deferred = useDeferredValue(wish);
   const made = useMemo(() => attempt(() => bandsFromPicture(grid, deferred)), [grid, deferred]);
-  const bands = 'value' in made ? made.value : NO_BANDS;
+  const outcome = 'value' in made ? made.value : NOTHING;
+  const { bands } = outcome;
   const card = useMemo(
     () => attempt(() => withColours(given, new Set(bands.map(({ hex }) => hex)))),
     [given, bands],
@@ -146,7 +148,7 @@ function PictureWork({
           <Slider
             label="Shades, at most"
             value={wish.shades}
-            range={[1, 40]}
+            range={[1, MAX_SHADES]}
             text={String(wish.shades)}
             onChange={(shades) => set({ shades })}
           />
@@ -184,7 +186,7 @@ function PictureWork({
           ))}
         </div>
       </div>
-      <Outcome bands={bands} parts={partsOf(unit)} unit={unitText(unit)} />
+      <Outcome outcome={outcome} parts={partsOf(unit)} unit={unitText(unit)} />
       {problem !== undefined && (
         <p role="alert" className="rounded-lg bg-madder-pale px-3 py-2 text-madder">
           {problem}
@@ -212,5 +214,5 @@ function converted({ total, unit }: PictureWish, next: BandUnit, scale: BandScal
   return Math.max(1, Math.round(toNumber(width)));
 }
 
-/** The same empty list each time, so that nothing is worked out anew for it. */
-const NO_BANDS: readonly PictureBand[] = [];
+/** The same each time, so that nothing is worked out anew for it. */
+const NOTHING: PictureOutcome = { bands: [], colours: 0, furthest: 0 };

@@ -30,7 +30,7 @@ const PLAID = sampleDesign(
   'shades: A=#c02020 Ember, B=#ffffff White, C=#101010 Soot\nwarp: A4 B2\nweave: plain',
 );
 function bandsOf(change: Partial<PictureWish> = {}) {
-  return bandsFromPicture(GRID, { ...WISH, ...change });
+  return bandsFromPicture(GRID, { ...WISH, ...change }).bands;
 }
 
 describe('bands from a picture', () => {

@@ -3,7 +3,7 @@ import { freeKey, MAX_SHADES, type Shade } from '../core/colour/shade.ts';
 import { CoreError } from '../core/error.ts';
 import { exactDecimal } from '../core/exact/exact-decimal.ts';
 import { rational } from '../core/exact/rational.ts';
-import { bandsOfLine, type LineBand } from '../core/picture/bands-of-line.ts';
+import { bandsOfLine, type LineBand, type LineOutcome } from '../core/picture/bands-of-line.ts';
 import { type BlockGrid, coarsen } from '../core/picture/block-grid.ts';
 import { blocksOnLine, type Place } from '../core/picture/blocks-on-line.ts';
 import { shareOut } from '../core/picture/share-out.ts';
@@ -44,10 +44,18 @@ export function widthOf({ count }: Pick<PictureBand, 'count'>, unit: BandUnit): 
   return exactDecimal(rational(count, partsOf(unit)));
 }
 
+/** What a line over a picture comes to. */
+export interface PictureOutcome extends Omit<LineOutcome, 'bands'> {
+  readonly bands: readonly PictureBand[];
+}
+
 /** @throws CoreError "picture/bands" {bands, most} */
-export function bandsFromPicture(grid: BlockGrid, wish: PictureWish): readonly PictureBand[] {
+export function bandsFromPicture(grid: BlockGrid, wish: PictureWish): PictureOutcome {
   const pieces = blocksOnLine(coarsen(grid, wish.times), wish.from, wish.to);
-  const bands = bandsOfLine(pieces, { merge: wish.merge, shades: Math.min(wish.shades, MAX_SHADES) });
+  const { bands, ...outcome } = bandsOfLine(pieces, {
+    merge: wish.merge,
+    shades: Math.min(wish.shades, MAX_SHADES),
+  });
   const parts = partsOf(wish.unit);
   if (bands.length > MAX_BANDS || bands.length > wish.total * parts) {
     throw new CoreError('picture/bands', {
@@ -57,7 +65,7 @@ export function bandsFromPicture(grid: BlockGrid, wish: PictureWish): readonly P
   }
   const lengths = bands.map(({ length }) => (wish.widths === 'equal' ? 1 : length));
   const counts = shareOut(lengths, Math.min(MAX_COUNT, wish.total * parts));
-  return bands.map((band, index) => ({ ...band, count: counts[index]! }));
+  return { ...outcome, bands: bands.map((band, index) => ({ ...band, count: counts[index]! })) };
 }
 
 /** The different shades of some bands, each its share of the whole. */

@@ -18,6 +18,15 @@ export interface LineBand {
   readonly length: number;
 }
 
+/** The bands of a line, and what became of its colours. */
+export interface LineOutcome {
+  readonly bands: readonly LineBand[];
+  /** Different colours of the blocks, before any became one. */
+  readonly colours: number;
+  /** How far the furthest of them came from its own, CIEDE2000. */
+  readonly furthest: number;
+}
+
 const difference = differenceCiede2000();
 const labOf = converter('lab65');
 
@@ -29,7 +38,7 @@ const SEED = 1;
  * that are alike wherever they lie, then colours are clustered in Lab when there are more than are wished; a cluster's
  * colour is the mean light of what is in it.
  */
-export function bandsOfLine(pieces: readonly Piece[], { merge, shades }: LineWish): readonly LineBand[] {
+export function bandsOfLine(pieces: readonly Piece[], { merge, shades }: LineWish): LineOutcome {
   const merged = joinAlike(joinNear(pieces, merge), merge);
   const clustered = cluster(merged, shades);
   const bands: { hex: string; length: number }[] = [];
@@ -39,17 +48,32 @@ export function bandsOfLine(pieces: readonly Piece[], { merge, shades }: LineWis
     if (last?.hex === hex) last.length += length;
     else bands.push({ hex, length });
   }
-  return bands;
+  const colours = new Set(pieces.map(({ light }) => hexOfLight(light))).size;
+  return { bands, colours, furthest: furthestOf(pieces, clustered) };
+}
+
+/** Blocks side by side that became one piece. */
+interface Joined extends Piece {
+  readonly blocks: number;
+}
+
+/** The largest difference between a block and what it came into. @param joined  of the pieces, in their order */
+function furthestOf(pieces: readonly Piece[], joined: readonly Joined[]): number {
+  const into = joined.flatMap(({ light, blocks }) => {
+    const colour = colourOf(light);
+    return Array.from({ length: blocks }, () => colour);
+  });
+  return pieces.reduce((most, { light }, at) => Math.max(most, difference(colourOf(light), into[at]!)), 0);
 }
 
 /** Neighbours of a smaller difference than `limit` as one, in the mean of their light by their lengths. */
-function joinNear(pieces: readonly Piece[], limit: number): readonly Piece[] {
-  const joined: Piece[] = [];
+function joinNear(pieces: readonly Piece[], limit: number): readonly Joined[] {
+  const joined: Joined[] = [];
   for (const piece of pieces) {
     const last = joined.at(-1);
     if (last !== undefined && difference(colourOf(last.light), colourOf(piece.light)) < limit) {
-      joined[joined.length - 1] = meanOf([last, piece]);
-    } else joined.push(piece);
+      joined[joined.length - 1] = { ...meanOf([last, piece]), blocks: last.blocks + 1 };
+    } else joined.push({ ...piece, blocks: 1 });
   }
   return joined;
 }
@@ -61,7 +85,7 @@ interface Group {
 }
 
 /** The same pieces, those that differ by less than `limit` in one colour, wherever they lie. */
-function joinAlike(pieces: readonly Piece[], limit: number): readonly Piece[] {
+function joinAlike(pieces: readonly Joined[], limit: number): readonly Joined[] {
   let groups: readonly Group[] = pieces.map((mean, at) => ({ members: [at], mean }));
   // Means move when groups join, so that some may come nearer than the limit to each other.
   for (;;) {
@@ -72,7 +96,7 @@ function joinAlike(pieces: readonly Piece[], limit: number): readonly Piece[] {
   const lights = new Map(
     groups.flatMap(({ members, mean }) => members.map((at) => [at, mean.light] as const)),
   );
-  return pieces.map(({ length }, at) => ({ light: lights.get(at)!, length }));
+  return pieces.map((piece, at) => ({ ...piece, light: lights.get(at)! }));
 }
 
 /** Joins each group to the nearest longer one within the limit. */
@@ -101,7 +125,7 @@ function groupAlike(groups: readonly Group[], limit: number): readonly Group[] {
 }
 
 /** The same pieces in at most so many colours. */
-function cluster(pieces: readonly Piece[], most: number): readonly Piece[] {
+function cluster(pieces: readonly Joined[], most: number): readonly Joined[] {
   if (new Set(pieces.map(({ light }) => hexOfLight(light))).size <= most) return pieces;
   const points = pieces.map(({ light }): number[] => {
     const { l, a, b } = labOf(colourOf(light)) as Lab65;
@@ -112,7 +136,7 @@ function cluster(pieces: readonly Piece[], most: number): readonly Piece[] {
     const members = pieces.filter((_piece, at) => clusters[at] === index);
     return members.length === 0 ? undefined : meanOf(members);
   });
-  return pieces.map(({ length }, at) => ({ light: means[clusters[at]!]!.light, length }));
+  return pieces.map((piece, at) => ({ ...piece, light: means[clusters[at]!]!.light }));
 }
 
 function meanOf(pieces: readonly Piece[]): Piece {

@@ -1,3 +1,4 @@
+import { differenceCiede2000 } from 'culori';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LINEAR_OF_BYTE } from '../colour/linear.ts';
@@ -138,25 +139,45 @@ describe('the bands of a line', () => {
   const greys = (...bytes: readonly number[]) => bytes.map((byte) => ({ light: light(byte), length: 1 }));
 
   it('join what is nearly alike in the mean of its light, and nothing else', () => {
-    const bands = bandsOfLine(greys(100, 102, 200), { merge: 3, shades: 8 });
+    const { bands } = bandsOfLine(greys(100, 102, 200), { merge: 3, shades: 8 });
     expect(bands).toEqual([
       { hex: '#656565', length: 2 },
       { hex: '#c8c8c8', length: 1 },
     ]);
-    expect(bandsOfLine(greys(100, 102, 200), { merge: 0, shades: 8 })).toHaveLength(3);
+    expect(bandsOfLine(greys(100, 102, 200), { merge: 0, shades: 8 }).bands).toHaveLength(3);
   });
 
   it('have no more shades than are wished, and come out the same every time', () => {
     const pieces = greys(10, 240, 20, 250, 15, 130, 128, 245);
     const wish = { merge: 0, shades: 3 };
-    const bands = bandsOfLine(pieces, wish);
+    const { bands } = bandsOfLine(pieces, wish);
     expect(new Set(bands.map(({ hex }) => hex)).size).toBe(3);
     expect(bands.map(({ length }) => length)).toEqual([1, 1, 1, 1, 1, 2, 1]);
-    expect(bandsOfLine(pieces, wish)).toEqual(bands);
+    expect(bandsOfLine(pieces, wish).bands).toEqual(bands);
+  });
+
+  it('say how many colours became one, and how far the furthest came', () => {
+    const pieces = Array.from({ length: 100 }, (_, at) => greys(2 * at + 20)[0]!);
+    const all = bandsOfLine(pieces, { merge: 0, shades: 100 });
+    expect([all.bands.length, all.colours]).toEqual([100, 100]);
+    // Sixteen bits of light and back to a byte.
+    expect(all.furthest).toBeLessThan(1e-9);
+    const few = bandsOfLine(pieces, { merge: 0, shades: 5 });
+    expect(few.colours).toBe(100);
+    const difference = differenceCiede2000();
+    const labs = few.bands.flatMap(({ hex, length }) => Array.from({ length }, () => hex));
+    const furthest = Math.max(...labs.map((hex, at) => difference(hex, hexOfLight(pieces[at]!.light))));
+    // Colours of bands are told in bytes.
+    expect(Math.abs(few.furthest - furthest)).toBeLessThan(0.2);
+    expect(few.furthest).toBeGreaterThan(3);
   });
 
   it('are one for a picture of one colour', () => {
-    expect(bandsOfLine(greys(77, 77, 77), { merge: 0, shades: 1 })).toEqual([{ hex: '#4d4d4d', length: 3 }]);
+    expect(bandsOfLine(greys(77, 77, 77), { merge: 0, shades: 1 })).toEqual({
+      bands: [{ hex: '#4d4d4d', length: 3 }],
+      colours: 1,
+      furthest: 0,
+    });
   });
 
   it('mix light, not bytes: half black and half white is a light grey', () => {
