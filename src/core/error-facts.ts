@@ -386,6 +386,7 @@ export interface ErrorFacts {
   'tiling/part': Of<'text'>;
   'tiling/proportion': Of<'text' | 'most'>;
   'tiling/ring': Of<'text' | 'before' | 'behind'>;
+  'tiling/ring-outside': Of<'ring'>;
   'tiling/shear': None;
   'tiling/size': Of<'text' | 'most'>;
   'tiling/too-large': Of<'width' | 'height' | 'most'>;

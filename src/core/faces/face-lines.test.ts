@@ -18,7 +18,7 @@ function linesOver(form: TilingForm, wish: Partial<LineWish>) {
   const laid = layUpright(tiling, byFace(tiling));
   const pitch = { x: surdToNumber(laid.width), y: surdToNumber(laid.height) };
   const all: LineWish = { what: 'sides', of: null, dashes: null, skip: 1, every: 1, first: 0, ...wish };
-  return { paths: faceLines(partitionOf(laid, SHADES), all, pitch), pitch };
+  return { paths: faceLines(partitionOf(laid, SHADES), all, { pitch }), pitch };
 }
 
 const over = (name: Archimedean, wish: Partial<LineWish>) => linesOver(ARCHIMEDEAN[name], wish);

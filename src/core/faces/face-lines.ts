@@ -20,31 +20,35 @@ export interface LineWish {
   readonly first: number;
 }
 
+/** Where lines are drawn. */
+export interface LineRoom {
+  /** Lengths of one repeat, for the angles at which sides meet. */
+  readonly pitch: { readonly x: number; readonly y: number };
+  /** The corners of what is seen of a face, by its number, in repeats; left out, all of it. */
+  readonly seenOf?: (face: number) => readonly Point[] | undefined;
+}
+
 /**
- * The lines as paths in repeats.
+ * The lines as paths in repeats. Sides are those of the faces; what lies within a face is drawn from what is seen of it.
  * @param torus  faces on the torus of one upright repeat
- * @param pitch  lengths of one repeat, for the angles at which sides meet
  */
 export function faceLines(
   torus: TorusFaces,
   { what, of, dashes, skip, every, first }: LineWish,
-  pitch: { readonly x: number; readonly y: number },
+  { pitch, seenOf }: LineRoom,
 ): readonly LinePath[] {
   if (what === 'sides') {
     const edges = sidesOfKind(torus, of);
     if (dashes === null) return chainEdges(torus, edges, pitch);
     return edges.flatMap(([from, to]) => dashed(cornerAt(torus, from), cornerAt(torus, to), dashes));
   }
-  const paths = torus.faces
-    .filter(({ corners }) => of === null || String(corners.length) === of)
-    .flatMap(({ corners }) =>
-      IN_FACE[what](
-        linedFace(
-          corners.map((corner) => cornerAt(torus, corner)),
-          { skip, every, first },
-        ),
-      ),
-    );
+  const cornersOf = (face: number) =>
+    seenOf === undefined ? torus.faces[face]!.corners.map((corner) => cornerAt(torus, corner)) : seenOf(face);
+  const paths = torus.faces.flatMap(({ corners }, face) => {
+    if (of !== null && String(corners.length) !== of) return [];
+    const seen = cornersOf(face);
+    return seen === undefined ? [] : IN_FACE[what](linedFace(seen, { skip, every, first }));
+  });
   if (dashes === null) return paths;
   return paths.flatMap(({ points, closed }) =>
     points.flatMap((point, at) => {

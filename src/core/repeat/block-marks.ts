@@ -2,6 +2,7 @@ import type { Point } from '../exact/plane.ts';
 import { shiftBy } from '../shape/contour.ts';
 import { moveFade } from '../shape/fade-way.ts';
 import { moveFigure } from '../shape/figure.ts';
+import { withCorners } from '../shape/inset.ts';
 import { movePicture } from '../shape/picture.ts';
 import type { Place } from '../shape/places.ts';
 import type { Mark, PlacedFigure, TorusShape } from '../shape/shape.ts';
@@ -61,13 +62,9 @@ function blockShape(shape: TorusShape, block: Block): TorusShape {
         ),
       };
     case 'cut':
+      return { ...shape, parts: copies(block, (move) => shape.parts.map((part) => withCorners(part, move))) };
     case 'frames':
-      return {
-        ...shape,
-        parts: copies(block, (move) =>
-          shape.parts.map((part) => ({ ...part, corners: part.corners.map(move) })),
-        ),
-      };
+      return { ...shape, parts: copies(block, (move) => shape.parts.map((part) => withCorners(part, move))) };
     default:
       return shape satisfies never;
   }

@@ -41,10 +41,7 @@ export function figureInRepeat(shape: TorusShape, pitch: Place): Figure {
     case 'frames':
       return inRepeat(
         shape.parts.map((part): Figure => {
-          const outer: Figure = {
-            kind: 'outline',
-            contours: [polyline(placesOf(part.corners, pitch), true)],
-          };
+          const outer = insetFigure({ corners: part.corners, ...part.outer }, pitch);
           return { kind: 'cut', parts: [outer, insetFigure(part, pitch)] };
         }),
         pitch,

@@ -1,5 +1,7 @@
 import type { Point } from '../exact/plane.ts';
+import { add, compare, type Rational, rational, subtract } from '../exact/rational.ts';
 import { areaOfPlaces, type Place, placesOf } from './places.ts';
+import type { Frame, Inset } from './shape.ts';
 
 /**
  * The inset of a convex polygon: all of it that is at least a distance from every side.
@@ -67,4 +69,16 @@ export function roundedInset(
     else tooLarge = tried;
   }
   return best;
+}
+
+/** A band as wide everywhere, inward from an inset; beside round corners it is round, as long as its width leaves any. */
+export function framed(corners: readonly Point[], outer: Frame['outer'], wide: Rational): Frame {
+  const isRound = compare(outer.corner, wide) > 0;
+  const corner = isRound ? subtract(outer.corner, wide) : rational(0);
+  return { corners, by: add(outer.by, wide), corner, outer };
+}
+
+/** An inset, or a band inside one, whose polygon lies elsewhere. */
+export function withCorners<Part extends Inset>(part: Part, move: (corner: Point) => Point): Part {
+  return { ...part, corners: part.corners.map(move) };
 }

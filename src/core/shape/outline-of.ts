@@ -1,13 +1,11 @@
-import { rational, toNumber } from '../exact/rational.ts';
+import { toNumber } from '../exact/rational.ts';
 import { flattenTo } from './flatten.ts';
 import type { Grid } from './grid.ts';
 import { roundedInset } from './inset.ts';
 import type { Place } from './places.ts';
-import type { Inset, TorusShape } from './shape.ts';
+import type { Frame, Inset, TorusShape } from './shape.ts';
 import { strokeOutline } from './stroke-outline.ts';
 import { traceInset } from './trace.ts';
-
-const ZERO = rational(0);
 
 /** A shape in subpixels: what lies inside some polygons, or everything but that. */
 export interface Outline {
@@ -31,10 +29,10 @@ export function outlineOf(shape: TorusShape, grid: Grid): Outline {
   }
 }
 
-/** A polygon, and its inset the other way round, so that what is covered is the band between them. */
-function frameOutline(part: Inset, grid: Grid): readonly (readonly Place[])[] {
+/** An inset, and the smaller one the other way round, so that what is covered is the band between them. */
+function frameOutline(part: Frame, grid: Grid): readonly (readonly Place[])[] {
   const inner = insetOutline(part, grid).map((places) => [...places].reverse());
-  return [...insetOutline({ ...part, by: ZERO, corner: ZERO }, grid), ...inner];
+  return [...insetOutline({ corners: part.corners, ...part.outer }, grid), ...inner];
 }
 
 function insetOutline({ corners, by, corner }: Inset, grid: Grid): readonly (readonly Place[])[] {

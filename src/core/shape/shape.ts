@@ -36,10 +36,16 @@ export interface Cut {
   readonly parts: readonly Inset[];
 }
 
-/** Bands inside the edges of polygons that do not overlap: what lies between each and its inset. */
+/** A band inside the edge of a polygon: what lies between an inset and one that is smaller. */
+export interface Frame extends Inset {
+  /** The larger inset; its corners are those of the smaller one. */
+  readonly outer: Omit<Inset, 'corners'>;
+}
+
+/** Bands inside the edges of polygons that do not overlap. */
 export interface Frames {
   readonly kind: 'frames';
-  readonly parts: readonly Inset[];
+  readonly parts: readonly Frame[];
 }
 
 /** A figure in millimetres from the lower left of the repeat. Its copies in other repeats lie over or under it by row. */

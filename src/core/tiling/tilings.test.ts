@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cellArea } from '../exact/lattice.ts';
 import { divide, rational } from '../exact/rational.ts';
-import { divideSurds } from '../exact/surd.ts';
+import { divideSurds, surd, surdToNumber } from '../exact/surd.ts';
 import { surdText } from '../exact/surd-text.ts';
 import { checkPartition, edgeName, faceArea } from '../faces/check-partition.ts';
+import type { FaceRing } from '../faces/rings.ts';
 import { foldTiling } from '../faces/torus.ts';
 import { configurations } from './around-vertex.ts';
 import { byDirection, byFace, byNeighbours, bySides } from './colourings.ts';
@@ -197,9 +198,9 @@ describe('colours by neighbours in large cells', () => {
 
 describe('rings in faces', () => {
   const rings = [
-    { share: rational(1), shade: 3 },
-    { share: rational(3, 4), shade: undefined },
-    { share: rational(1, 3), shade: 4 },
+    { start: { share: rational(1) }, shade: 3 },
+    { start: { share: rational(3, 4) }, shade: undefined },
+    { start: { share: rational(1, 3) }, shade: 4 },
   ];
 
   it('cover every face once, whatever tiling it is', () => {
@@ -209,14 +210,14 @@ describe('rings in faces', () => {
       rhombus(rational(3), rational(4)),
     ]) {
       const tiling = buildTiling(form);
-      const partition = partitionOf(layUpright(tiling, bySides(tiling)), SHADES, rings);
+      const partition = partitionOf(layUpright(tiling, bySides(tiling)), SHADES, { rings });
       expect(checkPartition(partition).closed).toBe(true);
     }
   });
 
   it('have the shares of the face that their sizes say', () => {
     const tiling = buildTiling(ARCHIMEDEAN['4.4.4.4']);
-    const partition = partitionOf(layUpright(tiling, byFace(tiling)), SHADES, rings);
+    const partition = partitionOf(layUpright(tiling, byFace(tiling)), SHADES, { rings });
     const area = (shade: number) =>
       partition.faces
         .filter((face) => face.fill.shade === shade)
@@ -225,6 +226,49 @@ describe('rings in faces', () => {
     expect(area(3)).toEqual(Array(4).fill('7/64'));
     expect(area(0)).toEqual(Array(4).fill('65/576'));
     expect(area(4)).toEqual(['1/9']);
+  });
+
+  it('are measured from what gaps leave, by shares and by lengths', () => {
+    const tiling = buildTiling(ARCHIMEDEAN['4.4.4.4']);
+    const inside = [
+      { start: { inside: surd(rational(1, 10)) }, shade: 3 },
+      { start: { inside: surd(rational(1, 5)) }, shade: 4 },
+    ];
+    const gap = surd(rational(1, 10));
+    const areas = (of: readonly FaceRing[]) => {
+      const partition = partitionOf(layUpright(tiling, byFace(tiling)), SHADES, { rings: of, gap });
+      expect(checkPartition(partition).closed).toBe(true);
+      return [0, 3, 4].map((shade) =>
+        partition.faces
+          .filter((face) => face.fill.shade === shade)
+          .reduce((sum, face) => sum + surdToNumber(faceArea(partition, face)), 0),
+      );
+    };
+    // A square of 1 is seen 0.8 wide; inside 0.1 of that 0.6, inside 0.2 of it 0.4.
+    expect(areas(inside)[1]).toBeCloseTo(0.36 - 0.16, 12);
+    expect(areas(inside)[2]).toBeCloseTo(0.16, 12);
+    expect(areas([{ start: { share: rational(1, 2) }, shade: 4 }])[2]).toBeCloseTo(0.16, 12);
+    // Too small for a ring to begin, a face has none; one that does not lie inside the other is told.
+    expect(areas([{ start: { inside: surd(1) }, shade: 4 }])[2]).toBe(0);
+    const across = [{ start: { share: rational(1, 4) }, shade: 3 }, inside[0]!];
+    expect(() => areas(across)).toThrow('tiling/ring-outside');
+  });
+
+  it('by lengths cover faces of any shape once, and what is narrower wholly', () => {
+    for (const form of [
+      ARCHIMEDEAN['3.12.12'],
+      bricks(rational(1, 2), rational(1, 3)),
+      rhombus(rational(3), rational(4)),
+    ]) {
+      const tiling = buildTiling(form);
+      const wish = {
+        rings: [{ start: { inside: surd(rational(1, 10)) }, shade: 4 }],
+        gap: surd(rational(1, 10)),
+      };
+      const partition = partitionOf(layUpright(tiling, bySides(tiling)), SHADES, wish);
+      expect(checkPartition(partition).closed).toBe(true);
+      expect(partition.faces.some(({ fill }) => fill.shade === 4)).toBe(true);
+    }
   });
 
   it('count as faces, of which there are not too many', () => {

@@ -3,7 +3,9 @@ import { CoreError } from '../error.ts';
 import { type PlaneLattice, pointsIn, uprightRepeat } from '../exact/lattice.ts';
 import { addPoints, type Point, scalePoint } from '../exact/plane.ts';
 import { addSurds, type Surd, surd, ZERO_SURD } from '../exact/surd.ts';
+import { surdText } from '../exact/surd-text.ts';
 import { cornerAt } from '../faces/check-partition.ts';
+import { insetWays } from '../faces/inset-corners.ts';
 import type { Partition } from '../faces/partition.ts';
 import { type FaceRing, ringed } from '../faces/rings.ts';
 import { foldTiling } from '../faces/torus.ts';
@@ -90,20 +92,36 @@ function cornerPoints(lattice: PlaneLattice) {
   };
 }
 
+/** What is made of faces. */
+export interface FacesWish {
+  /** Inside every face. */
+  readonly rings?: readonly FaceRing[];
+  /** How far gaps make every face smaller, in the tiling's unit. */
+  readonly gap?: Surd | undefined;
+  /** Of what is left inside the rings; left out, its shade. */
+  readonly fillOf?: ((corners: readonly Point[], shade: number) => Fill) | undefined;
+}
+
 /**
  * A laid tiling as a partition.
  * @param shades  those that the faces' shades count, from 0
- * @param rings   inside every face
- * @param fillOf  of what is left inside the rings; left out, its shade
+ * @throws CoreError as `ringed`
  */
 export function partitionOf(
-  { width, height, faces }: LaidTiling,
+  laid: LaidTiling,
   shades: readonly Shade[],
-  rings: readonly FaceRing[] = [],
-  fillOf?: (corners: readonly Point[], shade: number) => Fill,
+  { rings = [], gap, fillOf }: FacesWish = {},
 ): Partition {
+  const { width, height, faces } = laid;
+  const insetOf = insetsOf(laid);
   const parts = faces.flatMap((face) => {
-    const all = ringed(face, rings);
+    const seen = gap === undefined || rings.length === 0 ? face.corners : insetOf(face, gap);
+    // A face that is all gap has nothing to be seen.
+    if (seen === undefined) return [{ ...face, innermost: true }];
+    const all = ringed(
+      { ...face, seen, insetOf: (by) => insetOf(face, gap === undefined ? by : addSurds(gap, by)) },
+      rings,
+    );
     return all.map((part, at) => ({ ...part, innermost: at === all.length - 1 }));
   });
   const torus = foldTiling({
@@ -120,6 +138,22 @@ export function partitionOf(
       const points = corners.map((corner) => cornerAt(torus, corner));
       return { corners, fill: fillOf(points, shade) };
     }),
+  };
+}
+
+/**
+ * Tells what of a laid face lies inside a distance from its sides, a point a corner; undefined where nothing does. Faces
+ * that are the same but for where they lie are made smaller once.
+ */
+export function insetsOf({
+  faces,
+}: LaidTiling): (face: LaidFace, distance: Surd) => readonly Point[] | undefined {
+  const known = new Map<string, readonly Point[] | undefined>();
+  const first = new Map(faces.map((face) => [face.face, face]));
+  return ({ face, corners }, distance) => {
+    const name = `${face} ${surdText(distance)}`;
+    if (!known.has(name)) known.set(name, insetWays(first.get(face)!.corners, distance));
+    return known.get(name)?.map((way, at) => addPoints(corners[at]!, way));
   };
 }
 

@@ -26,6 +26,8 @@ export const TILINGS = {
   'growth/gaps': ({ open }) => growthSentence({ kind: 'gaps', open: Number(open) / 100 }),
   'tiling/ring': ({ text, before, behind }) =>
     `A ring lies between its neighbours, from ${behind} to ${before}, got ${text}.`,
+  'tiling/ring-outside': ({ ring }) =>
+    `Ring ${ring} does not lie inside the one before it in every face. Begin it further inside.`,
   'tiling/size': ({ text, most }) => `A side or a repeat is at most ${most} m long, got ${text}.`,
   'tiling/neighbours': () =>
     'Six shades do not keep the neighbours of this tiling apart. Colour it another way.',

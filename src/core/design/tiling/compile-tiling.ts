@@ -2,21 +2,30 @@ import type { Shade } from '../../colour/shade.ts';
 import { CoreError } from '../../error.ts';
 import type { Point } from '../../exact/plane.ts';
 import { compare, type Rational, rational, toDecimal } from '../../exact/rational.ts';
-import { multiplySurds, nearFraction, type Surd, surdToNumber } from '../../exact/surd.ts';
+import {
+  divideSurds,
+  multiplySurds,
+  nearFraction,
+  ONE_SURD,
+  type Surd,
+  surd,
+  surdToNumber,
+} from '../../exact/surd.ts';
 import { fadeAcross } from '../../faces/fades.ts';
 import type { Partition } from '../../faces/partition.ts';
+import type { FaceRing } from '../../faces/rings.ts';
 import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Fill } from '../../shape/fill.ts';
 import { NO_PICTURES, type Pictures } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
-import { partitionOf } from '../../tiling/upright-partition.ts';
+import { insetsOf, partitionOf } from '../../tiling/upright-partition.ts';
 import { indexOf } from './index-of.ts';
 import { type ColouredTiling, layTiling } from './lay-tiling.ts';
-import { type MarksScale, marksOf } from './marks-of-tiling.ts';
+import { insetBy, type MarksScale, marksOf } from './marks-of-tiling.ts';
 import { pictureInFace } from './picture-in-face.ts';
 import { sideOf } from './side-of.ts';
 import { starMarks } from './star/star-marks.ts';
-import { parseShare } from './tiling-numbers.ts';
+import { parseRingStart } from './tiling-numbers.ts';
 import type { TilingSpec } from './tiling-schema.ts';
 
 /** @throws CoreError as `layTiling`, `compileLaid` */
@@ -43,16 +52,17 @@ export function compileLaid(
   const pitch = { x: multiplySurds(laid.width, one), y: multiplySurds(laid.height, one) };
   checkSize(pitch);
   const near = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
-  const rings = spec.rings.map(({ share, shade }) => ({
-    share: parseShare(share),
-    shade: shade === null ? undefined : indexOf(shade, shades),
-  }));
-  const base = partitionOf(
-    laid,
-    laid.shades,
-    rings,
-    fillOf(spec, { shades: laid.shades, pitch: near, pictures }),
-  );
+  const inUnits = (length: Rational) => divideSurds(surd(length), one);
+  const rings = spec.rings.map(({ share, shade }): FaceRing => {
+    const start = parseRingStart(share, pixel);
+    return {
+      start: 'inside' in start ? { inside: inUnits(start.inside) } : start,
+      shade: shade === null ? undefined : indexOf(shade, shades),
+    };
+  });
+  const gap = spec.gaps === null ? undefined : inUnits(insetBy(spec.gaps, pixel).by);
+  const fillIn = fillOf(spec, { shades: laid.shades, pitch: near, pictures });
+  const base = partitionOf(laid, laid.shades, { rings, gap, fillOf: fillIn });
   const zero = rational(0);
   const whole = rational(1);
   return {
@@ -63,7 +73,7 @@ export function compileLaid(
     repeat: { width: whole, height: whole },
     pitch,
     grid: { step: 'mm' },
-    content: withMarks(spec, laid, base, { pitch: near, pixel, one }),
+    content: withMarks(spec, laid, base, { pitch: near, pixel, one, gap }),
   };
 }
 
@@ -92,13 +102,27 @@ function withMarks(
   spec: TilingSpec,
   laid: ColouredTiling,
   base: Partition,
-  scale: MarksScale & { readonly one: Surd },
+  { gap, ...scale }: MarksScale & { readonly one: Surd; readonly gap: Surd | undefined },
 ): Partition | Marks {
   const { gaps, lines, letters, star } = spec;
   if (gaps === null && lines.length === 0 && letters === null && star === null) return base;
   const faces = spec.rings.length === 0 ? base : partitionOf(laid, laid.shades);
   const stars = star === null ? [] : starMarks(star, { laid, shades: laid.shades, ...scale });
-  return { kind: 'marks', base, marks: marksOf(spec, faces, laid.shades, { ...scale, stars }) };
+  const seenOf = gap === undefined ? undefined : seenInRepeats(laid, gap);
+  const room = { ...scale, stars, ...(seenOf && { seenOf }) };
+  return { kind: 'marks', base, marks: marksOf(spec, faces, laid.shades, room) };
+}
+
+/** The corners of what a gap leaves of laid faces, in repeats; undefined where it leaves nothing. */
+function seenInRepeats(laid: ColouredTiling, gap: Surd): (face: number) => readonly Point[] | undefined {
+  const insetOf = insetsOf(laid);
+  const across = divideSurds(ONE_SURD, laid.width);
+  const up = divideSurds(ONE_SURD, laid.height);
+  return (face) =>
+    insetOf(laid.faces[face]!, gap)?.map(({ x, y }) => ({
+      x: multiplySurds(x, across),
+      y: multiplySurds(y, up),
+    }));
 }
 
 /** Longest side of a repeat, in millimetres. */

@@ -4,7 +4,7 @@ import type { Point } from '../../exact/plane.ts';
 import { type Rational, rational, toNumber } from '../../exact/rational.ts';
 import { cornerAt, type TorusFaces } from '../../faces/check-partition.ts';
 import { faceLines } from '../../faces/face-lines.ts';
-import { insetPolygon } from '../../shape/inset.ts';
+import { framed, insetPolygon } from '../../shape/inset.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark } from '../../shape/shape.ts';
 import { indexOf } from './index-of.ts';
@@ -26,7 +26,7 @@ export function marksOf(
   return [
     ...(gaps === null ? [] : [gapsMark(gaps, faces, shades, scale)]),
     ...scale.stars,
-    ...lines.map((each) => linesMark(each, faces, shades, scale)),
+    ...lines.map((each) => linesMark(each, faces, shades, { ...scale, gaps })),
     ...(letters === null ? [] : lettersInFaces(letters, faces, shades, scale)),
   ];
 }
@@ -37,6 +37,8 @@ export interface MarksScale {
   readonly pitch: Place;
   /** Millimetres of a pixel. */
   readonly pixel: Rational;
+  /** The corners of what gaps leave of a face, by its number, in repeats; undefined where there are none. */
+  readonly seenOf?: (face: number) => readonly Point[] | undefined;
 }
 
 /** The corners of faces of so many sides, or of all. */
@@ -46,35 +48,49 @@ function facesOfKind(torus: TorusFaces, of: string | null): readonly (readonly P
     .map(({ corners }) => corners.map((each) => cornerAt(torus, each)));
 }
 
+interface LinesRoom extends MarksScale {
+  readonly gaps: TilingSpec['gaps'];
+}
+
 function linesMark(
   { what, of, dashes, skip, every, first, width, ends, shade }: LinesSpec,
   faces: TorusFaces,
   shades: readonly Shade[],
-  { pitch, pixel }: MarksScale,
+  { pitch, pixel, seenOf, gaps }: LinesRoom,
 ): Mark {
   const wide = parseSize(width, pixel);
   const index = indexOf(shade, shades);
   if (what === 'frames') {
-    const parts = facesOfKind(faces, of).map((corners) => ({ corners, by: wide, corner: rational(0) }));
+    const edge = gaps === null ? NO_GAP : insetBy(gaps, pixel);
+    const parts = facesOfKind(faces, of).map((corners) => framed(corners, edge, wide));
     return { shape: { kind: 'frames', parts }, shade: index };
   }
   const broken = dashes && { count: dashes.count, share: parseNarrow(dashes.share) };
-  const paths = faceLines(faces, { what, of, dashes: broken, skip, every, first }, pitch);
+  const wish = { what, of, dashes: broken, skip, every, first };
+  const paths = faceLines(faces, wish, { pitch, ...(seenOf && { seenOf }) });
   return { shape: { kind: 'stroke', paths, width: wide, ends }, shade: index };
+}
+
+type Gaps = NonNullable<TilingSpec['gaps']>;
+
+const NO_GAP = { by: rational(0), corner: rational(0) };
+
+/** How gaps make faces smaller, in millimetres. */
+export function insetBy({ by, corner }: Pick<Gaps, 'by' | 'corner'>, pixel: Rational) {
+  return { by: parseSize(by, pixel), corner: parseLengthOrNone(corner, pixel) };
 }
 
 /** All that is left when each face is made smaller. */
 function gapsMark(
-  { by, corner, shade }: NonNullable<TilingSpec['gaps']>,
+  gaps: Gaps,
   torus: TorusFaces,
   shades: readonly Shade[],
   { pitch, pixel }: MarksScale,
 ): Mark {
-  const distance = parseSize(by, pixel);
-  const round = parseLengthOrNone(corner, pixel);
+  const inset = insetBy(gaps, pixel);
   const faces = facesOfKind(torus, null);
-  const left = faces.some((corners) => insetPolygon(corners, pitch, toNumber(distance)).length > 0);
-  if (!left) throw new CoreError('tiling/vanished', { by });
-  const parts = faces.map((corners) => ({ corners, by: distance, corner: round }));
-  return { shape: { kind: 'cut', from: 'all', parts }, shade: indexOf(shade, shades) };
+  const left = faces.some((corners) => insetPolygon(corners, pitch, toNumber(inset.by)).length > 0);
+  if (!left) throw new CoreError('tiling/vanished', { by: gaps.by });
+  const parts = faces.map((corners) => ({ corners, ...inset }));
+  return { shape: { kind: 'cut', from: 'all', parts }, shade: indexOf(gaps.shade, shades) };
 }

@@ -42,6 +42,25 @@ export function parseSmall(text: string): Rational {
 /** Reads how large a ring is beside its face: above 0, at most 1. @throws CoreError "tiling/part" {text} */
 export const parseShare = parseSmall;
 
+/** Where a ring begins: by its size beside the face, or in millimetres inside its sides. */
+export type ParsedRingStart = { readonly share: Rational } | { readonly inside: Rational };
+
+/**
+ * Reads where a ring begins: "7/8" beside the face, or a length with its unit, such as "2 mm".
+ * @throws CoreError as `parseShare`, `parseSize`
+ */
+export function parseRingStart(text: string, pixel: Rational): ParsedRingStart {
+  return /[a-z"]\s*$/i.test(text) ? { inside: parseSize(text, pixel) } : { share: parseShare(text) };
+}
+
+/** Whether a ring lies inside another, as far as both are of one sort; what else is wrong is told where it is laid. */
+export function isRingWithin(text: string, outside: string, pixel: Rational): boolean {
+  const one = parseRingStart(text, pixel);
+  const other = parseRingStart(outside, pixel);
+  if ('share' in one) return !('share' in other) || compare(one.share, other.share) < 0;
+  return !('inside' in other) || compare(one.inside, other.inside) > 0;
+}
+
 /** Most rings in a face. */
 export const MAX_RINGS = 8;
 

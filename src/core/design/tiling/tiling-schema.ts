@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MAX_SHADES, SHADE_KEY } from '../../colour/shade.ts';
-import { compare, rational } from '../../exact/rational.ts';
+import { rational } from '../../exact/rational.ts';
 import { cleanText } from '../../formats/clean-text.ts';
 import { LETTER_FONT_KEYS } from '../../shape/letters/letters.ts';
 import { exactText } from '../exact-text.ts';
@@ -8,12 +8,14 @@ import { pictureSchema } from '../picture-schema.ts';
 import { formSchema } from './form-schema.ts';
 import { starSchema } from './star/star-schema.ts';
 import {
+  isRingWithin,
   MAX_RINGS,
   parseDiagonal,
   parseLengthOrNone,
   parseNarrow,
   parsePart,
   parseProportion,
+  parseRingStart,
   parseShare,
   parseSize,
 } from './tiling-numbers.ts';
@@ -23,6 +25,7 @@ const proportion = exactText(parseProportion);
 /** A document is right at any resolution: what a pixel measures is said beside it. */
 const SOME_PIXEL = rational(1, 10);
 const size = exactText((text) => parseSize(text, SOME_PIXEL));
+const ringStart = exactText((text) => parseRingStart(text, SOME_PIXEL));
 const sizeOrNone = exactText((text) => parseLengthOrNone(text, SOME_PIXEL));
 
 export const TILING_COLOURS = ['sides', 'directions', 'neighbours', 'faces', 'rows', 'hand'] as const;
@@ -147,13 +150,14 @@ export const tilingSchema = z.strictObject({
     })
     .nullable(),
   /**
-   * Rings inside every face, from the outermost: each begins where the face is so large beside its full size, and goes
-   * on to the next; in a shade, or null for the face's own. What lies outside the first has the face's own.
+   * Rings inside every face, from the outermost: each begins where the face is so large beside what gaps leave of it, or
+   * so far inside that, and goes on to the next; in a shade, or null for the face's own. What lies outside the first has
+   * the face's own.
    */
   rings: z
-    .array(z.strictObject({ share: exactText(parseShare), shade: shadeKey.nullable() }))
+    .array(z.strictObject({ share: ringStart, shade: shadeKey.nullable() }))
     .max(MAX_RINGS)
-    .refine((rings) => rings.every(({ share }, at) => at === 0 || isSmaller(share, rings[at - 1]!.share))),
+    .refine((rings) => rings.every(({ share }, at) => at === 0 || isWithin(share, rings[at - 1]!.share))),
   fade: fadeSchema.nullable(),
   /** A picture in faces, of those of so many sides or of all; upright, or turned with each face's first side. */
   picture: z.strictObject({ picture: pictureSchema, turned: z.boolean(), of: faceSides }).nullable(),
@@ -165,9 +169,9 @@ export const tilingSchema = z.strictObject({
   letters: lettersSchema.nullable(),
 });
 
-function isSmaller(share: string, than: string): boolean {
+function isWithin(start: string, outside: string): boolean {
   try {
-    return compare(parseShare(share), parseShare(than)) < 0;
+    return isRingWithin(start, outside, SOME_PIXEL);
   } catch {
     return false;
   }

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rational } from '../../exact/rational.ts';
-import { root, surd } from '../../exact/surd.ts';
+import { root, surd, surdToNumber } from '../../exact/surd.ts';
 import { surdText } from '../../exact/surd-text.ts';
 import { unitToSvg } from '../../formats/svg/unit-svg.ts';
 import { paintRoll } from '../../paint/paint-roll.ts';
+import { paintTile } from '../../paint/painting.ts';
+import { type Place, placesOf } from '../../shape/places.ts';
 import { checkDesign } from '../check-design.ts';
 import { compile } from '../compile-design.ts';
 import type { TilingDesign } from '../design-schema.ts';
@@ -189,5 +191,70 @@ describe('the proof of a tiling', () => {
     expect(faces).toBe(14);
     // Half the size is a quarter of the area.
     expect(shares.find(({ shade }) => shade.key === 'C')!.share).toEqual(surd(rational(1, 4)));
+  });
+});
+
+describe('what is drawn within faces that gaps make smaller', () => {
+  const FLAT = Math.sqrt(75);
+  const hexagons = (more: Partial<TilingDesign['construction']>) => {
+    const design = tiling({ kind: 'regular', name: '6.6.6' }, { size: '10mm', resolution: '254' });
+    const gaps = { by: '1mm', corner: '0', shade: 'B' };
+    return { ...design, construction: { ...design.construction, faces: ['A'], gaps, ...more } };
+  };
+  /** The part of a tile's pixels that has a shade, those on edges by their shares in green. */
+  const painted = (design: TilingDesign) => {
+    const unit = compile(design);
+    const bytes = paintTile(unit, { width: 600, height: 1039 });
+    const share = (hex: string) => {
+      const wanted = hex.match(/\w\w/g)!.map((each) => Number.parseInt(each, 16));
+      let count = 0;
+      for (let at = 0; at < bytes.length; at += 4)
+        if (wanted.every((byte, channel) => bytes[at + channel] === byte)) count += 1;
+      return count / (bytes.length / 4);
+    };
+    return { face: share(SHADES[0]!.hex), gap: share(SHADES[1]!.hex), red: share(SHADES[2]!.hex) };
+  };
+  const ring = {
+    what: 'frames',
+    of: null,
+    width: '1mm',
+    shade: 'C',
+    ends: 'round',
+    dashes: null,
+    skip: 1,
+    every: 1,
+    first: 0,
+  } as const;
+
+  it('is a ring beside the gap and not in it', () => {
+    const { face, gap, red } = painted(hexagons({ lines: [ring] }));
+    // Hexagons 2 √75 mm across their flats, 1 mm smaller all round, and a ring of 1 mm in them.
+    expect(gap).toBeCloseTo(1 - ((FLAT - 1) / FLAT) ** 2, 1);
+    expect(red).toBeCloseTo(((FLAT - 1) ** 2 - (FLAT - 2) ** 2) / FLAT ** 2, 1);
+    expect(face).toBeCloseTo(((FLAT - 2) / FLAT) ** 2, 1);
+  });
+
+  it('is the same ring, by a length and by lines', () => {
+    const rings = [
+      { share: '1', shade: 'C' },
+      { share: '1 mm', shade: null },
+    ];
+    const [one, other] = [painted(hexagons({ rings })), painted(hexagons({ lines: [ring] }))];
+    for (const key of ['face', 'gap', 'red'] as const) expect(one[key]).toBeCloseTo(other[key], 2);
+  });
+
+  it('are spokes that end where the face does', () => {
+    const spokes = { ...ring, what: 'spokes', ends: 'flat' } as const;
+    const unit = compile(hexagons({ lines: [spokes] }));
+    if (unit.content.kind !== 'marks') throw new Error('expected marks');
+    const [, lines] = unit.content.marks;
+    if (lines?.shape.kind !== 'stroke') throw new Error('expected lines');
+    const pitch = { x: surdToNumber(unit.pitch.x), y: surdToNumber(unit.pitch.y) };
+    const lengths = lines.shape.paths.map(({ points }) => {
+      const [from, to] = placesOf(points, pitch) as [Place, Place];
+      return Math.hypot(to.x - from.x, to.y - from.y);
+    });
+    expect(lengths.length).toBeGreaterThan(5);
+    for (const length of lengths) expect(length).toBeCloseTo(10 - 2 / Math.sqrt(3), 9);
   });
 });

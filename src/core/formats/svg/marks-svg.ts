@@ -1,4 +1,4 @@
-import { rational, toNumber } from '../../exact/rational.ts';
+import { toNumber } from '../../exact/rational.ts';
 import { roundedInset } from '../../shape/inset.ts';
 import { SHARPEST } from '../../shape/line-joins.ts';
 import { type Place, placesOf } from '../../shape/places.ts';
@@ -55,11 +55,10 @@ function drawCut({ parts }: Cut, hex: string, room: Room): DrawnPath {
   return filled(hex, [box, ...holes], true);
 }
 
-/** Each polygon, and its inset as a hole in it. */
+/** Each inset, and the smaller one as a hole in it. */
 function drawFrames({ parts }: Frames, hex: string, room: Room): DrawnPath {
-  const zero = rational(0);
   const paths = parts.flatMap((part) => [
-    ...insetPaths({ ...part, by: zero, corner: zero }, room),
+    ...insetPaths({ corners: part.corners, ...part.outer }, room),
     ...insetPaths(part, room),
   ]);
   return filled(hex, paths, true);

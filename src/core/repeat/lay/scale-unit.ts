@@ -1,11 +1,12 @@
 import { scalePoint } from '../../exact/plane.ts';
-import { multiply, type Rational } from '../../exact/rational.ts';
+import { multiply, type Rational, subtract } from '../../exact/rational.ts';
 import { multiplySurds, nearFraction, type Surd, surdToNumber } from '../../exact/surd.ts';
 import type { FadeWay } from '../../shape/fade-way.ts';
+import { framed } from '../../shape/inset.ts';
 import type { PicturePlace } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import { scaleFigure } from '../../shape/scale-figure.ts';
-import type { Inset, Mark, Shape } from '../../shape/shape.ts';
+import type { Frame, Inset, Mark, Shape } from '../../shape/shape.ts';
 import type { Content, RepeatUnit } from '../repeat-unit.ts';
 
 /** How a pattern is made larger or smaller. */
@@ -75,12 +76,19 @@ function scaledShape(shape: Shape, { by, exact, lines }: NearScaling): Shape {
     case 'stroke':
       return lines ? { ...shape, width: multiply(shape.width, exact) } : shape;
     case 'frames':
-      return lines ? { ...shape, parts: shape.parts.map((part) => scaledInset(part, exact)) } : shape;
+      return { ...shape, parts: shape.parts.map((part) => scaledFrame(part, exact, lines)) };
     case 'cut':
       return { ...shape, parts: shape.parts.map((part) => scaledInset(part, exact)) };
     default:
       return shape satisfies never;
   }
+}
+
+/** A band with the whole; where lines keep their width it keeps that, beside an edge that is scaled. */
+function scaledFrame({ outer, ...inner }: Frame, factor: Rational, lines: boolean): Frame {
+  const edge = { by: multiply(outer.by, factor), corner: multiply(outer.corner, factor) };
+  if (lines) return { ...scaledInset(inner, factor), outer: edge };
+  return framed(inner.corners, edge, subtract(inner.by, outer.by));
 }
 
 function scaledInset({ corners, by, corner }: Inset, factor: Rational): Inset {

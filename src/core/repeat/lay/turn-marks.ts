@@ -5,6 +5,7 @@ import { surdToNumber } from '../../exact/surd.ts';
 import type { Partition } from '../../faces/partition.ts';
 import { moveFade } from '../../shape/fade-way.ts';
 import { moveFigure } from '../../shape/figure.ts';
+import { withCorners } from '../../shape/inset.ts';
 import { movePicture } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark, PlacedFigure, TorusShape } from '../../shape/shape.ts';
@@ -105,11 +106,9 @@ function turnedShape(shape: TorusShape, { steps, lattice, map }: TurnRoom): Toru
         paths: all((move) => shape.paths.map((path) => ({ ...path, points: path.points.map(move) }))),
       };
     case 'cut':
+      return { ...shape, parts: all((move) => shape.parts.map((part) => withCorners(part, move))) };
     case 'frames':
-      return {
-        ...shape,
-        parts: all((move) => shape.parts.map((part) => ({ ...part, corners: part.corners.map(move) }))),
-      };
+      return { ...shape, parts: all((move) => shape.parts.map((part) => withCorners(part, move))) };
     default:
       return shape satisfies never;
   }

@@ -17,6 +17,7 @@ import { foldTiling } from '../../faces/torus.ts';
 import { shiftBy } from '../../shape/contour.ts';
 import { shiftFade } from '../../shape/fade-way.ts';
 import { moveFigure } from '../../shape/figure.ts';
+import { withCorners } from '../../shape/inset.ts';
 import { movePicture } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import type { Mark, Shape } from '../../shape/shape.ts';
@@ -158,11 +159,9 @@ function shiftedShape(shape: Shape, { inRepeats, millimetres }: Shift): Shape {
         paths: shape.paths.map((path) => ({ ...path, points: path.points.map(move) })),
       };
     case 'cut':
+      return { ...shape, parts: shape.parts.map((part) => withCorners(part, move)) };
     case 'frames':
-      return {
-        ...shape,
-        parts: shape.parts.map((part) => ({ ...part, corners: part.corners.map(move) })),
-      };
+      return { ...shape, parts: shape.parts.map((part) => withCorners(part, move)) };
     default:
       return shape satisfies never;
   }
