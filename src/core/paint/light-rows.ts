@@ -122,14 +122,15 @@ export function level(light: number): number {
   return Math.min(LINEAR_ONE, Math.floor(light + 0.5));
 }
 
-/** What is not clear shows its own light, unmixed, as opaque as it covers. */
+/** What is not clear shows its own light, unmixed, as opaque as it covers; what is clear has no colour. */
 function packClear(line: Float64Array, pixels: Uint32Array, byteOf: Uint8Array): void {
   const bytes = new Uint8Array(pixels.buffer, pixels.byteOffset, pixels.byteLength);
   for (let at = 0; at < line.length; at += CHANNELS) {
     const cover = line[at + 3]! / LINEAR_ONE;
+    const alpha = Math.round(255 * cover);
     for (let channel = 0; channel < 3; channel += 1) {
-      bytes[at + channel] = byteOf[level(cover > 0 ? line[at + channel]! / cover : 0)]!;
+      bytes[at + channel] = alpha > 0 ? byteOf[level(line[at + channel]! / cover)]! : 0;
     }
-    bytes[at + 3] = Math.round(255 * cover);
+    bytes[at + 3] = alpha;
   }
 }

@@ -30,10 +30,7 @@ export function paintMotions(unit: RepeatUnit, { tile, motions }: GridMotions): 
         const toY = modulo(first.y + x * across.y + y * up.y, height);
         const one = ((height - 1 - y) * width + x) * 4;
         const other = ((height - 1 - toY) * width + toX) * 4;
-        for (let part = 0; part < 4; part += 1) {
-          const gap = Math.abs(bytes[one + part]! - bytes[other + part]!);
-          if (gap > ROUNDING) differingBytes += 1;
-        }
+        differingBytes += differing(bytes, one, other);
       }
     }
   }
@@ -44,4 +41,16 @@ export function paintMotions(unit: RepeatUnit, { tile, motions }: GridMotions): 
     comparedBytes: bytes.length * motions.length,
     differingBytes,
   };
+}
+
+/** How many of the bytes of two pixels differ by more than rounding; a colour counts as far as it covers. */
+function differing(bytes: Uint8Array, one: number, other: number): number {
+  const cover = bytes[one + 3]! / 255;
+  const otherCover = bytes[other + 3]! / 255;
+  let count = Math.abs(bytes[one + 3]! - bytes[other + 3]!) > ROUNDING ? 1 : 0;
+  for (let part = 0; part < 3; part += 1) {
+    const gap = Math.abs(bytes[one + part]! * cover - bytes[other + part]! * otherCover);
+    if (gap > ROUNDING) count += 1;
+  }
+  return count;
 }

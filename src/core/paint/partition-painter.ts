@@ -111,11 +111,16 @@ function resolveClear({ start, row }: RowLight, line: Uint32Array, byteOf: Uint8
       line[x] = line[x - 1]!;
       continue;
     }
+    const alpha = Math.round((255 * cover) / (LINEAR_ONE * WHOLE));
+    if (alpha === 0) {
+      line[x] = 0;
+      continue;
+    }
     const whole = Math.max(1, cover / LINEAR_ONE);
     bytes[at] = byteOf[Math.floor((2 * red + whole) / (2 * whole))]!;
     bytes[at + 1] = byteOf[Math.floor((2 * green + whole) / (2 * whole))]!;
     bytes[at + 2] = byteOf[Math.floor((2 * blue + whole) / (2 * whole))]!;
-    bytes[at + 3] = Math.round((255 * cover) / (LINEAR_ONE * WHOLE));
+    bytes[at + 3] = alpha;
   }
   emptyRow(row);
 }

@@ -1,4 +1,3 @@
-import { Clipper64, ClipType, FillRule, type Paths64 } from 'clipper2-ts';
 import { surdToNumber } from '../../exact/surd.ts';
 import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Figure } from '../../shape/figure.ts';
@@ -7,14 +6,11 @@ import type { PicturePlace } from '../../shape/picture.ts';
 import type { Place } from '../../shape/places.ts';
 import { resolveFigure } from '../../shape/resolve-figure.ts';
 import type { Mark, PlacedFigure } from '../../shape/shape.ts';
-import { areaOfPaths, fineGrid, seenRegions } from './seen-regions.ts';
-import { type MayBeKept, mayBeKept } from './sight-samples.ts';
+import { copiesFromTop, fineGrid, type SeenShade } from './seen-regions.ts';
+import { carriedBy, type PaintedCopy } from './sight-samples.ts';
 
 /** Parts of the longer side of a repeat that what is seen is rounded to. */
 const PARTS = 2 ** 20;
-
-/** Parts of the grid by which chords may lie beside a curve, so that an edge may lie elsewhere where they begin elsewhere. */
-const EDGE = 4;
 
 /** A figure as far as it is told apart from others: what it is painted with, and where it lies, in millimetres. */
 interface SeenFigure {
@@ -101,108 +97,63 @@ function paintOf({ shade, fade, picture, soft }: Mark, { base }: Marks): string 
   return [hexes.join(), picture?.name ?? '', soft?.deviation ?? '', soft?.strength ?? ''].join(' ');
 }
 
-/** Paths of one repeat that look alike, and how long their edges are. */
-interface Sheet {
-  readonly paths: Paths64;
-  readonly area: number;
-  readonly edges: number;
-  readonly mayBeKept: MayBeKept;
-}
-
-/** Most corners of all that is seen. */
+/** Most corners of all copies. */
 const MOST_CORNERS = 60_000;
-
-/** Most repeats to each side that a repeat may be carried over. */
-const MOST_REPEATS = 12;
 
 /** @returns undefined where there is too much to be looked at */
 export function sightOf(unit: RepeatUnit<Marks>): ClothSight | undefined {
   const grid = gridOf(unit);
   const sheets = sheetsOf(unit, grid);
-  const corners = sheets.reduce((sum, { paths }) => sum + paths.flat().length, 0);
-  const reach = Math.ceil(Math.hypot(grid.width, grid.height) / Math.min(grid.width, grid.height)) + 1;
-  if (corners > MOST_CORNERS || reach > MOST_REPEATS) return undefined;
+  if (cornersOf(sheets.flat()) > MOST_CORNERS) return undefined;
   const ways = waysOf(unit);
+  const carried = sheets.map((copies) => carriedBy(copies, grid));
+  const { scale, height } = grid;
   return {
-    isKeptBy: (map) =>
-      ways.every((way) => isAmong(way, ways, map, grid.pitch)) &&
-      sheets.every((sheet) => isKept(sheet, map, { grid, reach })),
+    isKeptBy: (map) => {
+      const inParts = ({ x, y }: Place): Place => {
+        const to = map({ x: x / scale.x, y: (height - y) / scale.y });
+        return { x: to.x * scale.x, y: height - to.y * scale.y };
+      };
+      return (
+        ways.every((way) => isAmong(way, ways, map, grid.pitch)) &&
+        carried.every((isCarried) => isCarried(inParts))
+      );
+    },
   };
 }
 
-/** What is seen of each colour, and soft shadows, which colour what they lie on. */
-function sheetsOf(unit: RepeatUnit<Marks>, grid: Grid): readonly Sheet[] {
-  const { base, marks } = unit.content;
-  const seen = new Map<string, Paths64>();
-  const put = (name: string, paths: Paths64) => seen.set(name, [...(seen.get(name) ?? []), ...paths]);
-  for (const { paths, parts } of seenRegions(unit, grid)) {
-    const names = parts.map(({ shade }) => (typeof shade === 'number' ? base.shades[shade]!.hex : shade));
-    put(names.join(), paths);
-  }
-  for (const mark of marks) {
-    if (mark.shape.kind !== 'figure' || mark.soft === undefined) continue;
-    const copies = partsOf(mark.shape).flatMap((part) => copiesIn(resolveFigure(part, grid), grid));
-    put(`soft ${paintOf(mark, unit.content)}`, copies);
-  }
-  return [...seen.values()].map((paths) => sheetOf(within(paths, grid), grid));
-}
-
-function sheetOf(paths: Paths64, grid: Grid): Sheet {
-  const edges = paths.reduce(
-    (sum, path) =>
-      sum +
-      path.reduce((length, from, at) => {
-        const to = path[at + 1 < path.length ? at + 1 : 0]!;
-        return length + Math.hypot(to.x - from.x, to.y - from.y);
-      }, 0),
+function cornersOf(copies: readonly PaintedCopy[]): number {
+  return copies.reduce(
+    (sum, { polygons }) => sum + polygons.reduce((corners, { length }) => corners + length, 0),
     0,
   );
-  return { paths, area: areaOfPaths(paths), edges, mayBeKept: mayBeKept(paths, grid) };
 }
 
-interface CarryRoom {
-  readonly grid: Grid;
-  /** Repeats to each side that may be carried into the first. */
-  readonly reach: number;
-}
-
-/** Whether the map carries a sheet onto itself: as much of it lies on itself as it has, but for the rounding of its edges. */
-function isKept(
-  { paths, area, edges, mayBeKept: mayBe }: Sheet,
-  map: (place: Place) => Place,
-  { grid, reach }: CarryRoom,
-): boolean {
-  const { scale, width, height } = grid;
-  const at = ({ x, y }: Place): Place => {
-    const to = map({ x: x / scale.x, y: (height - y) / scale.y });
-    return { x: Math.round(to.x * scale.x), y: Math.round(height - to.y * scale.y) };
-  };
-  if (!mayBe(at)) return false;
-  const steps = Array.from({ length: 2 * reach + 1 }, (_, step) => step - reach);
-  const carried = steps.flatMap((i) =>
-    steps.flatMap((j) => {
-      const box = [0, 1].flatMap((x) => [0, 1].map((y) => at({ x: (i + x) * width, y: (j + y) * height })));
-      if (!touches(box, grid)) return [];
-      return paths.map((path) => path.map(({ x, y }) => at({ x: x + i * width, y: y + j * height })));
-    }),
-  );
-  const clipper = new Clipper64();
-  clipper.addSubject(paths);
-  clipper.addClip(carried);
-  const both: Paths64 = [];
-  clipper.execute(ClipType.Intersection, FillRule.NonZero, both);
-  return area - areaOfPaths(both) <= EDGE * edges;
-}
-
-/** Whether the box round some places comes into the repeat. */
-function touches(places: readonly Place[], { width, height }: Grid): boolean {
-  const xs = places.map(({ x }) => x);
-  const ys = places.map(({ y }) => y);
-  return Math.min(...xs) < width && Math.max(...xs) > 0 && Math.min(...ys) < height && Math.max(...ys) > 0;
+/** What covers, and each sort of soft shadow, which colours what it lies on. */
+function sheetsOf(unit: RepeatUnit<Marks>, grid: Grid): readonly (readonly PaintedCopy[])[] {
+  const { base, marks } = unit.content;
+  const nameOf = (shade: SeenShade) => (typeof shade === 'number' ? base.shades[shade]!.hex : shade);
+  const { fill } = base.faces[0]!;
+  const ground = nameOf(fill.kind === 'clear' ? 'clear' : fill.shade);
+  const covering = copiesFromTop(unit.content, grid).map(({ shades, polygons }) => {
+    const paint = shades.map(nameOf).join();
+    return { paint: paint === ground ? undefined : paint, polygons };
+  });
+  const soft = new Map<string, PaintedCopy[]>();
+  for (const mark of marks) {
+    if (mark.shape.kind !== 'figure' || mark.soft === undefined) continue;
+    const paint = `soft ${paintOf(mark, unit.content)}`;
+    const copies = partsOf(mark.shape).map((part) => ({
+      paint,
+      polygons: copiesIn(resolveFigure(part, grid), grid),
+    }));
+    soft.set(paint, [...(soft.get(paint) ?? []), ...copies]);
+  }
+  return [covering, ...soft.values()];
 }
 
 /** All copies of polygons that come into one repeat. */
-function copiesIn(polygons: readonly (readonly Place[])[], { width, height }: Grid): Paths64 {
+function copiesIn(polygons: readonly (readonly Place[])[], { width, height }: Grid) {
   return polygons.flatMap((polygon) => {
     const across = repeatsOver(
       polygon.map(({ x }) => x),
@@ -227,23 +178,6 @@ function repeatsOver(values: readonly number[], repeat: number): readonly number
   return Array.from({ length: last - first + 1 }, (_, at) => first + at);
 }
 
-/** What lies in one repeat, put together. */
-function within(paths: Paths64, { width, height }: Grid): Paths64 {
-  const clipper = new Clipper64();
-  clipper.addSubject(paths);
-  clipper.addClip([
-    [
-      { x: 0, y: 0 },
-      { x: width, y: 0 },
-      { x: width, y: height },
-      { x: 0, y: height },
-    ],
-  ]);
-  const made: Paths64 = [];
-  clipper.execute(ClipType.Intersection, FillRule.NonZero, made);
-  return made;
-}
-
 /** Where a fade or a picture lies: its places are to be carried onto those of another. */
 interface PaintWay {
   readonly name: string;
@@ -255,12 +189,12 @@ function waysOf({ content }: RepeatUnit<Marks>): readonly PaintWay[] {
     const name = paintOf(mark, content);
     const way = mark.fade?.way;
     const fade = way === undefined ? [] : way.kind === 'along' ? [way.from, way.to] : [way.middle];
-    const picture = mark.picture === undefined ? [] : cornersOf(mark.picture.place);
+    const picture = mark.picture === undefined ? [] : pictureCorners(mark.picture.place);
     return [fade, picture].filter(({ length }) => length > 0).map((places) => ({ name, places }));
   });
 }
 
-function cornersOf({ corner, across, down }: PicturePlace): readonly Place[] {
+function pictureCorners({ corner, across, down }: PicturePlace): readonly Place[] {
   return [corner, ...[across, down].map(({ x, y }) => ({ x: corner.x + x, y: corner.y + y }))];
 }
 

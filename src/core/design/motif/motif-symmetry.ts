@@ -34,7 +34,7 @@ const SAME = 1e-5;
  * The plane group of a motif, found by looking at the cloth and not from how it is laid: each linear map that keeps the
  * lattice, moved so that a figure of the rarest kind comes to lie where another of its kind does, or half a step of the
  * lattice further, is tried on what is seen.
- * What is smaller than some hundred-thousandths of a repeat is not told apart.
+ * What is smaller than a ten-thousandth of a repeat is not told apart.
  *
  * @returns undefined where nothing lies on the ground, or too much to be looked at
  */

@@ -66,7 +66,8 @@ export function areaOfPaths(paths: Paths64): number {
   return paths.reduce((sum, path) => sum + areaOfPlaces(path), 0);
 }
 
-function copiesFromTop({ marks, rows }: Marks, grid: Grid, over: Place) {
+/** Copies of what covers that come into a repeat and so far round it, in parts of the grid; the uppermost first. */
+export function copiesFromTop({ marks, rows }: Marks, grid: Grid, over: Place = { x: 0, y: 0 }) {
   const before = paintedBefore(rows);
   const copies = marks.flatMap(({ shape, shade, fade, picture, soft }, index) => {
     if (shape.kind !== 'figure' || soft !== undefined) return [];

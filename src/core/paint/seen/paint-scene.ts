@@ -94,7 +94,8 @@ function packRow(line: Float32Array, out: Uint8ClampedArray, start: number): voi
   for (let at = 0; at < line.length; at += SEEN_CHANNELS) {
     const opacity = line[at + 3]!;
     const to = start + at;
-    if (opacity === 0) {
+    // What rounds to clear has no colour; a half goes to the even number.
+    if (opacity * 255 <= 0.5) {
       out[to] = 0;
       out[to + 1] = 0;
       out[to + 2] = 0;
