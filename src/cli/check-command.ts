@@ -9,6 +9,7 @@ import { ppmText, sizeText } from '../wording/measures.ts';
 import {
   groupTest,
   hairlineTest,
+  joinTest,
   numbersTest,
   offerSentence,
   perThreadText,
@@ -46,7 +47,7 @@ function wordReport(design: Design, report: RepeatReport): string {
     size && `Size: ${sizeText(size, unit)}`,
     fit &&
       `Pixels at ${toDecimal(report.dpi, 3)} dpi: ${fit.width} × ${fit.height} (${ppmText(fit.errorX)}, ${ppmText(fit.errorY)})${inThreads(design) ? `, ${perThreadText(pixels)}` : ''}`,
-    ...[numbersTest, groupTest, seamTest, hairlineTest]
+    ...[numbersTest, groupTest, joinTest, seamTest, hairlineTest]
       .map((test) => test(report))
       .map((words) => words && `${words.meaning} ${words.details}`),
     ...report.offers.map((offer) => `Offer: ${offerSentence(offer)}`),

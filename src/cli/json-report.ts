@@ -5,12 +5,13 @@ import type { Design } from '../core/design/design-schema.ts';
 import { symmetryOf } from '../core/design/lay/lay-symmetry.ts';
 import { toNumber, toText } from '../core/exact/rational.ts';
 import type { RepeatReport } from '../core/repeat/check-repeat.ts';
+import { toMillionth } from '../core/units/to-millionth.ts';
 import { exactSideText } from '../wording/measures.ts';
 
 /** The report as docs/formats.md describes it. Exact numbers travel as text; ratios are also given as doubles. */
 export function jsonReport(
   design: Design,
-  { verdict, repeat, size, pixels, painted, laid, offers, dpi }: RepeatReport,
+  { verdict, repeat, size, pixels, painted, laid, joins, offers, dpi }: RepeatReport,
 ) {
   const { lay } = design;
   const fit = pixels.fits[0];
@@ -43,6 +44,12 @@ export function jsonReport(
     },
     group: laid?.found ?? symmetryOf(compile(design))?.group ?? null,
     ...kindFor(design.construction).reportOf?.(design),
+    joins: joins.joins.map(({ difference, at, ...join }) => ({
+      ...join,
+      difference: toMillionth(difference),
+      at: { x: toMillionth(at.x), y: toMillionth(at.y) },
+    })),
+    joinsClosed: joins.closed,
     painted: painted && {
       width: painted.width,
       height: painted.height,

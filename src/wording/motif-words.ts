@@ -161,3 +161,7 @@ export const READ_NUMBERS = {
 } as const satisfies Partial<
   Record<ShapeNumber | 'way' | 'share', (text: string, scale: MotifScale) => string>
 >;
+
+/** Said of a fade over all of a repeat. Aslant, it meets itself whatever it ends with. */
+export const FADE_AGAIN =
+  'It begins anew in each repeat: level or upright, and ending with the shade that it begins with, it shows no edge.';

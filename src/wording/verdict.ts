@@ -3,6 +3,7 @@ import { equals, toDecimal, toText } from '../core/exact/rational.ts';
 import type { OpenReason, RepeatReport, ThreadCut } from '../core/repeat/check-repeat.ts';
 import type { NumberProof } from '../core/repeat/close-numbers.ts';
 import type { FittingResolution } from '../core/repeat/fitting-resolutions.ts';
+import type { Join, JoinsClosed } from '../core/repeat/join.ts';
 import { groupText } from './group-words.ts';
 import { perMetreText, plural, sizeText } from './measures.ts';
 import { grouped } from './sentences.ts';
@@ -73,8 +74,8 @@ const PROOFS: { readonly [K in NumberProof['kind']]: ProofWords<Extract<NumberPr
     details: ({ vertices, edges, faces, loose, closed }) => {
       const sum = `${vertices} − ${edges} + ${faces} = ${vertices - edges + faces}`;
       return closed
-        ? `${plural(faces, 'face')} cover the repeat once; each of ${plural(edges, 'edge')} has a face on either side (${sum}).`
-        : `${plural(faces, 'face')} do not cover the repeat as they should; ${grouped(loose)} of ${plural(edges, 'edge')} lack a face on one side (${sum}).`;
+        ? `${plural(faces, 'face')} ${faces === 1 ? 'covers' : 'cover'} the repeat once; each of ${plural(edges, 'edge')} has a face on either side (${sum}).`
+        : `${plural(faces, 'face')} ${faces === 1 ? 'does' : 'do'} not cover the repeat as ${faces === 1 ? 'it' : 'they'} should; ${grouped(loose)} of ${plural(edges, 'edge')} lack a face on one side (${sum}).`;
     },
   },
   plies: {
@@ -129,14 +130,53 @@ export function lateSentence({ period, weave, repeat }: DirectionFacts, one: str
   return `The weave’s ${weave} do not fit into ${grouped(period)}: the cloth repeats only after ${grouped(repeat)} ${one}s, ${timesText(repeat / period)} as many.`;
 }
 
-/** Whether the painted repeat shows where it joins itself; undefined where nothing was painted. */
+/** Whether the repeat is painted the same wherever it begins; undefined where nothing was painted. */
 export function seamTest({ painted }: RepeatReport): TestWords | undefined {
   if (painted === null) return undefined;
   const { width, height, comparedBytes, differingBytes } = painted;
   return {
-    meaning: `Seam test: ${differingBytes === 0 ? 'no visible join.' : 'the join can be seen.'}`,
+    meaning: `Painting: ${differingBytes === 0 ? 'the same wherever the tile begins.' : 'it changes with where the tile begins.'}`,
     details: `Painted twice at ${width} × ${height} px, half a repeat apart, and rolled back: ${grouped(differingBytes)} of ${grouped(comparedBytes)} bytes differ.`,
   };
+}
+
+const OVER_WORDS: Readonly<Record<Join['over'], string>> = {
+  across: 'to the right',
+  up: 'upward',
+  aslant: 'aslant',
+};
+
+const CLOSED_WORDS: Readonly<Record<JoinsClosed, string>> = {
+  ended: 'let its fades end with the shade that they begin with',
+  mirrored: 'lay it mirrored both ways',
+};
+
+/** Whether fades and pictures meet themselves so that it is seen. */
+export function joinTest({
+  joins: { joins, closed },
+}: RepeatReport): TestWords & { readonly holds: boolean } {
+  const [largest, ...others] = joins;
+  if (largest === undefined) {
+    return {
+      holds: true,
+      meaning: 'Joins: none can be seen.',
+      details:
+        'No fade and no picture meets itself otherwise than it goes on. Edges that were typed are no joins.',
+    };
+  }
+  const { what, ply, difference, at, over } = largest;
+  const where = `${ply === undefined ? 'A' : `In ply ${ply}, a`} ${what} meets itself where it comes again ${OVER_WORDS[over]}: ΔE ${difference.toFixed(1)} by itself, at ${millimetres(at.x)}, ${millimetres(at.y)} mm.`;
+  const more = others.map(
+    (join) =>
+      `${join.ply === undefined ? '' : `Ply ${join.ply}, `}${join.what}, ${OVER_WORDS[join.over]}: ΔE ${join.difference.toFixed(1)}.`,
+  );
+  const mend =
+    closed.length === 0 ? [] : [`To leave none, ${closed.map((how) => CLOSED_WORDS[how]).join(', or ')}.`];
+  return { holds: false, meaning: 'Joins: one can be seen.', details: [where, ...more, ...mend].join(' ') };
+}
+
+function millimetres(value: number): string {
+  return String(Number(value.toFixed(2)));
 }
 
 /** Whether what is copied by a plane group has it; undefined where nothing is. */
@@ -146,7 +186,7 @@ export function groupTest({ laid }: RepeatReport): (TestWords & { readonly holds
   const isPainted = images === null || images.differingBytes === 0;
   const meaning =
     found === null
-      ? 'too much of it to be looked at.'
+      ? 'not looked for: there is nothing on it, or too much.'
       : found === asked
         ? `${groupText(found)}, as it was asked for.`
         : `${groupText(found)} is what is seen; ${asked} was asked for.`;

@@ -51,7 +51,7 @@ async function pliesOf(page: Page): Promise<readonly PlySpec[]> {
 async function expectRepeats(page: Page): Promise<void> {
   await step(page, 'Check');
   await expect(page.getByText('Numbers: the repeat closes exactly.')).toBeVisible();
-  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Painting: the same wherever the tile begins')).toBeVisible();
 }
 
 /** A tile of the design on the bench, four bytes a pixel. */

@@ -48,7 +48,7 @@ test('a picture is a piece of a motif: added, fitted, carried by its file, and r
   await expect(page.getByRole('textbox', { name: 'Height', exact: true })).toHaveValue('3');
   await page.keyboard.press('Escape');
   await step(page, 'Check');
-  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Painting: the same wherever the tile begins')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Motif' })).toContainText('Picture');
   const carried = await document(page);
   expect(Object.values(carried.pictures)).toMatchObject([{ type: 'image/png' }]);

@@ -87,7 +87,7 @@ test('45° closes in a square of a side in one click, exactly', async ({ page })
   await expect(bandsField(page)).toHaveValue('A12.7 C381/70 R127/70 C381/70');
   await step(page, 'Check');
   await expect(page.getByText(/4 faces cover the repeat once/)).toBeAttached();
-  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Painting: the same wherever the tile begins')).toBeVisible();
   await expect(page.getByRole('row', { name: /Green/ }).first()).toContainText('50.0 %');
 });
 

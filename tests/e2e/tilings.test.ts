@@ -34,7 +34,7 @@ test('a three-colour floor of hexagons goes from a typed size to a PNG that roll
   await step(page, 'Check');
   await page.getByText('Numbers: the repeat closes exactly').click();
   await expect(page.getByText(/6 faces cover the repeat once/)).toBeVisible();
-  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Painting: the same wherever the tile begins')).toBeVisible();
   await expect(page.getByText('Hairline test: nothing shows between faces')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('6.6.6');
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('p6mm, p3m1');
@@ -42,7 +42,7 @@ test('a three-colour floor of hexagons goes from a typed size to a PNG that roll
   // Hexagons repeat in 1 : √3: the best whole pixels are known, and taken with a click.
   await page.getByRole('button', { name: 'Use 780 × 1351' }).click();
   await expect(page.getByText('Painted twice at 780 × 1351 px')).toBeAttached();
-  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Painting: the same wherever the tile begins')).toBeVisible();
   await step(page, 'Send');
   await page.getByRole('textbox', { name: 'Resolution, pixels per inch' }).fill('60');
   const { bytes } = await take(page, () => page.getByRole('button', { name: 'Send the PNG' }).click());
@@ -81,7 +81,7 @@ test('a tiling is worked by its numbers, its dual, its turn and its shades', asy
   await page.getByLabel('Step of a row').fill('1/3');
   await page.getByLabel('Colour faces by').selectOption('neighbours');
   await step(page, 'Check');
-  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Painting: the same wherever the tile begins')).toBeVisible();
   await step(page, 'Build');
   await chooseTiling(page, 'Hexagons and triangles');
   await page.getByLabel('Dual tiling: middles of faces become corners').check();
@@ -149,7 +149,7 @@ test('a patch is grown by hand until it closes: 3.4.6.4', async ({ page }) => {
   await page.getByRole('radio', { name: 'The cloth' }).click();
   await clothShown(page);
   await step(page, 'Check');
-  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Painting: the same wherever the tile begins')).toBeVisible();
   await expect(measures).toContainText('Fitted');
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('6 − 12 + 6 = 0');
   await expect(page.getByRole('region', { name: 'Tiling' })).toContainText('p6mm');
@@ -179,7 +179,7 @@ test('faces are chosen on the cloth and coloured by hand', async ({ page }) => {
   await page.getByLabel('Cells across').fill('2');
   await saved(page);
   await step(page, 'Check');
-  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Painting: the same wherever the tile begins')).toBeVisible();
 });
 
 test('gaps and dashed lines lie over the faces, and are sent as a drawing and a table', async ({ page }) => {
@@ -201,7 +201,7 @@ test('gaps and dashed lines lie over the faces, and are sent as a drawing and a 
   await page.getByRole('radio', { name: 'Turned with each face' }).check();
   await saved(page);
   await step(page, 'Check');
-  await expect(page.getByText('Seam test: no visible join')).toBeVisible();
+  await expect(page.getByText('Painting: the same wherever the tile begins')).toBeVisible();
   await expect(page.getByText('what lies over them is not counted')).toBeVisible();
   await step(page, 'Send');
   await page.getByRole('radio', { name: 'SVG', exact: true }).click();

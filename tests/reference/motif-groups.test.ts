@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { compileUnit } from '../../src/core/design/compile-design.ts';
-import { motifSymmetry } from '../../src/core/design/motif/motif-symmetry.ts';
+import { motifSymmetry } from '../../src/core/design/motif/seen/motif-symmetry.ts';
 import { surdToNumber } from '../../src/core/exact/surd.ts';
 import { BOX_GROUPS, type BoxGroup, groupBlock } from '../../src/core/repeat/lay/group-blocks.ts';
 import type { PlaneGroup } from '../../src/core/tiling/plane-group.ts';

@@ -12,6 +12,7 @@ import {
   directionSentence,
   groupTest,
   hairlineTest,
+  joinTest,
   numbersTest,
   offerSentence,
   perThreadText,
@@ -62,6 +63,7 @@ function Proof({ design, report }: Checked) {
       <ul aria-busy={isDue} className="found m-0 flex list-none flex-col gap-2 p-0 text-[13px]">
         <Test holds={report.numbers.closed} words={numbersTest(report)} />
         <Test holds={groupTest(report)?.holds === true} words={groupTest(report)} />
+        <Test holds={joinTest(report).holds || undefined} words={joinTest(report)} />
         <Test holds={painted?.differingBytes === 0} words={seamTest(report)} />
         <Test holds={painted?.leakingPixels === 0} words={hairlineTest(report)} />
         {facts && (
@@ -148,7 +150,7 @@ const GROUND = {
 } as const;
 
 /** What a test found, its numbers folded away; nothing where it was not made. */
-function Test({ holds, words }: { holds: boolean; words: TestWords | undefined }) {
+function Test({ holds, words }: { holds: boolean | undefined; words: TestWords | undefined }) {
   if (words === undefined) return null;
   return (
     <Reason holds={holds}>

@@ -7,6 +7,7 @@ import { NumberField } from '../../kit/fields/number-field.tsx';
 import { ShadeSelect } from '../../kit/fields/shade-select.tsx';
 import { FoldOut } from '../../kit/fold-out.tsx';
 import { plural } from '../../wording/measures.ts';
+import { FADE_AGAIN } from '../../wording/motif-words.ts';
 import type { PlyPartProps } from './ply-part.tsx';
 import { putPly } from './put-plies.ts';
 
@@ -40,6 +41,7 @@ export function PlyShadesPart({ design, ply, at }: PlyPartProps) {
             resolve={(text) => toText(parseDegrees(text))}
             onChange={(angle) => put({ ...content, angle: angle.trim() }, 'fade-angle')}
           />
+          <p className="hint">{FADE_AGAIN}</p>
         </>
       );
     case 'design':

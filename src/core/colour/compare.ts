@@ -8,6 +8,11 @@ export function shadeDifference(a: Shade, b: Shade): number {
   return difference(a.hex, b.hex);
 }
 
+/** The same of two colours. */
+export function hexDifference(one: string, other: string): number {
+  return difference(one, other);
+}
+
 /** Two shades that can hardly be told apart. */
 export interface NearPair {
   readonly one: Shade;

@@ -11,6 +11,7 @@ import type { Pictures } from '../shape/picture.ts';
 import { parseResolution } from '../units/resolution.ts';
 import { compile } from './compile-design.ts';
 import type { Design } from './design-schema.ts';
+import { joinsFound } from './joins/joins-found.ts';
 import { arrange } from './lay/arrange.ts';
 import { cutsOfDesign } from './lay/closing-cuts.ts';
 import { builtBox } from './lay/laid-box.ts';
@@ -33,7 +34,12 @@ export function checkDesign(
 ): RepeatReport {
   const unit = compile(design, pictures);
   const report = checkRepeat(unit, parseResolution(resolution), roll, proveNumbers(design, unit));
-  return { ...report, cuts: cutsOfDesign(design, unit), laid: proveLay(design, unit, pictures) };
+  return {
+    ...report,
+    cuts: cutsOfDesign(design, unit),
+    laid: proveLay(design, unit, pictures),
+    joins: joinsFound(design, unit, pictures),
+  };
 }
 
 /** Whether what is copied by a plane group has it; null where nothing is. */

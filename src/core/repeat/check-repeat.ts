@@ -7,6 +7,7 @@ import { pixelsIn } from '../units/resolution.ts';
 import type { NumberProof } from './close-numbers.ts';
 import { closeNumbers } from './contents.ts';
 import { type FittingResolution, fittingResolutions } from './fitting-resolutions.ts';
+import type { JoinsFound } from './join.ts';
 import { isWholePixels, MAX_PIXELS, type PixelFit, pixelFits } from './pixel-fit.ts';
 import {
   type GridCut,
@@ -91,6 +92,8 @@ export interface RepeatReport {
   readonly painted: PaintedProof | null;
   /** Of designs that are copied by a plane group. */
   readonly laid: LaidProof | null;
+  /** Where it meets itself and looks otherwise on either side; of a unit alone it is not known. */
+  readonly joins: JoinsFound;
   /** Resolutions at which threads or repeat come out whole; empty when they do already. */
   readonly offers: readonly FittingResolution[];
 }
@@ -153,6 +156,7 @@ export function checkRepeat(
     pixels: { exact, perStep, crisp, fits },
     painted,
     laid: null,
+    joins: { joins: [], closed: [] },
     offers: crisp ? [] : fittingResolutions(unit, dpi),
   };
 }

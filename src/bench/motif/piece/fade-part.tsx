@@ -4,7 +4,7 @@ import { MAX_FADE_SHADES } from '../../../core/shape/fade-way.ts';
 import { Choice } from '../../../kit/fields/choice.tsx';
 import { FadeShades } from '../../../kit/fields/fade-shades.tsx';
 import { NumberField } from '../../../kit/fields/number-field.tsx';
-import { READ_NUMBERS } from '../../../wording/motif-words.ts';
+import { FADE_AGAIN, READ_NUMBERS } from '../../../wording/motif-words.ts';
 
 const WAYS = [
   { value: 'along', text: 'In a direction' },
@@ -57,11 +57,7 @@ export function FadePart({ fade, shades, onChange }: FadePartProps) {
         options={OVERS}
         onChange={(over) => onChange({ ...fade, over })}
       />
-      {fade.over === 'repeat' && (
-        <p className="hint">
-          It begins anew in each repeat: end with the shade that it begins with, and no edge is seen.
-        </p>
-      )}
+      {fade.over === 'repeat' && <p className="hint">{FADE_AGAIN}</p>}
     </section>
   );
 }

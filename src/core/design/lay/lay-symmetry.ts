@@ -8,7 +8,7 @@ import { isVaried } from '../../shape/fill.ts';
 import { cellsSymmetry } from '../../tiling/cells-symmetry.ts';
 import type { PlaneSymmetry } from '../../tiling/plane-group.ts';
 import { planeSymmetry } from '../../tiling/symmetry.ts';
-import { motifSymmetry } from '../motif/motif-symmetry.ts';
+import { motifSymmetry } from '../motif/seen/motif-symmetry.ts';
 
 /**
  * What carries a laid unit onto itself, found by looking at it and not from the name of its lay; undefined where it was not

@@ -12,12 +12,12 @@ import { compileMotif } from './compile-motif.ts';
 import { layBox, nearRepeat, scaleOf } from './lay-box.ts';
 import { madePieces, shownPieces } from './made-pieces.ts';
 import { parseSteps } from './motif-numbers.ts';
-import { motifSymmetry } from './motif-symmetry.ts';
 import { nameOf } from './piece-name.ts';
-import { areaOfPaths, fineGrid, gridOfUnit, seenRegions } from './seen-regions.ts';
+import { motifSymmetry } from './seen/motif-symmetry.ts';
+import { areaOfPaths, fineGrid, gridOfUnit, seenRegions } from './seen/seen-regions.ts';
+import { type Thinnest, thinnestOf } from './seen/thinnest.ts';
 import { strapsOfMotif, stylesOf } from './straps/motif-straps.ts';
 import { strapPieces } from './straps/strap-pieces.ts';
-import { type Thinnest, thinnestOf } from './thinnest.ts';
 
 /** An edge of the box. */
 export type BoxEdge = 'left' | 'right' | 'top' | 'bottom';

@@ -5,6 +5,7 @@ import { isInTurn, strapFacts, type TurnedCrossing } from '../../shape/straps/st
 import type { StrapFlaw } from '../../shape/straps/strap-net.ts';
 import { orderRule } from '../../shape/straps/strap-order.ts';
 import type { StrapStyle } from '../../shape/straps/strap-style.ts';
+import { toMillionth } from '../../units/to-millionth.ts';
 import type { StrapWork } from './strap-work.ts';
 
 /** The three lattices of two boxes, by which way the boxes lie beside each other. */
@@ -106,9 +107,4 @@ export function strapJson(report: StrapReport) {
     layers: layers.length,
     flaws: flaws.map(({ kind, at }) => ({ kind, at: [toMillionth(at.x), toMillionth(at.y)] })),
   };
-}
-
-/** Rounded to nearest, halves upward; nothing has no sign. */
-function toMillionth(value: number): number {
-  return Math.round(value * 1e6) / 1e6 + 0;
 }

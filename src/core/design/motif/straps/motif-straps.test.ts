@@ -7,7 +7,7 @@ import { USUAL_STRAPS } from '../../strap/strap-schema.ts';
 import { strapsOfDesign } from '../../strap/straps-of-design.ts';
 import type { Motif } from '../motif-schema.ts';
 import { missesOfMotif } from '../prove-motif.ts';
-import { areaOfPaths, gridOfUnit, seenRegions } from '../seen-regions.ts';
+import { areaOfPaths, gridOfUnit, seenRegions } from '../seen/seen-regions.ts';
 import { knotStrands, parseBreaks } from './knot-panel.ts';
 import { knotOrder, STRAP_STARTS } from './strap-starts.ts';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Place } from '../../shape/places.ts';
+import type { Place } from '../../../shape/places.ts';
 import { fineGrid } from './seen-regions.ts';
 import { carriedBy } from './sight-samples.ts';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { disc, motifOf } from '../../../../tests/motif-of.ts';
-import { motifFacts } from './motif-facts.ts';
+import { disc, motifOf } from '../../../../../tests/motif-of.ts';
+import { motifFacts } from '../motif-facts.ts';
 
 describe('what is thinnest', () => {
   const thin = (...of: Parameters<typeof motifOf>) => {

@@ -1,16 +1,16 @@
-import { type PlaneLattice, reducedLattice, spanOf } from '../../exact/lattice.ts';
-import type { Point } from '../../exact/plane.ts';
-import { rational } from '../../exact/rational.ts';
-import { scaleSurd, surdToNumber } from '../../exact/surd.ts';
-import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
-import type { Place } from '../../shape/places.ts';
+import { type PlaneLattice, reducedLattice, spanOf } from '../../../exact/lattice.ts';
+import type { Point } from '../../../exact/plane.ts';
+import { rational } from '../../../exact/rational.ts';
+import { scaleSurd, surdToNumber } from '../../../exact/surd.ts';
+import type { Marks, RepeatUnit } from '../../../repeat/repeat-unit.ts';
+import type { Place } from '../../../shape/places.ts';
 import {
   type GroupMap,
   isometries,
   type Linear,
   nameGroup,
   type PlaneSymmetry,
-} from '../../tiling/plane-group.ts';
+} from '../../../tiling/plane-group.ts';
 import { anchorsOf, type ClothSight, sightOf } from './cloth-sight.ts';
 
 /** Most places that one may be carried to. */

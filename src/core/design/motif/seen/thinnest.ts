@@ -8,9 +8,9 @@ import {
   type Paths64,
   simplifyPaths,
 } from 'clipper2-ts';
-import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
-import type { Grid } from '../../shape/grid.ts';
-import type { Place } from '../../shape/places.ts';
+import type { Marks, RepeatUnit } from '../../../repeat/repeat-unit.ts';
+import type { Grid } from '../../../shape/grid.ts';
+import type { Place } from '../../../shape/places.ts';
 import { NearSides, type Side } from './near-sides.ts';
 import { gridOfUnit, type SeenRegion, type SeenShade, seenRegions } from './seen-regions.ts';
 

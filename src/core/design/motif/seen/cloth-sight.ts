@@ -1,11 +1,11 @@
-import { surdToNumber } from '../../exact/surd.ts';
-import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
-import type { Figure } from '../../shape/figure.ts';
-import type { Grid } from '../../shape/grid.ts';
-import type { PicturePlace } from '../../shape/picture.ts';
-import type { Place } from '../../shape/places.ts';
-import { resolveFigure } from '../../shape/resolve-figure.ts';
-import type { Mark, PlacedFigure } from '../../shape/shape.ts';
+import { surdToNumber } from '../../../exact/surd.ts';
+import type { Marks, RepeatUnit } from '../../../repeat/repeat-unit.ts';
+import type { Figure } from '../../../shape/figure.ts';
+import type { Grid } from '../../../shape/grid.ts';
+import type { PicturePlace } from '../../../shape/picture.ts';
+import type { Place } from '../../../shape/places.ts';
+import { resolveFigure } from '../../../shape/resolve-figure.ts';
+import type { Mark, PlacedFigure } from '../../../shape/shape.ts';
 import { copiesFromTop, fineGrid, type SeenShade } from './seen-regions.ts';
 import { carriedBy, type PaintedCopy } from './sight-samples.ts';
 

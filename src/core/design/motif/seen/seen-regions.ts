@@ -1,10 +1,10 @@
 import { Clipper64, ClipType, FillRule, type Paths64 } from 'clipper2-ts';
-import { surdToNumber } from '../../exact/surd.ts';
-import { paintedBefore, repeatsInto } from '../../repeat/copy-order.ts';
-import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
-import type { Grid } from '../../shape/grid.ts';
-import { areaOfPlaces, type Place } from '../../shape/places.ts';
-import { resolveEndless, resolveFigure } from '../../shape/resolve-figure.ts';
+import { surdToNumber } from '../../../exact/surd.ts';
+import { paintedBefore, repeatsInto } from '../../../repeat/copy-order.ts';
+import type { Marks, RepeatUnit } from '../../../repeat/repeat-unit.ts';
+import type { Grid } from '../../../shape/grid.ts';
+import { areaOfPlaces, type Place } from '../../../shape/places.ts';
+import { resolveEndless, resolveFigure } from '../../../shape/resolve-figure.ts';
 
 /** Parts of the longer side of a repeat that regions are rounded to: a share is right to some millionths. */
 const PARTS = 2 ** 20;

@@ -1,4 +1,4 @@
-import type { Place } from '../../shape/places.ts';
+import type { Place } from '../../../shape/places.ts';
 import type { Across } from './thinnest.ts';
 
 /** A side of an outline. */
