@@ -4,12 +4,14 @@ import { cornerAt } from '../../faces/check-partition.ts';
 import type { Partition } from '../../faces/partition.ts';
 import type { Join } from '../../repeat/join.ts';
 import type { RepeatUnit } from '../../repeat/repeat-unit.ts';
+import type { Fill } from '../../shape/fill.ts';
 import { type Place, placesOf } from '../../shape/places.ts';
 import type { Design } from '../design-schema.ts';
 import { isKind } from '../of-kind.ts';
 import { alongLine, fadeColour } from './colour-at.ts';
-import { joinsOfMarks } from './joins-of-marks.ts';
-import { LEAST_SEEN, wayOver } from './way-over.ts';
+import { metInMarks } from './met-in-marks.ts';
+import { LEAST_SEEN, largestOf, type MetPlace, wayOver } from './met-place.ts';
+import { seenInPlies } from './seen-in-plies.ts';
 
 /**
  * Where fades and pictures of a design meet themselves as it comes again, and how far that is seen. Edges of bands, faces
@@ -19,28 +21,30 @@ import { LEAST_SEEN, wayOver } from './way-over.ts';
  * @returns     the largest first
  */
 export function joinsOfDesign(design: Design, unit: RepeatUnit): readonly Join[] {
+  return largestOf(metIn(design, unit));
+}
+
+function metIn(design: Design, unit: RepeatUnit): readonly MetPlace[] {
   const { content } = unit;
-  if (content.kind === 'marks') return isKind('motif', design) ? joinsOfMarks({ ...unit, content }) : [];
+  if (content.kind === 'marks') return isKind('motif', design) ? metInMarks({ ...unit, content }) : [];
   if (content.kind !== 'plies' || !isKind('plies', design)) return [];
   const { plies } = design.construction;
-  return content.plies
-    .flatMap((ply, at): readonly Join[] => {
-      const spec = plies[at]?.content;
-      if (!ply.shown || spec === undefined) return [];
-      const own =
-        spec.kind === 'design'
-          ? joinsOfDesign(spec.design, ply.unit)
-          : spec.kind === 'fade' && ply.unit.content.kind === 'partition'
-            ? joinsOfFade({ ...ply.unit, content: ply.unit.content })
-            : [];
-      const shift = { x: surdToNumber(ply.shift.x), y: surdToNumber(ply.shift.y) };
-      return own.map((join) => ({
-        ...join,
-        ply: at + 1,
-        at: { x: join.at.x + shift.x, y: join.at.y + shift.y },
-      }));
-    })
-    .sort((one, other) => other.difference - one.difference);
+  const seen = seenInPlies(content);
+  return content.plies.flatMap((ply, at): readonly MetPlace[] => {
+    const spec = plies[at]?.content;
+    if (!ply.shown || spec === undefined) return [];
+    const own =
+      spec.kind === 'design'
+        ? metIn(spec.design, ply.unit)
+        : spec.kind === 'fade' && ply.unit.content.kind === 'partition'
+          ? metInFade({ ...ply.unit, content: ply.unit.content })
+          : [];
+    const shift = { x: surdToNumber(ply.shift.x), y: surdToNumber(ply.shift.y) };
+    return own.flatMap((met) => {
+      const place = seen(at, { x: met.at.x + shift.x, y: met.at.y + shift.y });
+      return place === undefined ? [] : [{ ...met, ply: at + 1, at: place }];
+    });
+  });
 }
 
 /** Places along a side of a face. */
@@ -50,56 +54,66 @@ const ALONG = 33;
 const BESIDE = 1e-5;
 
 /** Where a fade over a whole repeat meets its beginning, in faces that are copies of it. */
-function joinsOfFade({ content, pitch }: RepeatUnit<Partition>): readonly Join[] {
+function metInFade({ content, pitch }: RepeatUnit<Partition>): readonly MetPlace[] {
   const size = { x: surdToNumber(pitch.x), y: surdToNumber(pitch.y) };
-  const largest = new Map<Join['over'], Join>();
-  for (const { corners } of content.faces) {
-    const face = placesOf(
-      corners.map((corner) => cornerAt(content, corner)),
-      { x: 1, y: 1 },
-    );
-    for (const [at, from] of face.entries()) {
+  const colourAt = colourIn(content);
+  return facesOf(content).flatMap(({ face }) =>
+    face.flatMap((from, at) => {
       const to = face[(at + 1) % face.length]!;
       const way = { x: to.x - from.x, y: to.y - from.y };
       const length = Math.hypot(way.x, way.y);
       const square = { x: -way.y / length, y: way.x / length };
-      for (let step = 0; step < ALONG; step += 1) {
-        const part = (step + 0.5) / ALONG;
+      return Array.from({ length: ALONG }, (_, step) => (step + 0.5) / ALONG).flatMap((part): MetPlace[] => {
         const place = { x: from.x + part * way.x, y: from.y + part * way.y };
-        const aside = (by: number) =>
-          colourIn(content, { x: place.x + by * square.x, y: place.y + by * square.y });
+        const aside = (by: number) => colourAt({ x: place.x + by * square.x, y: place.y + by * square.y });
         const difference = hexDifference(aside(BESIDE), aside(-BESIDE));
-        const over = wayOver({ x: square.x * size.x, y: square.y * size.y });
-        if (difference < LEAST_SEEN || difference <= (largest.get(over)?.difference ?? 0)) continue;
+        if (difference < LEAST_SEEN) return [];
         const inFirst = (value: number) => value - Math.floor(value);
-        largest.set(over, {
-          what: 'fade',
-          difference,
-          at: { x: inFirst(place.x) * size.x, y: inFirst(place.y) * size.y },
-          over,
-        });
-      }
-    }
-  }
-  return [...largest.values()];
+        return [
+          {
+            of: 'fade',
+            what: 'fade',
+            difference,
+            at: { x: inFirst(place.x) * size.x, y: inFirst(place.y) * size.y },
+            over: wayOver({ x: square.x * size.x, y: square.y * size.y }),
+          },
+        ];
+      });
+    }),
+  );
 }
 
-/** The colour at a place in repeats. */
-function colourIn(partition: Partition, place: Place): string {
-  const hexOfShade = (shade: number) => partition.shades[shade]!.hex;
-  for (const { corners, fill } of partition.faces) {
-    const face = placesOf(
+interface PlacedFace {
+  readonly face: readonly Place[];
+  readonly fill: Fill;
+}
+
+/** In repeats. */
+function facesOf(partition: Partition): readonly PlacedFace[] {
+  return partition.faces.map(({ corners, fill }) => ({
+    fill,
+    face: placesOf(
       corners.map((corner) => cornerAt(partition, corner)),
       { x: 1, y: 1 },
-    );
-    for (const shift of SHIFTS) {
-      const at = { x: place.x + shift.x, y: place.y + shift.y };
-      if (!isInside(at, face)) continue;
-      if (fill.kind !== 'fade') return hexOfShade(fill.shade);
-      return fadeColour(fill.shades.map(hexOfShade), alongLine(fill.from, fill.to, at));
+    ),
+  }));
+}
+
+/** Tells the colour at a place in repeats. */
+function colourIn(partition: Partition): (place: Place) => string {
+  const hexOfShade = (shade: number) => partition.shades[shade]!.hex;
+  const faces = facesOf(partition);
+  return (place) => {
+    for (const { face, fill } of faces) {
+      for (const shift of SHIFTS) {
+        const at = { x: place.x + shift.x, y: place.y + shift.y };
+        if (!isInside(at, face)) continue;
+        if (fill.kind !== 'fade') return hexOfShade(fill.shade);
+        return fadeColour(fill.shades.map(hexOfShade), alongLine(fill.from, fill.to, at));
+      }
     }
-  }
-  throw new Error('expected a face everywhere');
+    throw new Error('expected a face everywhere');
+  };
 }
 
 const SHIFTS: readonly Place[] = [-1, 0, 1].flatMap((x) => [-1, 0, 1].map((y) => ({ x, y })));

@@ -81,6 +81,23 @@ describe('joins', () => {
     expect(joinsOf(fadePly('90', [DARK.key, LIGHT.key, DARK.key]))).toEqual([]);
   });
 
+  it('are none where what clips a fade is clear, or opaque plies lie over it', () => {
+    const disc = newMotif({
+      name: 'Disc',
+      shades: [...TWO_SHADES],
+      box: { width: '8', height: '4' },
+      pieces: [usualPiece(1, { kind: 'disc', across: '3' }, '4', '2', { shade: DARK.key })],
+    });
+    const under = asPlies({ ...disc, construction: { ...disc.construction, ground: null } }, null);
+    const fade = { kind: 'fade' as const, shades: [DARK.key, LIGHT.key], angle: '90' };
+    expect(joinsOf(withPly(under, fade))).toHaveLength(1);
+    expect(joinsOf(withPly(under, fade, { clip: 0 }))).toEqual([]);
+    // Moved by half of it, the fade meets itself within the discs.
+    const moved = withPly(under, fade, { clip: 0, shift: { in: 'repeats', x: '0', y: '1/2' } });
+    expect(joinsOf(moved)).toMatchObject([{ ply: 2, over: 'up' }]);
+    expect(joinsOf(withPly(moved, { kind: 'shade', shade: LIGHT.key }))).toEqual([]);
+  });
+
   it('are those of pictures beyond their own grain', () => {
     const wide = 32;
     const picture = (levelOf: (x: number) => number) => {

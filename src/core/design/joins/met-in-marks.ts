@@ -1,6 +1,5 @@
 import { hexDifference } from '../../colour/compare.ts';
 import { hexOf } from '../../colour/hex.ts';
-import type { Join } from '../../repeat/join.ts';
 import type { Marks, RepeatUnit } from '../../repeat/repeat-unit.ts';
 import type { Grid } from '../../shape/grid.ts';
 import type { Place } from '../../shape/places.ts';
@@ -8,7 +7,7 @@ import type { Mark } from '../../shape/shape.ts';
 import { copiesFromTop, gridOfUnit } from '../motif/seen/seen-regions.ts';
 import { type BesideEdge, folded, placesBeside, uppermostOf } from '../motif/seen/uppermost.ts';
 import { alongWay, fadeColour, pictureColour } from './colour-at.ts';
-import { LEAST_SEEN, wayOver } from './way-over.ts';
+import { LEAST_SEEN, type MetPlace, wayOver } from './met-place.ts';
 
 /** Parts of the grid to either side of an edge that colours are compared at. */
 const BESIDE = 24;
@@ -28,22 +27,13 @@ const MOST_GRAIN = 512;
 
 type Copy = ReturnType<typeof copiesFromTop>[number];
 
-/** A place at which something meets itself. */
-interface Met {
-  readonly mark: Mark;
-  readonly what: Join['what'];
-  readonly difference: number;
-  readonly at: Place;
-  readonly over: Join['over'];
-}
-
 /**
  * Where fades and pictures of a motif meet themselves: a piece its own copy, or a fade over the whole repeat its beginning.
  * Edges between different pieces are typed and no joins.
  *
- * @returns  the largest of each piece that can be seen, the largest first
+ * @returns  every place that was looked at and can be seen
  */
-export function joinsOfMarks(unit: RepeatUnit<Marks>): readonly Join[] {
+export function metInMarks(unit: RepeatUnit<Marks>): readonly MetPlace[] {
   const { content } = unit;
   if (!content.marks.some(isVaried)) return [];
   const grid = gridOfUnit(unit);
@@ -53,7 +43,8 @@ export function joinsOfMarks(unit: RepeatUnit<Marks>): readonly Join[] {
   const uppermost = uppermostOf(copies, grid, 1);
   const varied = copies.filter(({ index }) => isVaried(content.marks[index]!));
   const places = [...placesBeside(varied, grid, BESIDE), ...besideBoxes(content, grid)];
-  const met = places.flatMap((beside): Met[] => {
+  const least = new Map(content.marks.map((mark) => [mark, leastSeen(mark)]));
+  return places.flatMap((beside): MetPlace[] => {
     const [left, right] = [folded(beside.left, grid), folded(beside.right, grid)];
     const one = copies[uppermost.at(left) ?? -1];
     const other = copies[uppermost.at(right) ?? -1];
@@ -69,9 +60,10 @@ export function joinsOfMarks(unit: RepeatUnit<Marks>): readonly Join[] {
       { x: (beside.left.x + beside.right.x) / 2, y: (beside.left.y + beside.right.y) / 2 },
       grid,
     );
+    if (difference < least.get(mark)!) return [];
     return [
       {
-        mark,
+        of: `${mark.fade?.shades.join()} ${mark.picture?.name}`,
         what: mark.picture === undefined ? 'fade' : 'picture',
         difference,
         at: { x: middle.x / grid.scale.x, y: (grid.height - middle.y) / grid.scale.y },
@@ -79,7 +71,6 @@ export function joinsOfMarks(unit: RepeatUnit<Marks>): readonly Join[] {
       },
     ];
   });
-  return largestOf(met.filter(({ mark, difference }) => difference >= leastSeen(mark)));
 }
 
 function isVaried({ shape, fade, picture, soft }: Mark): boolean {
@@ -155,17 +146,4 @@ function leastSeen({ picture }: Mark): number {
     );
   }).sort((one, other) => one - other);
   return Math.max(LEAST_SEEN, GRAIN * differences[Math.floor(0.9 * (count - 1))]!);
-}
-
-/** The largest one of each paint, by whether it is met across or upward. */
-function largestOf(met: readonly Met[]): readonly Join[] {
-  const largest = new Map<string, Met>();
-  for (const each of met) {
-    const name = `${each.mark.fade?.shades.join()} ${each.mark.picture?.name} ${each.over}`;
-    const known = largest.get(name);
-    if (known === undefined || each.difference > known.difference) largest.set(name, each);
-  }
-  return [...largest.values()]
-    .map(({ what, difference, at, over }) => ({ what, difference, at, over }))
-    .sort((one, other) => other.difference - one.difference);
 }
