@@ -45,7 +45,10 @@ test('the density gives the repeat its size, and the check its pixels', async ({
   await page.getByLabel('Picks per inch').fill('nothing');
   await expect(page.getByText('“nothing” is not a number.')).toBeVisible();
   await page.getByLabel('Picks per inch').fill('20');
-  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await expect(page.getByText('“nothing” is not a number.')).toHaveCount(0);
+  const inches = page.getByRole('radio', { name: 'in', exact: true });
+  await inches.click();
+  await expect(inches).toBeChecked();
   await expect(page.getByRole('region', { name: 'Measures' })).toContainText('3.24324 × 3 in');
 
   await step(page, 'Check');

@@ -79,7 +79,9 @@ test('half of an odd number of picks is open, with the counts that close on one 
   const card = page.getByRole('button', { name: /^Half-drop 1\/2 / });
   await expect(card).toContainText('Open');
   await card.click();
-  const open = page.getByText('Open: A step of 11/2 picks would cut a pick. 10 or 12 picks close.');
+  const open = page.getByText(
+    'Open: A step of 11/2 picks would cut a pick. 10 or 12 picks laid out close. Steps of 5/11 or 6/11 close.',
+  );
   await expect(open).toBeVisible();
   await page.getByRole('button', { name: 'Scale it to 12 picks' }).click();
   await expect(open).toHaveCount(0);
