@@ -120,7 +120,7 @@ async function takeBench() {
   await shot('bench-colours');
   await open('Waiting-room cushion');
   await step('Check');
-  await page.getByText('Seam test: no visible join').waitFor();
+  await page.getByText('Painting: the same wherever the tile begins').waitFor();
   await shot('bench-check');
   await open('Booking-hall bench');
   await step('Send');
